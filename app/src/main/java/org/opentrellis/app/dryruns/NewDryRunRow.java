@@ -1,0 +1,13 @@
+package org.opentrellis.app.dryruns;
+
+import org.jspecify.annotations.Nullable;
+
+/** A row to insert; the database sets its id. Mutable, because MyBatis hands keys back that way. */
+final class NewDryRunRow {
+  @Nullable Long id;
+  final DryRunRow values;
+
+  NewDryRunRow(DryRunRow values) {
+    this.values = values;
+  }
+}

@@ -1,0 +1,148 @@
+package org.opentrellis.app.http;
+
+import com.fasterxml.jackson.databind.JavaType;
+import com.fasterxml.jackson.databind.type.TypeFactory;
+import io.swagger.v3.core.converter.AnnotatedType;
+import io.swagger.v3.core.converter.ModelConverter;
+import io.swagger.v3.core.converter.ModelConverterContext;
+import io.swagger.v3.oas.models.OpenAPI;
+import io.swagger.v3.oas.models.info.Info;
+import io.swagger.v3.oas.models.media.Schema;
+import java.lang.reflect.RecordComponent;
+import java.util.ArrayList;
+import java.util.Iterator;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
+import org.springdoc.core.customizers.GlobalOpenApiCustomizer;
+import org.springframework.stereotype.Component;
+
+/**
+ * Makes the OpenAPI document say what our records promise: a component that is not marked nullable
+ * is always there, and one of several kinds is exactly one of them, told apart by {@code kind}. The
+ * front end's types are generated from this.
+ */
+@Component
+class ApiDocument implements ModelConverter, GlobalOpenApiCustomizer {
+  private final Map<String, Class<?>> records = new ConcurrentHashMap<>();
+
+  @Override
+  public @Nullable Schema<?> resolve(
+      AnnotatedType type, ModelConverterContext context, Iterator<ModelConverter> chain) {
+    JavaType java = TypeFactory.defaultInstance().constructType(type.getType());
+    if (java.getRawClass().isRecord()) {
+      records.put(java.getRawClass().getSimpleName(), java.getRawClass());
+    }
+    return chain.hasNext() ? chain.next().resolve(type, context, chain) : null;
+  }
+
+  @Override
+  public void customise(OpenAPI api) {
+    api.info(new Info().title("Open Trellis").version("1"));
+    api.servers(null);
+    Map<String, Schema> schemas = api.getComponents().getSchemas();
+    Map<String, Map<String, Schema>> unions = new LinkedHashMap<>();
+    schemas.forEach(
+        (name, schema) -> {
+          if (schema.getDiscriminator() != null) {
+            unions.put(name, kindsOf(schema, schemas));
+          }
+        });
+    schemas.forEach((name, schema) -> promise(records.get(name), flat(schema)));
+    unions.forEach((name, kinds) -> unite(name, kinds, schemas));
+  }
+
+  private static Map<String, Schema> kindsOf(Schema<?> parent, Map<String, Schema> schemas) {
+    Map<String, Schema> kinds = new LinkedHashMap<>();
+    parent
+        .getDiscriminator()
+        .getMapping()
+        .forEach((kind, reference) -> kinds.put(kind, schemas.get(nameIn(reference))));
+    return kinds;
+  }
+
+  private static String nameIn(String reference) {
+    return reference.substring(reference.lastIndexOf('/') + 1);
+  }
+
+  /** A kind repeats its parent in {@code allOf}; its own part is enough. */
+  private static Schema<?> flat(Schema<?> schema) {
+    List<Schema> parts = schema.getAllOf();
+    if (parts != null) {
+      for (Schema<?> part : parts) {
+        if (part.getProperties() != null) {
+          schema.setProperties(part.getProperties());
+        }
+      }
+      schema.setAllOf(null);
+      schema.addType("object");
+      schema.setType("object");
+    }
+    return schema;
+  }
+
+  private static void promise(@Nullable Class<?> record, Schema<?> schema) {
+    if (record == null || schema.getProperties() == null) {
+      return;
+    }
+    Map<String, Schema> properties = new LinkedHashMap<>();
+    for (RecordComponent component : record.getRecordComponents()) {
+      Schema<?> property = schema.getProperties().get(component.getName());
+      if (property == null) {
+        continue;
+      }
+      boolean nullable = component.getAnnotatedType().isAnnotationPresent(Nullable.class);
+      properties.put(component.getName(), nullable ? orNull(property) : property);
+    }
+    schema.setProperties(properties);
+    schema.setRequired(new ArrayList<>(properties.keySet()));
+  }
+
+  private static Schema<?> orNull(Schema<?> schema) {
+    if (schema.get$ref() == null && schema.getTypes() != null) {
+      schema.setTypes(new LinkedHashSet<>(schema.getTypes()));
+      schema.getTypes().add("null");
+      if (schema.getEnum() != null && !schema.getEnum().contains(null)) {
+        schema.getEnum().add(null);
+      }
+      return schema;
+    }
+    Schema<?> nothing = new Schema<>();
+    nothing.addType("null");
+    Schema<?> either = new Schema<>();
+    either.setAnyOf(List.of(schema, nothing));
+    return either;
+  }
+
+  private static void unite(String name, Map<String, Schema> kinds, Map<String, Schema> schemas) {
+    Schema<?> union = new Schema<>();
+    List<Schema> choices = new ArrayList<>();
+    kinds.forEach(
+        (kind, schema) -> {
+          Schema<Object> constant = new Schema<>();
+          constant.addType("string");
+          constant.setEnum(List.of(kind));
+          Map<String, Schema> properties = new LinkedHashMap<>();
+          properties.put("kind", constant);
+          if (schema.getProperties() != null) {
+            properties.putAll(schema.getProperties());
+          }
+          schema.setProperties(properties);
+          schema.setRequired(new ArrayList<>(properties.keySet()));
+          choices.add(new Schema<>().$ref(referenceTo(schema, schemas)));
+        });
+    union.setOneOf(choices);
+    schemas.put(name, union);
+  }
+
+  private static String referenceTo(Schema<?> schema, Map<String, Schema> schemas) {
+    return schemas.entrySet().stream()
+        .filter(entry -> entry.getValue() == schema)
+        .findFirst()
+        .map(entry -> "#/components/schemas/" + entry.getKey())
+        .orElseThrow();
+  }
+}

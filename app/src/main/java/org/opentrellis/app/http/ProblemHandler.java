@@ -1,0 +1,91 @@
+package org.opentrellis.app.http;
+
+import java.util.List;
+import org.opentrellis.core.format.Json;
+import org.opentrellis.core.problem.Problem;
+import org.opentrellis.core.problem.ProblemsFound;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import tools.jackson.core.JacksonException;
+
+/**
+ * Turns failures into problem details (RFC 9457). Each has a stable {@code code}; where a field is
+ * wrong, {@code problems} lists every one with its place as a JSON Pointer.
+ */
+@RestControllerAdvice
+class ProblemHandler extends ResponseEntityExceptionHandler {
+  private static final Logger LOG = LoggerFactory.getLogger(ProblemHandler.class);
+
+  @ExceptionHandler
+  ProblemDetail problems(ProblemsFound found) {
+    return refusal(found.problems());
+  }
+
+  @ExceptionHandler
+  ProblemDetail notFound(NotFound missing) {
+    return detail(HttpStatus.NOT_FOUND, "not-found", missing.getMessage());
+  }
+
+  @ExceptionHandler
+  ProblemDetail saveLost(SaveLost lost) {
+    ProblemDetail detail = detail(HttpStatus.CONFLICT, "save-lost", lost.getMessage());
+    detail.setProperty("current", lost.current());
+    detail.setProperty("yours", lost.yours());
+    return detail;
+  }
+
+  @ExceptionHandler
+  ProblemDetail unexpected(Exception failure) {
+    LOG.error("A request failed for a reason of ours.", failure);
+    return detail(
+        HttpStatus.INTERNAL_SERVER_ERROR,
+        "our-mistake",
+        "Something went wrong on our side. Nothing was saved; the server's log says more.");
+  }
+
+  @Override
+  protected ResponseEntity<Object> handleHttpMessageNotReadable(
+      HttpMessageNotReadableException unreadable,
+      HttpHeaders headers,
+      HttpStatusCode status,
+      WebRequest request) {
+    if (BodyLimit.exceeded(unreadable)) {
+      return respond(BodyLimit.tooLarge());
+    }
+    Problem problem =
+        unreadable.getCause() instanceof JacksonException json
+            ? Json.problem(json)
+            : new Problem("bad-json", "", "The request has no readable JSON body.");
+    return respond(refusal(List.of(problem)));
+  }
+
+  private static ResponseEntity<Object> respond(ProblemDetail detail) {
+    return ResponseEntity.status(detail.getStatus()).body(detail);
+  }
+
+  private static ProblemDetail refusal(List<Problem> problems) {
+    String sentence = problems.get(0).sentence();
+    String more =
+        problems.size() == 1 ? "" : " (and %d more)".formatted(problems.size() - 1);
+    ProblemDetail detail =
+        detail(HttpStatus.BAD_REQUEST, problems.get(0).code(), sentence + more);
+    detail.setProperty("problems", problems);
+    return detail;
+  }
+
+  static ProblemDetail detail(HttpStatus status, String code, String sentence) {
+    ProblemDetail detail = ProblemDetail.forStatusAndDetail(status, sentence);
+    detail.setProperty("code", code);
+    return detail;
+  }
+}

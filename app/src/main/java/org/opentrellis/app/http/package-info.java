@@ -1,0 +1,5 @@
+/** What all features share at the edge: problems as JSON, limits, the OpenAPI document. */
+@NullMarked
+package org.opentrellis.app.http;
+
+import org.jspecify.annotations.NullMarked;

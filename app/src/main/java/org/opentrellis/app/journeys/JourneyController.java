@@ -1,0 +1,48 @@
+package org.opentrellis.app.journeys;
+
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/journeys")
+class JourneyController {
+  private final Journeys journeys;
+
+  JourneyController(Journeys journeys) {
+    this.journeys = journeys;
+  }
+
+  @GetMapping
+  List<JourneyView> listJourneys() {
+    return journeys.views();
+  }
+
+  @PostMapping
+  @ResponseStatus(HttpStatus.CREATED)
+  JourneyView addJourney(@RequestBody JourneyEdits.NewJourney given) {
+    return journeys.add(given);
+  }
+
+  @GetMapping("/{id}")
+  JourneyView getJourney(@PathVariable long id) {
+    return journeys.view(id);
+  }
+
+  @PutMapping("/{id}")
+  JourneyView saveJourney(@PathVariable long id, @RequestBody JourneyEdits.JourneySave save) {
+    return journeys.save(id, save);
+  }
+
+  @PutMapping("/{id}/behaviour")
+  JourneyView saveBehaviour(@PathVariable long id, @RequestBody JourneyEdits.BehaviourSave save) {
+    return journeys.saveBehaviour(id, save);
+  }
+}

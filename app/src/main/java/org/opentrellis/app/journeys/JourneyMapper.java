@@ -1,0 +1,57 @@
+package org.opentrellis.app.journeys;
+
+import java.time.OffsetDateTime;
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+@Mapper
+interface JourneyMapper {
+  @Select(
+      """
+      select id, document, version, saved_at, behaviour, behaviour_version from journey
+      order by id
+      """)
+  List<JourneyRow> all();
+
+  @Select(
+      """
+      select id, document, version, saved_at, behaviour, behaviour_version from journey
+      where id = #{id}
+      """)
+  Optional<JourneyRow> find(long id);
+
+  @Insert(
+      """
+      insert into journey (document, version, saved_at, behaviour, behaviour_version)
+      values (#{document}, 1, #{savedAt}, #{behaviour}, 1)
+      """)
+  @Options(useGeneratedKeys = true, keyProperty = "id")
+  void insert(NewJourneyRow row);
+
+  /** Returns 0 when somebody else has saved since. */
+  @Update(
+      """
+      update journey set document = #{document}, version = version + 1, saved_at = #{savedAt}
+      where id = #{id} and version = #{version}
+      """)
+  int updateDocument(
+      @Param("id") long id,
+      @Param("version") int version,
+      @Param("document") String document,
+      @Param("savedAt") OffsetDateTime savedAt);
+
+  /** Returns 0 when somebody else has saved since. */
+  @Update(
+      """
+      update journey set behaviour = #{behaviour}, behaviour_version = behaviour_version + 1
+      where id = #{id} and behaviour_version = #{version}
+      """)
+  int updateBehaviour(
+      @Param("id") long id, @Param("version") int version, @Param("behaviour") String behaviour);
+}

@@ -1,0 +1,18 @@
+package org.opentrellis.app.journeys;
+
+import java.time.OffsetDateTime;
+import org.jspecify.annotations.Nullable;
+
+/** A row to insert; the database sets its id. Mutable, because MyBatis hands keys back that way. */
+final class NewJourneyRow {
+  @Nullable Long id;
+  final String document;
+  final OffsetDateTime savedAt;
+  final String behaviour;
+
+  NewJourneyRow(String document, OffsetDateTime savedAt, String behaviour) {
+    this.document = document;
+    this.savedAt = savedAt;
+    this.behaviour = behaviour;
+  }
+}

@@ -1,0 +1,38 @@
+package org.opentrellis.app.messages;
+
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/messages")
+class MessageController {
+  private final MessageLibrary library;
+
+  MessageController(MessageLibrary library) {
+    this.library = library;
+  }
+
+  @GetMapping
+  List<MessageView> listMessages() {
+    return library.views();
+  }
+
+  @PostMapping
+  @ResponseStatus(HttpStatus.CREATED)
+  MessageView addMessage(@RequestBody MessageEdit edit) {
+    return library.add(edit);
+  }
+
+  @PutMapping("/{id}")
+  MessageView saveMessage(@PathVariable String id, @RequestBody MessageEdit edit) {
+    return library.save(id, edit);
+  }
+}

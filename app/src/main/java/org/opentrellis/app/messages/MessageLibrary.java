@@ -1,0 +1,152 @@
+package org.opentrellis.app.messages;
+
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.http.NotFound;
+import org.opentrellis.app.http.SaveLost;
+import org.opentrellis.core.format.Json;
+import org.opentrellis.core.journey.LinkName;
+import org.opentrellis.core.journey.Message;
+import org.opentrellis.core.journey.MessageId;
+import org.opentrellis.core.problem.Problem;
+import org.opentrellis.core.problem.Problems;
+import org.opentrellis.core.problem.ProblemsFound;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The messages that journeys send. */
+@Service
+@Transactional
+public class MessageLibrary {
+  private static final int MOST_LINKS = 20;
+
+  private final MessageMapper mapper;
+  private final Clock clock;
+
+  MessageLibrary(MessageMapper mapper, Clock clock) {
+    this.mapper = mapper;
+    this.clock = clock;
+  }
+
+  /** All messages, in the order they were written. */
+  public List<Message> all() {
+    return mapper.all().stream().map(MessageLibrary::message).toList();
+  }
+
+  List<MessageView> views() {
+    return mapper.all().stream().map(MessageLibrary::view).toList();
+  }
+
+  /**
+   * Adds a message; its id is made from its name.
+   *
+   * @throws ProblemsFound if something in it is wrong
+   */
+  public MessageView add(MessageEdit edit) {
+    Message message = check(new MessageId(freeId(edit.name())), edit);
+    mapper.insert(row(message, 1));
+    return view(find(message.id().value()));
+  }
+
+  /**
+   * Saves a message over the version it was read at.
+   *
+   * @throws SaveLost if somebody else has saved since
+   */
+  public MessageView save(String id, MessageEdit edit) {
+    MessageRow before = find(id);
+    Message message = check(new MessageId(id), edit);
+    int version = edit.version() == null ? 0 : edit.version();
+    if (mapper.update(row(message, version)) == 0) {
+      throw new SaveLost(
+          "Somebody else has saved this message since you opened it.", view(before), edit);
+    }
+    return view(find(id));
+  }
+
+  private MessageRow find(String id) {
+    return mapper.find(id).orElseThrow(() -> NotFound.of("message", id));
+  }
+
+  private MessageRow row(Message message, int version) {
+    List<String> links = message.links().stream().map(LinkName::value).toList();
+    return new MessageRow(
+        message.id().value(),
+        message.name(),
+        message.subject(),
+        Json.write(links),
+        version,
+        OffsetDateTime.now(clock));
+  }
+
+  private static Message check(MessageId id, MessageEdit edit) {
+    Problems problems = new Problems();
+    require(problems, "/name", edit.name());
+    require(problems, "/subject", edit.subject());
+    require(problems, "/links", edit.links());
+    problems.throwIfAny();
+    if (edit.links().size() > MOST_LINKS) {
+      problems.add("too-many-links", "/links", "A message has at most " + MOST_LINKS + " links.");
+    }
+    List<LinkName> links = new ArrayList<>();
+    for (int i = 0; i < edit.links().size(); i++) {
+      String link = edit.links().get(i);
+      attempt(problems, "/links/" + i, () -> links.add(new LinkName(link)));
+    }
+    problems.throwIfAny();
+    try {
+      return new Message(id, edit.name(), edit.subject(), links);
+    } catch (IllegalArgumentException refused) {
+      String what = String.valueOf(refused.getMessage());
+      String place = what.contains("subject") ? "/subject" : what.contains("link") ? "/links" : "/name";
+      throw new ProblemsFound(List.of(new Problem("bad-value", place, sentence(what))));
+    }
+  }
+
+  private static void require(Problems problems, String place, @Nullable Object value) {
+    if (value == null) {
+      problems.add("missing-value", place, "\u201c" + place.substring(1) + "\u201d is missing.");
+    }
+  }
+
+  private static void attempt(Problems problems, String place, Supplier<?> make) {
+    try {
+      make.get();
+    } catch (IllegalArgumentException refused) {
+      problems.add("bad-value", place, sentence(String.valueOf(refused.getMessage())));
+    }
+  }
+
+  private static String sentence(String text) {
+    return Character.toUpperCase(text.charAt(0)) + text.substring(1) + ".";
+  }
+
+  private String freeId(@Nullable String name) {
+    String base = (name == null ? "" : name).toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+    base = base.replaceAll("^-+|-+$", "");
+    base = base.isEmpty() ? "message" : base.substring(0, Math.min(30, base.length()));
+    String id = base;
+    for (int n = 2; mapper.find(id).isPresent(); n++) {
+      id = base + "-" + n;
+    }
+    return id;
+  }
+
+  private static Message message(MessageRow row) {
+    List<LinkName> links = links(row).stream().map(LinkName::new).toList();
+    return new Message(new MessageId(row.id()), row.name(), row.subject(), links);
+  }
+
+  private static MessageView view(MessageRow row) {
+    return new MessageView(row.id(), row.name(), row.subject(), links(row), row.version());
+  }
+
+  private static List<String> links(MessageRow row) {
+    return List.of(Json.read(row.links(), String[].class));
+  }
+}

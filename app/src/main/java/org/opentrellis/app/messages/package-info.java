@@ -1,0 +1,5 @@
+/** The message library. */
+@NullMarked
+package org.opentrellis.app.messages;
+
+import org.jspecify.annotations.NullMarked;

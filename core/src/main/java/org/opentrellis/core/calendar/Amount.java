@@ -1,0 +1,67 @@
+package org.opentrellis.core.calendar;
+
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.ZonedDateTime;
+
+/**
+ * A length of time as people say it: "2 days", "0.5 hours".
+ *
+ * <p>Minutes and hours are exact and take decimals. Days, weeks, months and years are calendar units
+ * in a person's zone: the wall-clock time stays. In a gap a local time moves later by the gap's
+ * length, in an overlap the earlier offset is taken ({@link ZonedDateTime}'s rule; for a local time
+ * that does not exist RFC 5545 section 3.3.5 names the same instant).
+ *
+ * @param count more than 0; whole for calendar units
+ * @param unit the unit
+ */
+public record Amount(double count, TimeUnit unit) {
+  /** The longest amount: ten years. */
+  public static final long LONGEST_SECONDS = 10 * TimeUnit.YEARS.nominalSeconds();
+
+  public Amount {
+    if (!(count > 0)) {
+      throw new IllegalArgumentException("an amount of time must be more than 0, not " + count);
+    }
+    if (!unit.exact() && count != Math.rint(count)) {
+      throw new IllegalArgumentException(
+          "an amount in " + unit.word() + "s must be a whole number, not " + count);
+    }
+    if (count * unit.nominalSeconds() > LONGEST_SECONDS) {
+      throw new IllegalArgumentException("an amount of time must be at most ten years");
+    }
+  }
+
+  public static Amount of(double count, TimeUnit unit) {
+    return new Amount(count, unit);
+  }
+
+  /** The instant this much after {@code start}, for a person who lives in {@code zone}. */
+  public Instant after(Instant start, ZoneId zone) {
+    if (unit.exact()) {
+      return start.plusMillis(Math.round(count * unit.nominalSeconds() * 1000));
+    }
+    ZonedDateTime local = start.atZone(zone);
+    long n = (long) count;
+    ZonedDateTime moved =
+        switch (unit) {
+          case DAYS -> local.plusDays(n);
+          case WEEKS -> local.plusWeeks(n);
+          case MONTHS -> local.plusMonths(n);
+          case YEARS -> local.plusYears(n);
+          case MINUTES, HOURS -> throw new IllegalStateException("exact units are handled above");
+        };
+    return moved.toInstant();
+  }
+
+  /** Roughly how long this is, in hours; for shares and limits, never for a date. */
+  public double nominalHours() {
+    return count * unit.nominalSeconds() / 3600.0;
+  }
+
+  /** In words: "2 days", "0.5 hours", "1 day". */
+  public String inWords() {
+    String number = count == Math.rint(count) ? Long.toString((long) count) : Double.toString(count);
+    return number + " " + unit.word() + (count == 1 ? "" : "s");
+  }
+}

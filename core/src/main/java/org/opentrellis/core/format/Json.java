@@ -1,0 +1,57 @@
+package org.opentrellis.core.format;
+
+import java.util.stream.Collectors;
+import org.opentrellis.core.problem.Problem;
+import org.opentrellis.core.problem.ProblemsFound;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.StreamReadFeature;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.exc.UnrecognizedPropertyException;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The one way this project reads and writes JSON: unknown and repeated fields are refused. */
+public final class Json {
+  private static final JsonMapper MAPPER = strict(JsonMapper.builder()).build();
+
+  private Json() {}
+
+  /** Makes a mapper strict; for whoever reads the same documents elsewhere. */
+  public static JsonMapper.Builder strict(JsonMapper.Builder builder) {
+    return builder
+        .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+        .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+        .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+        .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS);
+  }
+
+  /**
+   * @throws ProblemsFound if the text does not fit the type
+   */
+  public static <T> T read(String text, Class<T> type) {
+    try {
+      return MAPPER.readValue(text, type);
+    } catch (JacksonException refused) {
+      throw new ProblemsFound(java.util.List.of(problem(refused)));
+    }
+  }
+
+  public static String write(Object value) {
+    return MAPPER.writeValueAsString(value);
+  }
+
+  /** What is wrong and where, from what the JSON library says. */
+  public static Problem problem(JacksonException refused) {
+    String place =
+        refused.getPath().stream()
+            .map(step -> step.getPropertyName() == null ? "" + step.getIndex() : step.getPropertyName())
+            .map(name -> "/" + name.replace("~", "~0").replace("/", "~1"))
+            .collect(Collectors.joining());
+    if (refused instanceof UnrecognizedPropertyException unknown) {
+      return new Problem(
+          "unknown-field",
+          place,
+          "There is no field \u201c%s\u201d here.".formatted(unknown.getPropertyName()));
+    }
+    return new Problem("bad-json", place, Reading.sentence(refused.getOriginalMessage()));
+  }
+}

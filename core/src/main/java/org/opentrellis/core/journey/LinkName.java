@@ -1,0 +1,22 @@
+package org.opentrellis.core.journey;
+
+/**
+ * The name of a link in a message.
+ *
+ * @param value the text; not blank, at most 80 characters
+ */
+public record LinkName(String value) implements Comparable<LinkName> {
+  public LinkName {
+    value = Text.named("a link name", value, 80);
+  }
+
+  @Override
+  public int compareTo(LinkName other) {
+    return value.compareTo(other.value);
+  }
+
+  @Override
+  public String toString() {
+    return value;
+  }
+}

@@ -1,0 +1,22 @@
+package org.opentrellis.core.journey;
+
+/**
+ * The name of a tag that people carry.
+ *
+ * @param value the text; not blank, at most 80 characters
+ */
+public record TagName(String value) implements Comparable<TagName> {
+  public TagName {
+    value = Text.named("a tag name", value, 80);
+  }
+
+  @Override
+  public int compareTo(TagName other) {
+    return value.compareTo(other.value);
+  }
+
+  @Override
+  public String toString() {
+    return value;
+  }
+}

@@ -1,0 +1,8 @@
+package org.opentrellis.core.machine;
+
+/** Why somebody left a journey before its end. */
+public enum LeaveReason {
+  GOAL_MET,
+  UNSUBSCRIBED,
+  BOUNCED
+}

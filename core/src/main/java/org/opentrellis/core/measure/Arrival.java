@@ -1,0 +1,58 @@
+package org.opentrellis.core.measure;
+
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.dryrun.StepTally;
+import org.opentrellis.core.stats.TimeBuckets;
+
+/**
+ * When people get to a step.
+ *
+ * @param medianHours since entry; the bucket's error is at most 1/128
+ * @param earliestHours since entry that 5% do not exceed
+ * @param latestHours since entry that 95% do not exceed
+ * @param day the median calendar day since entry in the person's zone; the day of entry is 0
+ * @param localTime the local time, as HH:mm, if at least half arrive within its quarter of an hour
+ */
+public record Arrival(
+    double medianHours,
+    double earliestHours,
+    double latestHours,
+    int day,
+    @Nullable String localTime) {
+
+  /** Null when nobody got there. */
+  static @Nullable Arrival of(StepTally tally) {
+    TimeBuckets times = tally.sinceEntry();
+    if (times.total() == 0) {
+      return null;
+    }
+    return new Arrival(
+        times.quantile(0.5) / 3600.0,
+        times.quantile(0.05) / 3600.0,
+        times.quantile(0.95) / 3600.0,
+        medianDay(tally.byDay(), times.total()),
+        commonTime(tally.byQuarter(), times.total()));
+  }
+
+  private static int medianDay(long[] byDay, long total) {
+    long seen = 0;
+    for (int day = 0; day < byDay.length; day++) {
+      seen += byDay[day];
+      if (2 * seen >= total) {
+        return day;
+      }
+    }
+    throw new IllegalStateException("days do not add up to the total");
+  }
+
+  private static @Nullable String commonTime(long[] byQuarter, long total) {
+    int most = 0;
+    for (int quarter = 1; quarter < byQuarter.length; quarter++) {
+      most = byQuarter[quarter] > byQuarter[most] ? quarter : most;
+    }
+    if (2 * byQuarter[most] < total) {
+      return null;
+    }
+    return "%02d:%02d".formatted(most / 4, most % 4 * 15);
+  }
+}

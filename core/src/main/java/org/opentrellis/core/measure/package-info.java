@@ -1,0 +1,7 @@
+/**
+ * From counts to named measures with intervals, and the comparison of runs.
+ */
+@NullMarked
+package org.opentrellis.core.measure;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,26 @@
+package org.opentrellis.core.problem;
+
+import java.util.List;
+import java.util.stream.Collectors;
+
+/** Thrown once for all the problems of one input, so that a user sees them together. */
+public final class ProblemsFound extends RuntimeException {
+  private static final long serialVersionUID = 1L;
+
+  private final transient List<Problem> problems;
+
+  /**
+   * @param problems at least one
+   */
+  public ProblemsFound(List<Problem> problems) {
+    super(problems.stream().map(Problem::sentence).collect(Collectors.joining(" ")));
+    if (problems.isEmpty()) {
+      throw new IllegalArgumentException("no problems to report");
+    }
+    this.problems = List.copyOf(problems);
+  }
+
+  public List<Problem> problems() {
+    return problems;
+  }
+}

@@ -1,0 +1,54 @@
+package org.opentrellis.core.random;
+
+/**
+ * Draws that are addressed, not sequenced: each is a function of a person's key and of what it is
+ * for. So results do not depend on threads, order or partitions, and the same person makes the same
+ * choices in two variants of a journey (common random numbers).
+ *
+ * <p>The mixing is SplitMix64 (Steele, Lea and Flood 2014, "Fast splittable pseudorandom number
+ * generators", OOPSLA): {@link #bits} at addresses 1, 2, 3 ... is exactly its published sequence for
+ * the key as seed.
+ */
+public final class Draws {
+  private static final long GOLDEN_GAMMA = 0x9e3779b97f4a7c15L;
+  private static final double TO_UNIT = 0x1.0p-53;
+
+  private Draws() {}
+
+  /** SplitMix64's output function: a bijection of 64 bits that leaves no visible pattern. */
+  public static long mix(long value) {
+    long z = value;
+    z = (z ^ (z >>> 30)) * 0xbf58476d1ce4e5b9L;
+    z = (z ^ (z >>> 27)) * 0x94d049bb133111ebL;
+    return z ^ (z >>> 31);
+  }
+
+  /** The 64 bits at an address under a key. */
+  public static long bits(long key, long address) {
+    return mix(key + address * GOLDEN_GAMMA);
+  }
+
+  /** The key under which all of one person's draws in one run are addressed. */
+  public static long personKey(long seed, long person) {
+    return bits(bits(seed, 1), mix(person + 1));
+  }
+
+  /** An address for a purpose and a stable name, such as a step's id. */
+  public static long address(int purpose, String name) {
+    long hash = 0xcbf29ce484222325L; // FNV-1a, 64 bits
+    for (int i = 0; i < name.length(); i++) {
+      hash = (hash ^ name.charAt(i)) * 0x100000001b3L;
+    }
+    return mix(hash + purpose * GOLDEN_GAMMA);
+  }
+
+  /** A number in (0, 1), never 0 and never 1: the middle of one of 2^53 cells. */
+  public static double uniform(long key, long address) {
+    return ((bits(key, address) >>> 11) + 0.5) * TO_UNIT;
+  }
+
+  /** An exponential waiting time with the given mean, by inversion. */
+  public static double exponential(long key, long address, double mean) {
+    return -mean * Math.log(uniform(key, address));
+  }
+}

@@ -1,0 +1,52 @@
+package org.opentrellis.core.sentence;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+
+/**
+ * A sentence in pieces, so that a screen can set off what the user chose.
+ *
+ * @param spans in order
+ */
+public record Phrase(List<Span> spans) {
+  public Phrase {
+    spans = List.copyOf(spans);
+  }
+
+  static Phrase plain(String text) {
+    return new Phrase(List.of(new Span(text, false)));
+  }
+
+  static Phrase strong(String text) {
+    return new Phrase(List.of(new Span(text, true)));
+  }
+
+  Phrase and(String text) {
+    return and(plain(text));
+  }
+
+  Phrase andStrong(String text) {
+    return and(strong(text));
+  }
+
+  Phrase and(Phrase more) {
+    List<Span> all = new ArrayList<>(spans);
+    all.addAll(more.spans);
+    return new Phrase(all);
+  }
+
+  /** Joins phrases with words between them. */
+  static Phrase join(List<Phrase> phrases, String between) {
+    Phrase all = new Phrase(List.of());
+    for (int i = 0; i < phrases.size(); i++) {
+      all = i == 0 ? phrases.get(0) : all.and(between).and(phrases.get(i));
+    }
+    return all;
+  }
+
+  /** The words alone. */
+  public String text() {
+    return spans.stream().map(Span::text).collect(Collectors.joining());
+  }
+}
