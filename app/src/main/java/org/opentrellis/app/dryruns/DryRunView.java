@@ -1,5 +1,6 @@
 package org.opentrellis.app.dryruns;
 
+import java.util.List;
 import org.opentrellis.core.format.BehaviourDocument;
 import org.opentrellis.core.format.JourneyDocument;
 import org.opentrellis.core.measure.RunMeasures;
@@ -11,4 +12,5 @@ public record DryRunView(
     JourneyDocument journey,
     RunSheet sheet,
     BehaviourDocument behaviour,
-    RunMeasures measures) {}
+    RunMeasures measures,
+    List<String> summary) {}

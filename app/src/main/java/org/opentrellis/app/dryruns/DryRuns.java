@@ -23,6 +23,7 @@ import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.measure.EmailOrder;
 import org.opentrellis.core.measure.RunMeasures;
+import org.opentrellis.core.measure.RunSummary;
 import org.opentrellis.core.measure.Share;
 import org.opentrellis.core.problem.Problems;
 import org.opentrellis.core.problem.ProblemsFound;
@@ -95,7 +96,8 @@ public class DryRuns {
         JourneyWriter.write(run.journey()),
         RunSheet.of(run.journey(), run.messages()),
         BehaviourFormat.write(run.behaviour()),
-        run.measures());
+        run.measures(),
+        RunSummary.of(run.measures()));
   }
 
   /**

@@ -1,5 +1,6 @@
 package org.opentrellis.app.http;
 
+import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.databind.JavaType;
 import com.fasterxml.jackson.databind.type.TypeFactory;
 import io.swagger.v3.core.converter.AnnotatedType;
@@ -27,14 +28,14 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class ApiDocument implements ModelConverter, GlobalOpenApiCustomizer {
-  private final Map<String, Class<?>> records = new ConcurrentHashMap<>();
+  private final Map<String, Class<?>> types = new ConcurrentHashMap<>();
 
   @Override
   public @Nullable Schema<?> resolve(
       AnnotatedType type, ModelConverterContext context, Iterator<ModelConverter> chain) {
     JavaType java = TypeFactory.defaultInstance().constructType(type.getType());
-    if (java.getRawClass().isRecord()) {
-      records.put(java.getRawClass().getSimpleName(), java.getRawClass());
+    if (java.getRawClass().getPackageName().startsWith("org.opentrellis")) {
+      types.put(java.getRawClass().getSimpleName(), java.getRawClass());
     }
     return chain.hasNext() ? chain.next().resolve(type, context, chain) : null;
   }
@@ -47,25 +48,25 @@ class ApiDocument implements ModelConverter, GlobalOpenApiCustomizer {
     Map<String, Map<String, Schema>> unions = new LinkedHashMap<>();
     schemas.forEach(
         (name, schema) -> {
-          if (schema.getDiscriminator() != null) {
-            unions.put(name, kindsOf(schema, schemas));
+          JsonSubTypes kinds = types.containsKey(name) ? kindsOf(types.get(name)) : null;
+          if (kinds != null) {
+            unions.put(name, schemasOf(kinds, schemas));
           }
         });
-    schemas.forEach((name, schema) -> promise(records.get(name), flat(schema)));
+    schemas.forEach((name, schema) -> promise(types.get(name), flat(schema)));
     unions.forEach((name, kinds) -> unite(name, kinds, schemas));
   }
 
-  private static Map<String, Schema> kindsOf(Schema<?> parent, Map<String, Schema> schemas) {
-    Map<String, Schema> kinds = new LinkedHashMap<>();
-    parent
-        .getDiscriminator()
-        .getMapping()
-        .forEach((kind, reference) -> kinds.put(kind, schemas.get(nameIn(reference))));
-    return kinds;
+  private static @Nullable JsonSubTypes kindsOf(Class<?> type) {
+    return type.getAnnotation(JsonSubTypes.class);
   }
 
-  private static String nameIn(String reference) {
-    return reference.substring(reference.lastIndexOf('/') + 1);
+  private static Map<String, Schema> schemasOf(JsonSubTypes kinds, Map<String, Schema> schemas) {
+    Map<String, Schema> found = new LinkedHashMap<>();
+    for (JsonSubTypes.Type kind : kinds.value()) {
+      found.put(kind.name(), schemas.get(kind.value().getSimpleName()));
+    }
+    return found;
   }
 
   /** A kind repeats its parent in {@code allOf}; its own part is enough. */
@@ -85,7 +86,7 @@ class ApiDocument implements ModelConverter, GlobalOpenApiCustomizer {
   }
 
   private static void promise(@Nullable Class<?> record, Schema<?> schema) {
-    if (record == null || schema.getProperties() == null) {
+    if (record == null || !record.isRecord() || schema.getProperties() == null) {
       return;
     }
     Map<String, Schema> properties = new LinkedHashMap<>();

@@ -33,7 +33,7 @@ public final class Sentences {
   public Phrase opening() {
     Phrase phrase = trigger();
     if (journey.entryFilter().isPresent()) {
-      phrase = phrase.and(", only who ").and(condition(journey.entryFilter().get()));
+      phrase = phrase.and(", if they ").and(condition(journey.entryFilter().get()));
     }
     phrase =
         phrase.and(
@@ -153,10 +153,10 @@ public final class Sentences {
       return phrase.andStrong(quoted(library.nameOf(clicked.email())));
     }
     if (condition instanceof Condition.HasTag has) {
-      return Phrase.plain("has tag ").andStrong(has.tag().value());
+      return Phrase.plain("have tag ").andStrong(has.tag().value());
     }
     if (condition instanceof Condition.OnList on) {
-      return Phrase.plain("is on list ").andStrong(on.list().value());
+      return Phrase.plain("are on list ").andStrong(on.list().value());
     }
     List<Phrase> parts = condition.parts().stream().map(this::nested).toList();
     if (parts.isEmpty()) {
@@ -168,7 +168,19 @@ public final class Sentences {
     if (condition instanceof Condition.Any) {
       return Phrase.join(parts, " or ");
     }
-    return Phrase.plain(parts.size() == 1 ? "not " : "neither ").and(Phrase.join(parts, " nor "));
+    return condition.parts().size() == 1
+        ? negated(condition.parts().get(0))
+        : Phrase.plain("neither ").and(Phrase.join(parts, " nor "));
+  }
+
+  private Phrase negated(Condition part) {
+    if (part instanceof Condition.HasTag has) {
+      return Phrase.plain("have no tag ").andStrong(has.tag().value());
+    }
+    if (part instanceof Condition.OnList on) {
+      return Phrase.plain("are not on list ").andStrong(on.list().value());
+    }
+    return Phrase.plain("have not ").and(condition(part));
   }
 
   private Phrase nested(Condition part) {

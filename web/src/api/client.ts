@@ -1,0 +1,54 @@
+import createClient from 'openapi-fetch'
+import type { paths } from './schema'
+import type { JourneyDocument, JourneyView, RunSheet } from './types'
+
+export const api = createClient<paths>({ baseUrl: '/' })
+
+/** What the server says of a refused request (RFC 9457). */
+export interface ApiProblem {
+  status: number
+  code: string
+  detail: string
+  problems?: { code: string; place: string; sentence: string }[]
+  current?: JourneyView
+  yours?: { journey: JourneyDocument; sheet: RunSheet }
+}
+
+export class Refused extends Error {
+  readonly problem: ApiProblem
+
+  constructor(problem: ApiProblem) {
+    super(problem.detail)
+    this.problem = problem
+  }
+}
+
+type Answer<T> = { data?: T; error?: unknown; response: Response }
+
+/** The answer's data; throws {@link Refused} with the server's reason, or that it is not there. */
+export async function answerOf<T>(request: Promise<Answer<T>>): Promise<T> {
+  let answer: Answer<T>
+  try {
+    answer = await request
+  } catch {
+    throw new Refused({
+      status: 0,
+      code: 'no-connection',
+      detail: 'The application does not answer. Is it still running?',
+    })
+  }
+  if (answer.error !== undefined || answer.data === undefined) {
+    const problem = (answer.error ?? {}) as Partial<ApiProblem>
+    throw new Refused({
+      ...problem,
+      status: answer.response.status,
+      code: problem.code ?? 'unknown',
+      detail: problem.detail ?? `The request failed with status ${answer.response.status}.`,
+    })
+  }
+  return answer.data
+}
+
+export function reasonOf(failure: unknown): string {
+  return failure instanceof Error ? failure.message : String(failure)
+}

@@ -1,0 +1,41 @@
+<script setup lang="ts">
+import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
+import type { DryRunSummary } from '@/api/types'
+import { clock, count, day, percent } from '@/ui/figures'
+
+defineProps<{ runs: DryRunSummary[]; chosen: number[] }>()
+const emit = defineEmits<{ toggle: [run: number] }>()
+</script>
+
+<template>
+  <Popover class="relative">
+    <PopoverButton class="button">Choose runs</PopoverButton>
+    <PopoverPanel
+      class="panel absolute right-0 z-10 mt-1 max-h-[70vh] w-[470px] overflow-y-auto py-1"
+    >
+      <p v-if="runs.length === 0" class="p-3 text-ink2">
+        No dry runs yet. Make one from a journey’s run sheet.
+      </p>
+      <label
+        v-for="run in runs"
+        :key="run.id"
+        class="flex items-center gap-2.5 px-3 py-1.5 hover:bg-sunk"
+      >
+        <input
+          type="checkbox"
+          :checked="chosen.includes(run.id)"
+          :disabled="!chosen.includes(run.id) && chosen.length >= 6"
+          @change="emit('toggle', run.id)"
+        />
+        <span class="flex-1">
+          <b class="font-semibold">{{ run.journeyName }}</b> v{{ run.journeyVersion }}
+          <span class="note">
+            · {{ count(run.people) }} people · seed {{ run.seed }} · {{ day(run.madeAt) }}
+            {{ clock(run.madeAt) }}
+          </span>
+        </span>
+        <span class="figure">{{ run.goal ? percent(run.goal.value, 1) : 'no goal' }}</span>
+      </label>
+    </PopoverPanel>
+  </Popover>
+</template>

@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { BehaviourDocument, ReactionDocument, RunSheet } from '@/api/types'
+import AssumedField from './AssumedField.vue'
+
+/** What people are assumed to do with each email. */
+const props = defineProps<{ behaviour: BehaviourDocument; sheet: RunSheet }>()
+const emit = defineEmits<{ change: [behaviour: BehaviourDocument] }>()
+
+const emails = computed(() =>
+  props.sheet.rows
+    .filter((row) => row.kind === 'SEND')
+    .map((row) => ({
+      id: row.id,
+      label: row.label,
+      name: row.sentence.spans.find((span) => span.strong)?.text ?? row.id,
+      reaction: props.behaviour.emails[row.id] ?? props.behaviour.usual,
+      own: row.id in props.behaviour.emails,
+    })),
+)
+
+function set(id: string, reaction: ReactionDocument) {
+  emit('change', {
+    ...props.behaviour,
+    emails: { ...props.behaviour.emails, [id]: reaction },
+  })
+}
+
+function forget(id: string) {
+  const emails = { ...props.behaviour.emails }
+  delete emails[id]
+  emit('change', { ...props.behaviour, emails })
+}
+</script>
+
+<template>
+  <div class="overflow-auto" tabindex="0" role="group" aria-label="Assumptions for each email">
+    <table class="w-full">
+      <thead class="text-left text-[12px] text-ink2">
+        <tr class="h-9 border-b border-line">
+          <th class="px-3 font-medium">email</th>
+          <th class="px-2 font-medium">pull against a usual email</th>
+          <th class="px-2 font-medium">click, of those who opened</th>
+          <th class="px-2 font-medium">unsubscribe, of those who opened</th>
+          <th><span class="sr-only">reset</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="email in emails" :key="email.id" class="h-[38px] border-b border-line2">
+          <th scope="row" class="px-3 text-left font-semibold">
+            <span v-if="email.label" class="chip mr-1.5">{{ email.label }}</span>{{ email.name }}
+          </th>
+          <td class="px-2">
+            <AssumedField
+              :assumed="email.reaction.pull"
+              :label="`Pull of ${email.name}`"
+              :step="0.05"
+              @change="set(email.id, { ...email.reaction, pull: $event })"
+            />
+          </td>
+          <td class="px-2">
+            <AssumedField
+              share
+              :assumed="email.reaction.clickGivenOpen"
+              :label="`Click in ${email.name}`"
+              @change="set(email.id, { ...email.reaction, clickGivenOpen: $event })"
+            />
+          </td>
+          <td class="px-2">
+            <AssumedField
+              share
+              :assumed="email.reaction.unsubscribeGivenOpen"
+              :label="`Unsubscribe from ${email.name}`"
+              @change="set(email.id, { ...email.reaction, unsubscribeGivenOpen: $event })"
+            />
+          </td>
+          <td class="pr-3 text-right">
+            <button
+              v-if="email.own"
+              type="button"
+              class="button button-small"
+              @click="forget(email.id)"
+            >
+              Back to typical
+            </button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <p class="note px-3 py-2">
+      A pull of 2 doubles the odds of an open, whoever it is sent to. Typical values are common
+      practice, without a source; change any of them and run again.
+    </p>
+  </div>
+</template>

@@ -1,0 +1,160 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { GroupDocument } from '@/api/types'
+import AssumedField from './AssumedField.vue'
+
+const props = defineProps<{ group: GroupDocument; removable: boolean }>()
+const emit = defineEmits<{ change: [group: GroupDocument]; remove: [] }>()
+
+const tenths = computed(() => Math.round(props.group.keenness * 10))
+
+function set(part: Partial<GroupDocument>) {
+  emit('change', { ...props.group, ...part })
+}
+
+function number(event: Event, apply: (value: number) => Partial<GroupDocument>) {
+  const value = (event.target as HTMLInputElement).valueAsNumber
+  if (Number.isFinite(value)) set(apply(value))
+}
+
+function names(event: Event): string[] {
+  return (event.target as HTMLInputElement).value
+    .split(',')
+    .map((name) => name.trim())
+    .filter(Boolean)
+}
+</script>
+
+<template>
+  <details class="border-b border-line2">
+    <summary class="px-3 py-2 hover:bg-sunk">
+      <span class="inline-flex w-[calc(100%-18px)] items-center justify-between">
+        <b class="font-semibold">{{ group.name }}</b>
+        <span class="figure">{{ Number((group.share * 100).toFixed(1)) }}%</span>
+      </span>
+      <span class="mt-1 flex items-center justify-between text-[11.5px] text-ink2">
+        opens of ten
+        <span class="flex gap-[3px]" role="img" :aria-label="`${tenths} of ten`">
+          <span
+            v-for="n in 10"
+            :key="n"
+            class="h-2 w-2.5 rounded-[50%] border border-vine"
+            :class="{ 'bg-vine': n <= tenths }"
+          />
+        </span>
+      </span>
+    </summary>
+    <div class="grid grid-cols-[1fr_auto] items-center gap-x-2 gap-y-1.5 bg-sunk px-3 py-2">
+      <label class="contents">
+        <span>Name</span>
+        <input
+          class="field min-h-[26px]! w-36!"
+          :value="group.name"
+          @change="set({ name: ($event.target as HTMLInputElement).value || group.name })"
+        />
+      </label>
+      <label class="contents">
+        <span>Share of people, %</span>
+        <input
+          type="number"
+          class="field figure min-h-[26px]! w-[68px]! text-right"
+          min="0"
+          max="100"
+          :value="Number((group.share * 100).toFixed(2))"
+          @change="number($event, (v) => ({ share: v / 100 }))"
+        />
+      </label>
+      <label class="contents">
+        <span>Keenness: opens, %</span>
+        <input
+          type="number"
+          class="field figure min-h-[26px]! w-[68px]! text-right"
+          min="0.1"
+          max="99.9"
+          step="any"
+          :value="Number((group.keenness * 100).toFixed(2))"
+          @change="number($event, (v) => ({ keenness: v / 100 }))"
+        />
+      </label>
+      <label class="contents">
+        <span>Spread, 0 all alike to 1</span>
+        <input
+          type="number"
+          class="field figure min-h-[26px]! w-[68px]! text-right"
+          min="0.001"
+          max="0.999"
+          step="any"
+          :value="group.spread"
+          @change="number($event, (v) => ({ spread: v }))"
+        />
+      </label>
+      <label class="contents">
+        <span>Time zone</span>
+        <input
+          class="field min-h-[26px]! w-36!"
+          :value="group.zone"
+          @change="set({ zone: ($event.target as HTMLInputElement).value })"
+        />
+      </label>
+      <span>Pre-load images</span>
+      <AssumedField
+        share
+        label="Pre-load images"
+        :assumed="group.preloads"
+        @change="set({ preloads: $event })"
+      />
+      <span>Dead addresses</span>
+      <AssumedField
+        share
+        label="Dead addresses"
+        :assumed="group.hardBounce"
+        @change="set({ hardBounce: $event })"
+      />
+      <span>Soft bounces</span>
+      <AssumedField
+        share
+        label="Soft bounces"
+        :assumed="group.softBounce"
+        @change="set({ softBounce: $event })"
+      />
+      <span>Buy anyway, 30 days</span>
+      <AssumedField
+        share
+        label="Buy anyway within 30 days"
+        :assumed="group.buysAnyway"
+        @change="set({ buysAnyway: $event })"
+      />
+      <span>Come again, 30 days</span>
+      <AssumedField
+        share
+        label="Come again within 30 days"
+        :assumed="group.comesAgain"
+        @change="set({ comesAgain: $event })"
+      />
+      <label class="contents">
+        <span>Have tags</span>
+        <input
+          class="field min-h-[26px]! w-36!"
+          :value="group.tags.join(', ')"
+          @change="set({ tags: names($event) })"
+        />
+      </label>
+      <label class="contents">
+        <span>Are on lists</span>
+        <input
+          class="field min-h-[26px]! w-36!"
+          :value="group.lists.join(', ')"
+          @change="set({ lists: names($event) })"
+        />
+      </label>
+      <button
+        v-if="removable"
+        type="button"
+        class="button button-small col-span-2 justify-self-start"
+        @click="emit('remove')"
+      >
+        Remove group
+      </button>
+    </div>
+  </details>
+</template>

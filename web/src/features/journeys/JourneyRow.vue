@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { TriangleAlert } from '@lucide/vue'
+import { computed } from 'vue'
+import type { DryRunSummary, JourneyView, RunMeasures } from '@/api/types'
+import TrellisThumbnail from '@/trellis/TrellisThumbnail.vue'
+import { count, day, margin, percent } from '@/ui/figures'
+import Sentence from '@/ui/Sentence.vue'
+
+const props = defineProps<{
+  journey: JourneyView
+  run: DryRunSummary | null
+  estimate: RunMeasures | null
+}>()
+
+const worst = computed(() => props.journey.findings[0]?.severity)
+const findings = computed(() => {
+  const n = props.journey.findings.length
+  return n === 1 ? '1 finding' : `${n} findings`
+})
+</script>
+
+<template>
+  <li
+    class="grid grid-cols-[190px_minmax(0,1fr)_150px_230px] items-center gap-5 border-b border-line2 px-4 py-3 last:border-0"
+  >
+    <TrellisThumbnail :body="journey.journey.body" :measures="estimate" class="h-16 w-full" />
+    <div class="min-w-0">
+      <div class="flex items-center gap-2">
+        <RouterLink
+          :to="{ name: 'workbench', params: { id: journey.id } }"
+          class="font-display text-[16px] font-semibold hover:underline"
+        >
+          {{ journey.journey.name }}
+        </RouterLink>
+        <span class="chip">{{ journey.journey.purpose.toLowerCase().replace('_', '-') }}</span>
+        <span class="chip">{{ journey.journey.state.toLowerCase() }}</span>
+      </div>
+      <p class="mt-1 text-ink2"><Sentence :phrase="journey.sheet.opening" /></p>
+    </div>
+    <div>
+      <span v-if="journey.findings.length" class="inline-flex items-center gap-1.5 text-clay">
+        <TriangleAlert class="size-4" aria-hidden="true" />
+        {{ findings }}{{ worst === 'ERROR' ? ', cannot open' : '' }}
+      </span>
+      <span v-else class="text-ink2">no findings</span>
+    </div>
+    <div>
+      <template v-if="run">
+        <b class="font-display text-[16px]">{{ run.goal ? percent(run.goal.value, 1) : '–' }}</b>
+        <span v-if="run.goal" class="figure ml-1 text-[11.5px] text-ink2">{{
+          margin(run.goal)
+        }}</span>
+        {{ run.goal ? 'met the goal' : 'no goal' }}
+        <p class="note">
+          <template v-if="run.lastReach"
+            >{{ percent(run.lastReach.value) }} got the last email ·
+          </template>
+          <RouterLink
+            class="underline hover:no-underline"
+            :to="{ name: 'dry-run', params: { id: journey.id }, query: { run: run.id } }"
+            >dry run of {{ count(run.people) }}, {{ day(run.madeAt) }}</RouterLink
+          >
+        </p>
+      </template>
+      <span v-else class="text-ink2">no dry run yet</span>
+    </div>
+  </li>
+</template>

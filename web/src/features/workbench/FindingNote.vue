@@ -1,0 +1,30 @@
+<script setup lang="ts">
+import type { FindingView } from '@/api/types'
+import { useJourneyStore } from './journeyStore'
+
+const props = defineProps<{ finding: FindingView; showPlace?: boolean }>()
+const store = useJourneyStore()
+
+function mend() {
+  const fix = props.finding.fix
+  if (fix) store.edit(fix.label.toLowerCase(), () => fix.journey)
+}
+</script>
+
+<template>
+  <div class="warning flex items-center gap-3">
+    <b class="text-clay">{{ finding.severity === 'ERROR' ? 'Error' : 'Check' }}</b>
+    <span class="flex-1">{{ finding.sentence }}</span>
+    <button
+      v-if="showPlace && finding.step"
+      type="button"
+      class="button button-small"
+      @click="store.select(finding.step)"
+    >
+      Show
+    </button>
+    <button v-if="finding.fix" type="button" class="button button-small" @click="mend">
+      {{ finding.fix.label }}
+    </button>
+  </div>
+</template>

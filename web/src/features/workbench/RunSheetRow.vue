@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import { TriangleAlert } from '@lucide/vue'
+import { computed } from 'vue'
+import type { FindingView, Row, StepMeasures } from '@/api/types'
+import { moment, percent, points } from '@/ui/figures'
+import Sentence from '@/ui/Sentence.vue'
+import ShareBar from '@/ui/ShareBar.vue'
+import StepGlyph from './StepGlyph.vue'
+
+const props = defineProps<{
+  row: Row
+  measures: StepMeasures | null
+  reach: number | null
+  findings: FindingView[]
+  selected: boolean
+  current: boolean
+}>()
+const emit = defineEmits<{ select: [] }>()
+
+const when = computed(() =>
+  props.row.kind === 'WAIT' || props.row.kind === 'ARM'
+    ? ''
+    : moment(props.measures?.arrival ?? null),
+)
+/** The rails of the arms around the row: plain in a first arm, dotted in others. */
+const rails = computed(() =>
+  (props.row.label ?? '')
+    .split('·')
+    .filter(Boolean)
+    .map((letter) => letter.toLowerCase() === 'a'),
+)
+</script>
+
+<template>
+  <button
+    type="button"
+    role="option"
+    :aria-selected="selected"
+    :tabindex="current ? 0 : -1"
+    :data-row="row.id"
+    class="grid w-full grid-cols-[68px_1fr_52px_40px] items-stretch border-b border-line2 text-left"
+    :class="
+      selected
+        ? 'bg-marigold-soft shadow-[inset_3px_0_0_var(--color-marigold)]'
+        : row.kind === 'ARM'
+          ? 'bg-sunk hover:bg-line2/60'
+          : 'hover:bg-sunk'
+    "
+    @click="emit('select')"
+  >
+    <span class="figure self-center pr-2 text-right text-[11.5px] text-ink2">{{ when }}</span>
+    <span class="flex min-w-0 items-stretch gap-2">
+      <span
+        v-for="(plain, i) in rails"
+        :key="i"
+        class="ml-1 w-0 shrink-0 border-l-[3px] border-vine"
+        :class="{ 'border-dotted': !plain }"
+        aria-hidden="true"
+      />
+      <span
+        class="flex min-h-[36px] min-w-0 items-center gap-2 py-1"
+        :class="{ 'min-h-[26px] text-ink2': row.kind === 'ARM' }"
+      >
+        <StepGlyph :kind="row.kind" />
+        <span class="min-w-0">
+          <span
+            v-if="row.kind === 'ARM'"
+            class="chip mr-1.5 border-vine-soft bg-vine-soft px-1.5 font-semibold text-pine"
+            >{{ row.label }}</span
+          >
+          <Sentence :phrase="row.sentence" />
+          <span v-if="measures?.email" class="figure ml-2 text-[11px] whitespace-nowrap text-ink2">
+            {{ points(measures.email.opened.value) }} open
+            {{ points(measures.email.clicked.value) }} click
+          </span>
+        </span>
+        <TriangleAlert
+          v-if="findings.length"
+          class="size-4 shrink-0 text-clay"
+          role="img"
+          :aria-label="findings.map((f) => f.sentence).join(' ')"
+        />
+      </span>
+    </span>
+    <ShareBar :value="reach" class="ml-2 self-center" />
+    <span class="figure self-center pr-2 text-right text-[12px]">
+      {{ reach === null ? '' : percent(reach) }}
+    </span>
+  </button>
+</template>

@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import { storeToRefs } from 'pinia'
+import { computed, ref, watch } from 'vue'
+import type { StepDocument } from '@/api/types'
+import Sentence from '@/ui/Sentence.vue'
+import BranchEditor from './editors/BranchEditor.vue'
+import ChangeEditor from './editors/ChangeEditor.vue'
+import JourneyEditor from './editors/JourneyEditor.vue'
+import SendEditor from './editors/SendEditor.vue'
+import WaitEditor from './editors/WaitEditor.vue'
+import { findArm, findStep, replaceStep } from './edits'
+import FindingNote from './FindingNote.vue'
+import { useJourneyStore } from './journeyStore'
+import StepFigures from './StepFigures.vue'
+
+const store = useJourneyStore()
+const { view, journey, estimate, selected } = storeToRefs(store)
+const tab = ref<'step' | 'checks'>('step')
+
+const step = computed(() =>
+  journey.value && selected.value ? findStep(journey.value, selected.value) : null,
+)
+/** Choosing an arm edits the branch it belongs to. */
+const branch = computed(() =>
+  journey.value && selected.value ? (findArm(journey.value, selected.value)?.branch ?? null) : null,
+)
+const edited = computed(() => step.value ?? branch.value)
+const row = computed(() => view.value?.sheet.rows.find((one) => one.id === edited.value?.id))
+const measures = computed(() => estimate.value?.steps.find((one) => one.id === edited.value?.id))
+const findings = computed(() => view.value?.findings ?? [])
+const here = computed(() =>
+  findings.value.filter((finding) =>
+    edited.value ? finding.step === edited.value.id : finding.step === null,
+  ),
+)
+
+watch(selected, () => (tab.value = 'step'))
+
+function change(changed: StepDocument) {
+  store.edit(`change ${changed.kind}`, (before) => replaceStep(before, changed.id, () => changed))
+}
+</script>
+
+<template>
+  <section class="panel flex min-h-0 flex-col" aria-labelledby="step-panel">
+    <div class="panel-head">
+      <h2 id="step-panel" class="min-w-0 truncate">
+        <Sentence v-if="row" :phrase="row.sentence" />
+        <template v-else>Journey</template>
+      </h2>
+      <span v-if="row?.label" class="chip">branch {{ row.label }}</span>
+      <div class="ml-auto flex gap-4" role="tablist" aria-label="Panel">
+        <button
+          v-for="name in ['step', 'checks'] as const"
+          :id="`tab-${name}`"
+          :key="name"
+          type="button"
+          role="tab"
+          aria-controls="step-panel-body"
+          :aria-selected="tab === name"
+          :class="tab === name ? 'font-semibold' : 'text-ink2'"
+          @click="tab = name"
+        >
+          {{ name === 'step' ? (edited ? 'Step' : 'Journey') : 'Checks' }}
+          <b v-if="name === 'checks' && findings.length" class="text-clay">{{ findings.length }}</b>
+        </button>
+      </div>
+    </div>
+    <div
+      id="step-panel-body"
+      role="tabpanel"
+      :aria-labelledby="`tab-${tab}`"
+      class="min-h-0 flex-1 overflow-y-auto p-3"
+      tabindex="0"
+    >
+      <div v-if="tab === 'checks'" class="flex flex-col gap-2">
+        <FindingNote v-for="(finding, i) in findings" :key="i" :finding="finding" show-place />
+        <p v-if="findings.length === 0" class="text-ink2">
+          No findings: nothing stands in the way.
+        </p>
+      </div>
+      <div v-else-if="journey" class="flex flex-col gap-3">
+        <FindingNote v-for="(finding, i) in here" :key="i" :finding="finding" />
+        <SendEditor
+          v-if="edited?.kind === 'send'"
+          :key="edited.id"
+          :step="edited"
+          @change="change"
+        />
+        <WaitEditor v-else-if="edited?.kind === 'wait'" :step="edited" @change="change" />
+        <BranchEditor v-else-if="edited?.kind === 'branch'" :step="edited" @change="change" />
+        <ChangeEditor v-else-if="edited?.kind === 'change'" :step="edited" @change="change" />
+        <p v-else-if="edited?.kind === 'finish'" class="text-ink2">
+          Whoever gets here has come to the end of the journey.
+        </p>
+        <JourneyEditor
+          v-else
+          :journey="journey"
+          @change="(changed) => store.edit('change journey', () => changed)"
+        />
+        <StepFigures
+          v-if="measures && estimate"
+          class="border-t border-line2 pt-2.5"
+          :step="measures"
+          :people="estimate.people"
+        />
+      </div>
+    </div>
+  </section>
+</template>

@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
+import { Redo2, Undo2 } from '@lucide/vue'
+import { storeToRefs } from 'pinia'
+import { ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { answerOf, api, reasonOf } from '@/api/client'
+import Trellis from '@/trellis/Trellis.vue'
+import { count } from '@/ui/figures'
+import Trouble from '@/ui/Trouble.vue'
+import { useJourneyStore } from './journeyStore'
+import RunSheetPanel from './RunSheetPanel.vue'
+import SaveConflict from './SaveConflict.vue'
+import SaveNote from './SaveNote.vue'
+import StepPanel from './StepPanel.vue'
+
+const props = defineProps<{ id: number }>()
+
+const PEOPLE = 20_000
+const SEED = 2026
+const HORIZON_DAYS = 60
+
+const store = useJourneyStore()
+const router = useRouter()
+const { view, journey, estimate, selected, save, loadFailure } = storeToRefs(store)
+const running = ref(false)
+const runFailure = ref<string | null>(null)
+
+watch(
+  () => props.id,
+  (id) => store.open(id),
+  { immediate: true },
+)
+
+async function dryRun() {
+  running.value = true
+  runFailure.value = null
+  try {
+    const made = await answerOf(
+      api.POST('/api/journeys/{id}/dry-runs', {
+        params: { path: { id: props.id } },
+        body: { people: PEOPLE, seed: SEED, horizonDays: HORIZON_DAYS },
+      }),
+    )
+    await router.push({ name: 'dry-run', params: { id: props.id }, query: { run: made.run.id } })
+  } catch (failure) {
+    runFailure.value = reasonOf(failure)
+  } finally {
+    running.value = false
+  }
+}
+
+useEventListener('keydown', (event: KeyboardEvent) => {
+  if (!(event.ctrlKey || event.metaKey) || event.altKey) return
+  const key = event.key.toLowerCase()
+  const typing = event.target instanceof HTMLInputElement && event.target.type !== 'checkbox'
+  if (typing) return
+  if (key === 'z' && !event.shiftKey) store.undo()
+  else if (key === 'y' || (key === 'z' && event.shiftKey)) store.redo()
+  else return
+  event.preventDefault()
+})
+</script>
+
+<template>
+  <main class="flex flex-col">
+    <Trouble v-if="loadFailure" class="m-4" :text="loadFailure" />
+    <template v-if="journey && view">
+      <header class="flex shrink-0 items-center gap-2 px-4 pt-2.5 pb-2">
+        <h1 class="text-[22px]">{{ journey.name }}</h1>
+        <span class="chip">{{ journey.purpose.toLowerCase().replace('_', '-') }}</span>
+        <span class="chip">{{ journey.state.toLowerCase() }}</span>
+        <SaveNote class="ml-auto" />
+        <button
+          type="button"
+          class="button"
+          :disabled="!store.canUndo"
+          :title="`Undo ${store.undoName} (Ctrl Z)`"
+          aria-label="Undo"
+          @click="store.undo"
+        >
+          <Undo2 class="size-4" />
+        </button>
+        <button
+          type="button"
+          class="button"
+          :disabled="!store.canRedo"
+          :title="`Redo ${store.redoName} (Ctrl Shift Z)`"
+          aria-label="Redo"
+          @click="store.redo"
+        >
+          <Redo2 class="size-4" />
+        </button>
+        <RouterLink class="button" :to="{ name: 'dry-run', params: { id } }">Set up</RouterLink>
+        <button
+          type="button"
+          class="button button-main"
+          :disabled="running || save.status !== 'saved'"
+          @click="dryRun"
+        >
+          {{ running ? 'Running…' : `Dry run ${count(PEOPLE)}` }}
+        </button>
+      </header>
+      <div v-if="save.status === 'refused'" class="px-3 pb-2">
+        <Trouble :text="`Not saved: ${save.reason} Nothing is lost; change it or undo.`" />
+      </div>
+      <div v-if="runFailure" class="px-3 pb-2"><Trouble :text="runFailure" /></div>
+      <SaveConflict v-if="save.status === 'lost'" :problem="save.problem" />
+      <div
+        class="grid min-h-0 flex-1 grid-cols-[minmax(390px,31%)_1fr] grid-rows-[minmax(0,1.15fr)_minmax(0,1fr)] gap-3 px-3 pb-3"
+      >
+        <RunSheetPanel class="row-span-2" />
+        <section class="panel flex min-h-0 flex-col" aria-labelledby="trellis">
+          <div class="panel-head">
+            <h2 id="trellis">Trellis</h2>
+            <span class="note">
+              ribbon = share of people · leaf filled = opened
+              <template v-if="estimate">· estimate, {{ count(estimate.people) }} people</template>
+            </span>
+          </div>
+          <div class="min-h-0 flex-1 p-2">
+            <Trellis
+              v-if="journey.body.length"
+              :body="journey.body"
+              :measures="estimate"
+              :sheet="view.sheet"
+              :selected="selected"
+              @select="store.select"
+            />
+            <p v-else class="p-4 text-ink2">The picture grows as you add steps to the run sheet.</p>
+          </div>
+        </section>
+        <StepPanel />
+      </div>
+    </template>
+  </main>
+</template>

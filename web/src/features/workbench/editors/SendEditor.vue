@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { reasonOf } from '@/api/client'
+import type { SendStep } from '@/api/types'
+import Trouble from '@/ui/Trouble.vue'
+import { useJourneyStore } from '../journeyStore'
+
+const props = defineProps<{ step: SendStep }>()
+const emit = defineEmits<{ change: [step: SendStep] }>()
+
+const store = useJourneyStore()
+const writing = ref(false)
+const name = ref('')
+const subject = ref('')
+const trouble = ref<string | null>(null)
+
+const message = computed(() => store.messages.find((one) => one.id === props.step.message))
+
+async function write() {
+  trouble.value = null
+  try {
+    const added = await store.addMessage(name.value, subject.value)
+    writing.value = false
+    name.value = ''
+    subject.value = ''
+    emit('change', { ...props.step, message: added.id })
+  } catch (failure) {
+    trouble.value = reasonOf(failure)
+  }
+}
+
+async function setLinks(event: Event) {
+  if (!message.value) return
+  trouble.value = null
+  const links = (event.target as HTMLInputElement).value
+    .split(',')
+    .map((link) => link.trim())
+    .filter(Boolean)
+  try {
+    await store.saveMessage({ ...message.value, links })
+  } catch (failure) {
+    trouble.value = reasonOf(failure)
+  }
+}
+
+function setSubject(event: Event) {
+  const text = (event.target as HTMLInputElement).value.trim()
+  emit('change', { ...props.step, subject: text === '' ? null : text })
+}
+</script>
+
+<template>
+  <div class="grid grid-cols-2 gap-x-4 gap-y-2.5">
+    <div>
+      <label class="label" for="message">Message</label>
+      <div class="flex gap-1.5">
+        <select
+          id="message"
+          class="field"
+          :value="step.message"
+          @change="emit('change', { ...step, message: ($event.target as HTMLSelectElement).value })"
+        >
+          <option v-for="one in store.messages" :key="one.id" :value="one.id">
+            {{ one.name }}
+          </option>
+        </select>
+        <button type="button" class="button" :aria-expanded="writing" @click="writing = !writing">
+          New
+        </button>
+      </div>
+    </div>
+    <div>
+      <label class="label" for="subject">Subject for this send</label>
+      <input
+        id="subject"
+        class="field"
+        :value="step.subject ?? ''"
+        :placeholder="message?.subject"
+        maxlength="200"
+        @change="setSubject"
+      />
+    </div>
+    <form
+      v-if="writing"
+      class="col-span-2 grid grid-cols-[1fr_1fr_auto] items-end gap-2 rounded-lg bg-sunk p-2.5"
+      @submit.prevent="write"
+    >
+      <label
+        ><span class="label">New message’s name</span><input v-model="name" class="field" required
+      /></label>
+      <label
+        ><span class="label">Its subject</span><input v-model="subject" class="field" required
+      /></label>
+      <button type="submit" class="button button-main">Add message</button>
+    </form>
+    <div class="col-span-2">
+      <label class="label" for="links"
+        >Links in this message that people can click, with commas between</label
+      >
+      <input
+        id="links"
+        class="field"
+        :value="message?.links.join(', ')"
+        placeholder="such as: Hive kits, Find a keeper"
+        @change="setLinks"
+      />
+    </div>
+    <Trouble v-if="trouble" class="col-span-2" :text="trouble" />
+  </div>
+</template>

@@ -1,0 +1,262 @@
+import type {
+  ArmDocument,
+  BranchStep,
+  ConditionDocument,
+  JourneyDocument,
+  StepDocument,
+} from '@/api/types'
+
+/** Pure edits of a journey's document: each returns a new one and leaves the old as it was. */
+
+/** Where a sequence of steps stands: the body, or inside an arm. */
+export interface Place {
+  steps: StepDocument[]
+  index: number
+  /** The branch and arm around it; null in the body. */
+  branch: BranchStep | null
+  arm: ArmDocument | null
+}
+
+export function armsOf(branch: BranchStep): ArmDocument[] {
+  return [...branch.arms, branch.otherwise]
+}
+
+/** All steps in the order of the run sheet. */
+export function allSteps(steps: StepDocument[]): StepDocument[] {
+  return steps.flatMap((step) => [
+    step,
+    ...(step.kind === 'branch' ? armsOf(step).flatMap((arm) => allSteps(arm.steps)) : []),
+  ])
+}
+
+export function findStep(journey: JourneyDocument, id: string): StepDocument | null {
+  return allSteps(journey.body).find((step) => step.id === id) ?? null
+}
+
+export function findArm(
+  journey: JourneyDocument,
+  id: string,
+): { branch: BranchStep; arm: ArmDocument } | null {
+  for (const step of allSteps(journey.body)) {
+    if (step.kind !== 'branch') continue
+    const arm = armsOf(step).find((one) => one.id === id)
+    if (arm) return { branch: step, arm }
+  }
+  return null
+}
+
+/** Where a step stands, or null if it is not there. */
+export function placeOf(journey: JourneyDocument, id: string): Place | null {
+  return placeIn(journey.body, id, null, null)
+}
+
+function placeIn(
+  steps: StepDocument[],
+  id: string,
+  branch: BranchStep | null,
+  arm: ArmDocument | null,
+): Place | null {
+  const index = steps.findIndex((step) => step.id === id)
+  if (index >= 0) return { steps, index, branch, arm }
+  for (const step of steps) {
+    if (step.kind !== 'branch') continue
+    for (const inner of armsOf(step)) {
+      const found = placeIn(inner.steps, id, step, inner)
+      if (found) return found
+    }
+  }
+  return null
+}
+
+export function replaceStep(
+  journey: JourneyDocument,
+  id: string,
+  change: (step: StepDocument) => StepDocument,
+): JourneyDocument {
+  return onSequence(journey, id, (steps) =>
+    steps.map((step) => (step.id === id ? change(step) : step)),
+  )
+}
+
+/** Puts a step behind a step, at the start of an arm, or at the end of the body. */
+export function insertAfter(
+  journey: JourneyDocument,
+  after: string | null,
+  step: StepDocument,
+): JourneyDocument {
+  if (after === null) return { ...journey, body: [...journey.body, step] }
+  if (findArm(journey, after)) {
+    return onArms(journey, (arm) =>
+      arm.id === after ? { ...arm, steps: [step, ...arm.steps] } : arm,
+    )
+  }
+  return onSequence(journey, after, (steps) =>
+    steps.flatMap((one) => (one.id === after ? [one, step] : [one])),
+  )
+}
+
+/**
+ * Takes out one step; what follows closes up. Of a branch the steps of its first arm stay where the
+ * branch was.
+ */
+export function removeOnly(journey: JourneyDocument, id: string): JourneyDocument {
+  return onSequence(journey, id, (steps) =>
+    steps.flatMap((step) => {
+      if (step.id !== id) return [step]
+      return step.kind === 'branch' ? step.arms[0]!.steps : []
+    }),
+  )
+}
+
+/** Takes out a step, all inside it and all behind it in its branch. */
+export function removeWithRest(journey: JourneyDocument, id: string): JourneyDocument {
+  return onSequence(journey, id, (steps) =>
+    steps.slice(
+      0,
+      steps.findIndex((step) => step.id === id),
+    ),
+  )
+}
+
+/** What removing a step would take with it. */
+export interface Removal {
+  inside: number
+  after: number
+  /** Steps that go when only the branch goes: those of all arms but the first. */
+  lostWithBranch: number
+}
+
+export function removalOf(journey: JourneyDocument, id: string): Removal | null {
+  const place = placeOf(journey, id)
+  if (!place) return null
+  const step = place.steps[place.index]!
+  const inside = allSteps([step]).length - 1
+  const kept = step.kind === 'branch' ? allSteps(step.arms[0]!.steps).length : 0
+  return {
+    inside,
+    after: allSteps(place.steps.slice(place.index + 1)).length,
+    lostWithBranch: inside - kept,
+  }
+}
+
+/**
+ * Moves a step one place up or down: past a plain neighbour, into the nearest arm of a branch, from
+ * arm to arm, or out of the branch. Gives the same document when it is at the end already.
+ */
+export function moveStep(
+  journey: JourneyDocument,
+  id: string,
+  direction: 'up' | 'down',
+): JourneyDocument {
+  const place = placeOf(journey, id)
+  if (!place) return journey
+  const up = direction === 'up'
+  const step = place.steps[place.index]!
+  const neighbour = place.steps[place.index + (up ? -1 : 1)]
+  const without = takeOut(journey, id)
+  if (neighbour?.kind === 'branch') {
+    const arm = up ? neighbour.otherwise : neighbour.arms[0]!
+    return intoArm(without, arm.id, step, up)
+  }
+  if (neighbour) {
+    return onSequence(without, neighbour.id, (steps) =>
+      steps.flatMap((one) => (one.id === neighbour.id ? (up ? [step, one] : [one, step]) : [one])),
+    )
+  }
+  if (!place.branch || !place.arm) return journey
+  const arms = armsOf(place.branch)
+  const next = arms[arms.findIndex((arm) => arm.id === place.arm!.id) + (up ? -1 : 1)]
+  if (next) return intoArm(without, next.id, step, up)
+  const branch = place.branch.id
+  return onSequence(without, branch, (steps) =>
+    steps.flatMap((one) => (one.id === branch ? (up ? [step, one] : [one, step]) : [one])),
+  )
+}
+
+/** An id that no step or arm has yet: short, and it says what the step does. */
+export function freshId(journey: JourneyDocument, kind: string): string {
+  const taken = new Set(
+    allSteps(journey.body).flatMap((step) =>
+      step.kind === 'branch' ? [step.id, ...armsOf(step).map((arm) => arm.id)] : [step.id],
+    ),
+  )
+  for (let n = 1; ; n++) if (!taken.has(`${kind}-${n}`)) return `${kind}-${n}`
+}
+
+/** The emails that can have been sent where a step stands, the nearest last. */
+export function emailsBefore(journey: JourneyDocument, id: string): string[] {
+  const found: string[] = []
+  visit(journey.body, [], (step, before) => {
+    if (step.id === id) found.push(...before)
+  })
+  return found
+}
+
+function visit(
+  steps: StepDocument[],
+  before: string[],
+  see: (step: StepDocument, before: string[]) => void,
+): string[] {
+  let sent = before
+  for (const step of steps) {
+    see(step, sent)
+    if (step.kind === 'send') sent = [...sent, step.id]
+    if (step.kind === 'branch') {
+      const after = armsOf(step).map((arm) => visit(arm.steps, sent, see))
+      sent = [...new Set([...sent, ...after.flat()])]
+    }
+  }
+  return sent
+}
+
+/** The simple conditions inside one, itself if it is simple. */
+export function partsOf(condition: ConditionDocument): ConditionDocument[] {
+  return 'parts' in condition ? condition.parts : [condition]
+}
+
+function takeOut(journey: JourneyDocument, id: string): JourneyDocument {
+  return onSequence(journey, id, (steps) => steps.filter((step) => step.id !== id))
+}
+
+function intoArm(
+  journey: JourneyDocument,
+  arm: string,
+  step: StepDocument,
+  atEnd: boolean,
+): JourneyDocument {
+  return onArms(journey, (one) =>
+    one.id === arm ? { ...one, steps: atEnd ? [...one.steps, step] : [step, ...one.steps] } : one,
+  )
+}
+
+/** Changes the sequence that a step stands in. */
+function onSequence(
+  journey: JourneyDocument,
+  id: string,
+  change: (steps: StepDocument[]) => StepDocument[],
+): JourneyDocument {
+  const apply = (steps: StepDocument[]): StepDocument[] =>
+    steps.some((step) => step.id === id)
+      ? change(steps)
+      : steps.map((step) => withArms(step, (arm) => ({ ...arm, steps: apply(arm.steps) })))
+  return { ...journey, body: apply(journey.body) }
+}
+
+function onArms(
+  journey: JourneyDocument,
+  change: (arm: ArmDocument) => ArmDocument,
+): JourneyDocument {
+  const apply = (steps: StepDocument[]): StepDocument[] =>
+    steps.map((step) =>
+      withArms(step, (arm) => {
+        const changed = change(arm)
+        return { ...changed, steps: apply(changed.steps) }
+      }),
+    )
+  return { ...journey, body: apply(journey.body) }
+}
+
+function withArms(step: StepDocument, change: (arm: ArmDocument) => ArmDocument): StepDocument {
+  if (step.kind !== 'branch') return step
+  return { ...step, arms: step.arms.map(change), otherwise: change(step.otherwise) }
+}

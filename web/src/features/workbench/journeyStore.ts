@@ -1,0 +1,257 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import { answerOf, api, reasonOf, Refused, type ApiProblem } from '@/api/client'
+import type {
+  BehaviourDocument,
+  JourneyDocument,
+  JourneyView,
+  MessageView,
+  RunMeasures,
+} from '@/api/types'
+
+/** Whether what is on the screen is saved. */
+export type SaveState =
+  | { status: 'saved' }
+  | { status: 'saving' }
+  | { status: 'refused'; reason: string }
+  | { status: 'lost'; problem: ApiProblem }
+
+interface Edit {
+  name: string
+  before: JourneyDocument
+  after: JourneyDocument
+}
+
+/**
+ * The journey that is being edited. Run sheet, trellis and step panel are three views of it. Every
+ * edit is a named command: it shows at once, can be undone, and is saved by itself; saves go one
+ * after another, and the newest document wins.
+ */
+export const useJourneyStore = defineStore('journey', () => {
+  const view = shallowRef<JourneyView | null>(null)
+  const journey = shallowRef<JourneyDocument | null>(null)
+  const estimate = shallowRef<RunMeasures | null>(null)
+  const messages = shallowRef<MessageView[]>([])
+  const selected = ref<string | null>(null)
+  const save = shallowRef<SaveState>({ status: 'saved' })
+  const loadFailure = ref<string | null>(null)
+  const done = shallowRef<Edit[]>([])
+  const undone = shallowRef<Edit[]>([])
+  let unsaved: JourneyDocument | null = null
+  let saving = false
+  let estimateNumber = 0
+
+  const canUndo = computed(() => done.value.length > 0)
+  const canRedo = computed(() => undone.value.length > 0)
+  const undoName = computed(() => done.value.at(-1)?.name ?? '')
+  const redoName = computed(() => undone.value.at(-1)?.name ?? '')
+
+  async function open(id: number): Promise<void> {
+    if (view.value?.id !== id) {
+      view.value = null
+      journey.value = null
+      estimate.value = null
+      selected.value = sessionStorage.getItem(`selected-${id}`)
+      done.value = []
+      undone.value = []
+    }
+    save.value = { status: 'saved' }
+    loadFailure.value = null
+    try {
+      const [loaded, library] = await Promise.all([
+        answerOf(api.GET('/api/journeys/{id}', { params: { path: { id } } })),
+        answerOf(api.GET('/api/messages')),
+      ])
+      messages.value = library
+      if (journey.value === null || view.value?.version !== loaded.version) {
+        journey.value = loaded.journey
+        done.value = []
+        undone.value = []
+      }
+      view.value = loaded
+      void refreshEstimate()
+    } catch (failure) {
+      loadFailure.value = reasonOf(failure)
+    }
+  }
+
+  function select(step: string | null): void {
+    selected.value = step
+    if (view.value && step) sessionStorage.setItem(`selected-${view.value.id}`, step)
+  }
+
+  /** Does an edit. Nothing happens if it changes nothing. */
+  function edit(name: string, change: (journey: JourneyDocument) => JourneyDocument): void {
+    if (!journey.value) return
+    const before = journey.value
+    const after = change(before)
+    if (after === before || JSON.stringify(after) === JSON.stringify(before)) return
+    done.value = [...done.value, { name, before, after }]
+    undone.value = []
+    show(after)
+  }
+
+  function undo(): void {
+    const last = done.value.at(-1)
+    if (!last) return
+    done.value = done.value.slice(0, -1)
+    undone.value = [...undone.value, last]
+    show(last.before)
+  }
+
+  function redo(): void {
+    const next = undone.value.at(-1)
+    if (!next) return
+    undone.value = undone.value.slice(0, -1)
+    done.value = [...done.value, next]
+    show(next.after)
+  }
+
+  function show(document: JourneyDocument): void {
+    journey.value = document
+    unsaved = document
+    if (save.value.status !== 'lost') void saveAll()
+  }
+
+  async function saveAll(): Promise<void> {
+    if (saving || !view.value) return
+    saving = true
+    while (unsaved && view.value) {
+      const document: JourneyDocument = unsaved
+      unsaved = null
+      save.value = { status: 'saving' }
+      try {
+        view.value = await answerOf(
+          api.PUT('/api/journeys/{id}', {
+            params: { path: { id: view.value.id } },
+            body: { version: view.value.version, journey: document },
+          }),
+        )
+        save.value = { status: 'saved' }
+      } catch (failure) {
+        save.value = failed(failure)
+        if (save.value.status === 'lost') break
+      }
+    }
+    saving = false
+    if (save.value.status === 'saved') void refreshEstimate()
+  }
+
+  function failed(failure: unknown): SaveState {
+    if (failure instanceof Refused && failure.problem.code === 'save-lost') {
+      return { status: 'lost', problem: failure.problem }
+    }
+    return { status: 'refused', reason: reasonOf(failure) }
+  }
+
+  /** Ends a lost save by taking what the other side saved. Ours can be had back by undo. */
+  function keepTheirs(): void {
+    const theirs = conflict()
+    if (!theirs) return
+    view.value = theirs
+    unsaved = null
+    save.value = { status: 'saved' }
+    if (journey.value) {
+      done.value = [
+        ...done.value,
+        { name: 'take the other version', before: journey.value, after: theirs.journey },
+      ]
+    }
+    journey.value = theirs.journey
+    void refreshEstimate()
+  }
+
+  /** Ends a lost save by saving ours over theirs. Theirs can be had back by undo. */
+  function keepMine(): void {
+    const theirs = conflict()
+    if (!theirs || !journey.value) return
+    view.value = theirs
+    done.value = [
+      ...done.value,
+      { name: 'save over the other version', before: theirs.journey, after: journey.value },
+    ]
+    save.value = { status: 'saving' }
+    show(journey.value)
+  }
+
+  function conflict(): JourneyView | null {
+    return save.value.status === 'lost' ? (save.value.problem.current ?? null) : null
+  }
+
+  async function saveBehaviour(behaviour: BehaviourDocument): Promise<void> {
+    if (!view.value) return
+    view.value = await answerOf(
+      api.PUT('/api/journeys/{id}/behaviour', {
+        params: { path: { id: view.value.id } },
+        body: { version: view.value.behaviourVersion, behaviour },
+      }),
+    )
+    void refreshEstimate()
+  }
+
+  /** Asks for the newest estimate; an answer that a newer one has overtaken is dropped. */
+  async function refreshEstimate(): Promise<void> {
+    if (!view.value) return
+    const number = ++estimateNumber
+    try {
+      const measures = await answerOf(
+        api.POST('/api/journeys/{id}/estimates', { params: { path: { id: view.value.id } } }),
+      )
+      if (number === estimateNumber) estimate.value = measures
+    } catch (failure) {
+      if (number === estimateNumber) save.value = { status: 'refused', reason: reasonOf(failure) }
+    }
+  }
+
+  async function addMessage(name: string, subject: string): Promise<MessageView> {
+    const added = await answerOf(
+      api.POST('/api/messages', { body: { name, subject, links: [], version: null } }),
+    )
+    messages.value = [...messages.value, added]
+    return added
+  }
+
+  async function saveMessage(message: MessageView): Promise<void> {
+    const saved = await answerOf(
+      api.PUT('/api/messages/{id}', {
+        params: { path: { id: message.id } },
+        body: {
+          name: message.name,
+          subject: message.subject,
+          links: message.links,
+          version: message.version,
+        },
+      }),
+    )
+    messages.value = messages.value.map((one) => (one.id === saved.id ? saved : one))
+    if (view.value) {
+      const id = view.value.id
+      const fresh = await answerOf(api.GET('/api/journeys/{id}', { params: { path: { id } } }))
+      view.value = { ...fresh, version: view.value.version }
+    }
+  }
+
+  return {
+    view,
+    journey,
+    estimate,
+    messages,
+    selected,
+    save,
+    loadFailure,
+    canUndo,
+    canRedo,
+    undoName,
+    redoName,
+    open,
+    select,
+    edit,
+    undo,
+    redo,
+    keepTheirs,
+    keepMine,
+    saveBehaviour,
+    addMessage,
+    saveMessage,
+  }
+})

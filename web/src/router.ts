@@ -1,0 +1,30 @@
+import { createRouter, createWebHistory } from 'vue-router'
+import JourneysView from '@/features/journeys/JourneysView.vue'
+
+const numbered = (route: { params: Record<string, unknown> }) => ({ id: Number(route.params.id) })
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', redirect: '/journeys' },
+    { path: '/journeys', name: 'journeys', component: JourneysView },
+    {
+      path: '/journeys/:id(\\d+)',
+      name: 'workbench',
+      props: numbered,
+      component: () => import('@/features/workbench/WorkbenchView.vue'),
+    },
+    {
+      path: '/journeys/:id(\\d+)/dry-run',
+      name: 'dry-run',
+      props: numbered,
+      component: () => import('@/features/dryrun/DryRunView.vue'),
+    },
+    {
+      path: '/side-by-side',
+      name: 'side-by-side',
+      component: () => import('@/features/compare/SideBySideView.vue'),
+    },
+    { path: '/:elsewhere(.*)*', redirect: '/journeys' },
+  ],
+})

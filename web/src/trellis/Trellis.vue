@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import { computed, useId, useTemplateRef } from 'vue'
+import type { RunMeasures, RunSheet, StepDocument } from '@/api/types'
+import { percent, points } from '@/ui/figures'
+import { layOut } from './layout'
+import { leafPath, ribbonPath } from './paths'
+import TrellisLabel from './TrellisLabel.vue'
+import TrellisMark from './TrellisMark.vue'
+
+const props = defineProps<{
+  body: StepDocument[]
+  measures: RunMeasures | null
+  sheet: RunSheet | null
+  selected?: string | null
+}>()
+const emit = defineEmits<{ select: [step: string] }>()
+
+const SMALLEST = 0.74
+const LARGEST = 1.15
+
+const frame = useTemplateRef<HTMLElement>('frame')
+const { width, height } = useElementSize(frame)
+const uid = useId()
+
+const sentences = computed(
+  () =>
+    new Map(
+      props.sheet?.rows.map((row) => [row.id, row.sentence.spans.map((s) => s.text).join('')]),
+    ),
+)
+const emails = computed(() => new Map(props.measures?.steps.map((s) => [s.id, s.email])))
+
+const picture = computed(() =>
+  layOut(props.body, props.measures, {
+    name: nameOf,
+    figures: (step) => {
+      const email = emails.value.get(step)
+      return email
+        ? `${points(email.opened.value)} open · ${points(email.clicked.value)} click`
+        : null
+    },
+    goal: props.measures?.goal ? `goal ${percent(props.measures.goal.value, 1)}` : null,
+  }),
+)
+
+const scale = computed(() => {
+  const fits = Math.min(width.value / picture.value.width, height.value / picture.value.height)
+  return Number.isFinite(fits) && fits > 0 ? Math.min(LARGEST, Math.max(SMALLEST, fits)) : 1
+})
+
+function nameOf(step: string): string {
+  const sentence = sentences.value.get(step) ?? ''
+  return sentence
+    .replace(/^Send /, '')
+    .replace(/^Branch on (.*?)(, waiting.*)?$/, '$1?')
+    .replace(/^Branch into (.*?)(, waiting.*)?$/, '$1')
+    .replace(/^Finish the journey$/, 'finish')
+}
+</script>
+
+<template>
+  <div ref="frame" class="h-full w-full overflow-auto">
+    <svg
+      :width="picture.width * scale"
+      :height="picture.height * scale"
+      :viewBox="`0 0 ${picture.width} ${picture.height}`"
+      role="group"
+      aria-label="Trellis of the journey"
+      class="block"
+    >
+      <defs>
+        <pattern
+          :id="`${uid}-hatch`"
+          width="6"
+          height="6"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
+          <rect width="6" height="6" fill="#dce9df" />
+          <line x1="0" y1="0" x2="0" y2="6" stroke="#a9c9b6" stroke-width="2" />
+        </pattern>
+        <clipPath :id="`${uid}-leaf`"><path :d="leafPath(22, 34)" /></clipPath>
+      </defs>
+      <line
+        v-for="post in picture.posts"
+        :key="post.x"
+        :x1="post.x"
+        :x2="post.x"
+        :y1="picture.top - 4"
+        :y2="picture.height - 4"
+        stroke="#d9dfd5"
+      />
+      <path
+        v-for="ribbon in picture.ribbons"
+        :key="ribbon.id"
+        :d="ribbonPath(ribbon)"
+        :fill="ribbon.hatched ? `url(#${uid}-hatch)` : '#cfe3d6'"
+      />
+      <TrellisLabel
+        v-for="(label, i) in picture.labels"
+        :key="i"
+        :label="label"
+        :selected="label.step !== null && label.step === selected"
+      />
+      <TrellisMark
+        v-for="mark in picture.marks"
+        :key="mark.id"
+        :mark="mark"
+        :clip="`${uid}-leaf`"
+        :selected="mark.id === selected"
+        @select="emit('select', mark.id)"
+      />
+    </svg>
+  </div>
+</template>

@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import type { Label } from './layout'
+
+defineProps<{ label: Label; selected: boolean }>()
+</script>
+
+<template>
+  <g :transform="`translate(${label.x} ${label.y})`" class="pointer-events-none">
+    <template v-if="label.kind === 'post'">
+      <text :x="label.width / 2" y="12" text-anchor="middle" font-size="12" font-weight="600">
+        {{ label.lines[0] }}
+      </text>
+      <text :x="label.width / 2" y="26" text-anchor="middle" font-size="11" fill="#5f6b63">
+        {{ label.figures }}
+      </text>
+    </template>
+    <template v-else-if="label.kind === 'question' || label.kind === 'end'">
+      <rect
+        :width="label.width"
+        :height="label.height"
+        rx="5"
+        :fill="label.kind === 'end' ? '#fcebc4' : '#fbfcf9'"
+        :stroke="selected || label.kind === 'end' ? '#f0a818' : '#d3dacf'"
+      />
+      <text :x="label.width / 2" y="12.5" text-anchor="middle" font-size="11">
+        {{ label.lines[0] }}
+      </text>
+    </template>
+    <template v-else>
+      <text
+        v-for="(line, i) in label.lines"
+        :key="i"
+        :y="11 + i * 14"
+        :font-size="label.kind === 'email' ? 12 : 11"
+        :font-weight="label.kind === 'email' ? 600 : 400"
+        :fill="label.kind === 'email' ? '#16241d' : '#56645b'"
+      >
+        {{ line }}
+      </text>
+      <text
+        v-if="label.figures"
+        :y="11 + label.lines.length * 14"
+        font-size="11"
+        class="figure"
+        fill="#56645b"
+      >
+        {{ label.figures }}
+      </text>
+    </template>
+  </g>
+</template>

@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Mark } from './layout'
+import { leafPath } from './paths'
+
+const props = defineProps<{ mark: Mark; clip: string; selected: boolean }>()
+const emit = defineEmits<{ select: [] }>()
+
+const LEAF = 34
+const choosable = computed(() => ['send', 'branch', 'change', 'finish'].includes(props.mark.kind))
+const line = computed(() => (props.selected ? '#f0a818' : '#143d30'))
+
+function choose(event: Event) {
+  event.preventDefault()
+  emit('select')
+}
+</script>
+
+<template>
+  <g
+    v-if="choosable"
+    role="button"
+    tabindex="0"
+    :aria-label="mark.title"
+    :aria-pressed="selected"
+    :data-step="mark.id"
+    class="outline-offset-4"
+    @click="emit('select')"
+    @keydown.enter="choose"
+    @keydown.space="choose"
+  >
+    <title>{{ mark.title }}</title>
+    <template v-if="mark.kind === 'send'">
+      <line
+        :x1="mark.x"
+        :x2="mark.x"
+        :y1="mark.y"
+        :y2="mark.top - 8"
+        :stroke="line"
+        stroke-width="1.6"
+      />
+      <circle :cx="mark.x" :cy="mark.y" r="3" fill="#143d30" />
+      <g :transform="`translate(${mark.x} ${mark.top - 6})`">
+        <path :d="leafPath(22, LEAF)" fill="#fbfcf9" />
+        <rect
+          v-if="mark.opened !== null"
+          x="-14"
+          width="28"
+          :y="-LEAF * mark.opened"
+          :height="LEAF * mark.opened"
+          fill="#62a584"
+          :clip-path="`url(#${clip})`"
+        />
+        <path
+          :d="leafPath(22, LEAF)"
+          fill="none"
+          :stroke="line"
+          :stroke-width="selected ? 3 : 1.6"
+        />
+      </g>
+    </template>
+    <rect
+      v-else-if="mark.kind === 'branch'"
+      :x="mark.x - 4"
+      :y="mark.top - 4"
+      width="8"
+      :height="mark.bottom - mark.top + 8"
+      rx="4"
+      fill="#143d30"
+      :stroke="selected ? '#f0a818' : 'none'"
+      stroke-width="3"
+    />
+    <path
+      v-else-if="mark.kind === 'change'"
+      :d="`M${mark.x - 8},${mark.y - 8}h14l7,8l-7,8h-14z`"
+      fill="#e9dbec"
+      :stroke="selected ? '#f0a818' : '#6b3e75'"
+      :stroke-width="selected ? 2.5 : 1.3"
+    />
+    <g v-else>
+      <circle
+        :cx="mark.x"
+        :cy="mark.y"
+        r="7"
+        fill="#fbfcf9"
+        :stroke="line"
+        :stroke-width="selected ? 3 : 1.6"
+      />
+      <line
+        :x1="mark.x - 3"
+        :x2="mark.x + 3"
+        :y1="mark.y"
+        :y2="mark.y"
+        stroke="#143d30"
+        stroke-width="1.6"
+      />
+    </g>
+  </g>
+  <path
+    v-else-if="mark.kind === 'end'"
+    :d="`M${mark.x},${mark.y - 13}l13,13l-13,13z`"
+    fill="#143d30"
+    aria-hidden="true"
+  />
+</template>

@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { computed, useId } from 'vue'
+import type { RunMeasures, StepDocument } from '@/api/types'
+import { layOut } from './layout'
+import { leafPath, ribbonPath } from './paths'
+
+/** The trellis in small: ribbons and leaves, no words. */
+const props = defineProps<{ body: StepDocument[]; measures: RunMeasures | null }>()
+
+const uid = useId()
+const picture = computed(() =>
+  layOut(props.body, props.measures, { name: () => '', figures: () => null, goal: null }),
+)
+const leaves = computed(() => picture.value.marks.filter((mark) => mark.kind === 'send'))
+const uprights = computed(() => picture.value.marks.filter((mark) => mark.kind === 'branch'))
+</script>
+
+<template>
+  <svg
+    :viewBox="`0 ${picture.top - 8} ${picture.width} ${picture.height - picture.top + 8}`"
+    preserveAspectRatio="xMinYMid meet"
+    aria-hidden="true"
+  >
+    <clipPath :id="uid"><path :d="leafPath(22, 34)" /></clipPath>
+    <path
+      v-for="ribbon in picture.ribbons"
+      :key="ribbon.id"
+      :d="ribbonPath(ribbon)"
+      :fill="ribbon.hatched ? '#dce9df' : '#b9d6c4'"
+    />
+    <rect
+      v-for="mark in uprights"
+      :key="mark.id"
+      :x="mark.x - 4"
+      :y="mark.top - 4"
+      width="8"
+      :height="mark.bottom - mark.top + 8"
+      rx="4"
+      fill="#143d30"
+    />
+    <g v-for="mark in leaves" :key="mark.id" :transform="`translate(${mark.x} ${mark.top + 4})`">
+      <path :d="leafPath(22, 34)" fill="#fbfcf9" stroke="#143d30" stroke-width="2" />
+      <rect
+        v-if="mark.opened"
+        x="-14"
+        width="28"
+        :y="-34 * mark.opened"
+        :height="34 * mark.opened"
+        fill="#2e7258"
+        :clip-path="`url(#${uid})`"
+      />
+    </g>
+  </svg>
+</template>

@@ -1,0 +1,272 @@
+import type { RunMeasures, StepDocument, StepMeasures } from '@/api/types'
+
+/**
+ * The journey as a graph of drawn events. Waits are not drawn: they are the distance between
+ * events. Rows are rails from top to bottom; an arm below the first has rails of its own, under
+ * those of the arms before it, so rails never cross.
+ */
+
+export type EventKind = 'start' | 'send' | 'change' | 'branch' | 'finish' | 'merge' | 'end'
+
+export interface TrellisEvent {
+  kind: EventKind
+  /** The step's id; for a merge that of its branch with a suffix. */
+  id: string
+  row: number
+  /** The lowest rail that a branch's arms use. */
+  lastRow: number
+  /** Place in time, in hours since entry by the calendar; never less than what comes before. */
+  time: number
+  /** What its post says, if it stands at a moment of its own. */
+  post: { day: number; time: string } | null
+  order: number
+  links: TrellisLink[]
+  flow: number
+  step: StepMeasures | null
+  changes: number
+}
+
+export interface TrellisLink {
+  from: TrellisEvent
+  to: TrellisEvent
+  row: number
+  /** Shares of all who entered, at its start and at its end. */
+  startFlow: number
+  endFlow: number
+  /** Which of its neighbours' slices it is, from the top. */
+  slice: { leaving: number; arriving: number }
+  arm: { id: string; label: string; share: number } | null
+  hatched: boolean
+}
+
+interface Tail {
+  event: TrellisEvent
+  flow: number
+  row: number
+  arm: TrellisLink['arm']
+  hatched: boolean
+  leaving: number
+  /** Where people have got to in time, waits included. */
+  time: number
+}
+
+export interface TrellisGraph {
+  events: TrellisEvent[]
+  links: TrellisLink[]
+  rows: number
+}
+
+export function buildGraph(body: StepDocument[], measures: RunMeasures | null): TrellisGraph {
+  return new Builder(measures).build(body)
+}
+
+class Builder {
+  private readonly events: TrellisEvent[] = []
+  private readonly links: TrellisLink[] = []
+  private readonly steps: Map<string, StepMeasures>
+  private readonly entered: number
+
+  constructor(private readonly measures: RunMeasures | null) {
+    this.steps = new Map(measures?.steps.map((step) => [step.id, step]))
+    this.entered = measures?.entered ?? 0
+  }
+
+  build(body: StepDocument[]): TrellisGraph {
+    const start = this.event('start', 'start', 0, 0, 1)
+    start.post = null
+    const tail: Tail = {
+      event: start,
+      flow: 1,
+      row: 0,
+      arm: null,
+      hatched: false,
+      leaving: 0,
+      time: 0,
+    }
+    const { tails, rows } = this.sequence(body, [tail], 0, null)
+    if (tails.length > 0) {
+      const end = this.event('end', 'end', 0, Math.max(...tails.map((t) => t.time)), sum(tails))
+      this.connect(tails, end)
+    }
+    return { events: this.events, links: this.links, rows }
+  }
+
+  /** Lays a sequence on a rail; gives the loose ends behind it and how many rails it took. */
+  private sequence(
+    body: StepDocument[],
+    tails: Tail[],
+    row: number,
+    label: string | null,
+  ): { tails: Tail[]; rows: number } {
+    let rows = 1
+    for (const step of body) {
+      if (tails.length === 0) break
+      if (step.kind === 'wait') {
+        tails = this.wait(step, tails)
+        continue
+      }
+      if (tails.length > 1) tails = [this.merge(tails, row)]
+      const event = this.place(step, tails, row)
+      if (step.kind === 'finish') return { tails: [], rows }
+      const flow = this.passed(event, tails[0]!.flow)
+      if (step.kind === 'branch') {
+        const arms = this.arms(step, event, flow, row, label)
+        tails = arms.tails
+        rows = Math.max(rows, arms.rows)
+      } else {
+        tails = [{ ...tails[0]!, event, flow, arm: null, leaving: 0, time: event.time }]
+      }
+    }
+    return { tails, rows }
+  }
+
+  private wait(step: StepDocument & { kind: 'wait' }, tails: Tail[]): Tail[] {
+    const measured = this.steps.get(step.id)
+    const kept = measured && measured.reach.count > 0 ? measured.passed / measured.reach.count : 1
+    const hours = this.measures ? 0 : nominalHours(step)
+    return tails.map((tail) => ({ ...tail, flow: tail.flow * kept, time: tail.time + hours }))
+  }
+
+  private place(step: StepDocument, tails: Tail[], row: number): TrellisEvent {
+    const kind = step.kind as EventKind
+    const measured = this.steps.get(step.id) ?? null
+    const before = Math.max(...tails.map((tail) => tail.time))
+    const own = measured?.arrival ? calendarHours(measured.arrival) : before
+    const event = this.event(kind, step.id, row, Math.max(before, own), sum(tails))
+    event.step = measured
+    if (measured?.arrival && own >= before) {
+      const late = measured.arrival.latestHours >= 0.1
+      const text = measured.arrival.localTime ?? (late ? 'any time' : 'at once')
+      event.post = { day: measured.arrival.day, time: late ? text : 'at once' }
+    }
+    if (measured && this.entered > 0) event.flow = measured.reach.count / this.entered
+    if (step.kind === 'change') event.changes = step.changes.length
+    this.connect(tails, event)
+    return event
+  }
+
+  private passed(event: TrellisEvent, incoming: number): number {
+    if (!event.step || this.entered === 0) return incoming
+    return event.step.passed / this.entered
+  }
+
+  private arms(
+    step: StepDocument & { kind: 'branch' },
+    event: TrellisEvent,
+    flow: number,
+    row: number,
+    label: string | null,
+  ): { tails: Tail[]; rows: number } {
+    const arms = [...step.arms, step.otherwise]
+    const tails: Tail[] = []
+    let used = 0
+    arms.forEach((arm, i) => {
+      const taken = event.step?.arms.find((measured) => measured.id === arm.id)?.taken
+      const armFlow = taken && this.entered > 0 ? taken.count / this.entered : flow / arms.length
+      const letter = String.fromCharCode((label ? 97 : 65) + i)
+      const name = label ? `${label}·${letter}` : letter
+      const tail: Tail = {
+        event,
+        flow: armFlow,
+        row: row + used,
+        arm: { id: arm.id, label: name, share: armFlow },
+        hatched: i > 0,
+        leaving: i,
+        time: event.time,
+      }
+      const inside = this.sequence(arm.steps, [tail], row + used, name)
+      tails.push(...inside.tails)
+      used += inside.rows
+    })
+    event.lastRow = row + used - 1
+    return { tails, rows: used }
+  }
+
+  private merge(tails: Tail[], row: number): Tail {
+    const time = Math.max(...tails.map((tail) => tail.time))
+    const from = tails[0]!.event
+    const event = this.event(
+      'merge',
+      `${from.id}-merge-${this.events.length}`,
+      row,
+      time,
+      sum(tails),
+    )
+    event.lastRow = Math.max(...tails.map((tail) => tail.row))
+    this.connect(tails, event)
+    return {
+      event,
+      flow: event.flow,
+      row,
+      arm: null,
+      hatched: tails.some((tail) => tail.row === row && tail.hatched),
+      leaving: 0,
+      time,
+    }
+  }
+
+  private connect(tails: Tail[], to: TrellisEvent): void {
+    const several = tails.length > 1
+    tails.forEach((tail, i) => {
+      const link: TrellisLink = {
+        from: tail.event,
+        to,
+        row: tail.row,
+        startFlow: tail.arm ? tail.arm.share : Math.max(tail.flow, 0),
+        endFlow: several ? tail.flow : to.step && this.entered > 0 ? to.flow : tail.flow,
+        slice: { leaving: tail.leaving, arriving: several ? i : 0 },
+        arm: tail.arm,
+        hatched: tail.hatched,
+      }
+      if (!tail.arm && tail.event.step && this.entered > 0) {
+        link.startFlow = tail.event.step.passed / this.entered
+      }
+      to.links.push(link)
+      this.links.push(link)
+    })
+    to.lastRow = Math.max(to.lastRow, ...tails.map((tail) => tail.row))
+  }
+
+  private event(
+    kind: EventKind,
+    id: string,
+    row: number,
+    time: number,
+    flow: number,
+  ): TrellisEvent {
+    const event: TrellisEvent = {
+      kind,
+      id,
+      row,
+      lastRow: row,
+      time,
+      post: null,
+      order: this.events.length,
+      links: [],
+      flow,
+      step: null,
+      changes: 0,
+    }
+    this.events.push(event)
+    return event
+  }
+}
+
+function sum(tails: Tail[]): number {
+  return tails.reduce((total, tail) => total + tail.flow, 0)
+}
+
+/** The moment on the calendar that a post stands for; arrivals at no common time stand at noon. */
+function calendarHours(arrival: NonNullable<StepMeasures['arrival']>): number {
+  if (arrival.latestHours < 0.1) return 0
+  const [hours, minutes] = (arrival.localTime ?? '12:00').split(':').map(Number)
+  return arrival.day * 24 + hours! + minutes! / 60
+}
+
+const UNIT_HOURS = { MINUTES: 1 / 60, HOURS: 1, DAYS: 24, WEEKS: 168, MONTHS: 730, YEARS: 8766 }
+
+/** How far to draw a wait before there is any run to measure it by. */
+function nominalHours(step: StepDocument & { kind: 'wait' }): number {
+  const amount = step.amount ? step.amount.count * UNIT_HOURS[step.amount.unit] : 0
+  return amount + (step.until ? 12 : 0)
+}

@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { useRoute } from 'vue-router'
+
+const route = useRoute()
+const places = [
+  { to: '/journeys', text: 'Journeys' },
+  { to: '/side-by-side', text: 'Side by side' },
+]
+</script>
+
+<template>
+  <header class="flex h-11 shrink-0 items-center gap-7 bg-pine px-4 text-panel">
+    <RouterLink to="/journeys" class="flex items-center gap-2 font-display text-[17px] font-bold">
+      <svg viewBox="0 0 24 24" class="size-5" aria-hidden="true">
+        <path
+          d="M6 3v18M18 3v18M6 8h12M6 16h12"
+          stroke="#cfe3d6"
+          stroke-width="1.8"
+          stroke-linecap="round"
+        />
+        <path d="M12 17c-3.4-2.4-3.4-7 0-10.500 3.400 3.500 3.400 8.100 0 10.500z" fill="#f0a818" />
+      </svg>
+      Open Trellis
+    </RouterLink>
+    <nav aria-label="Main" class="flex h-full gap-6">
+      <RouterLink
+        v-for="place in places"
+        :key="place.to"
+        :to="place.to"
+        class="flex items-center border-b-2 border-transparent pt-0.5 text-[#dfe9e2] hover:text-white"
+        :class="{ 'border-marigold! font-semibold text-white': route.path.startsWith(place.to) }"
+      >
+        {{ place.text }}
+      </RouterLink>
+    </nav>
+  </header>
+</template>

@@ -1,0 +1,7 @@
+<script setup lang="ts">
+defineProps<{ text: string }>()
+</script>
+
+<template>
+  <p class="warning" role="alert"><b class="mr-2 text-clay">Not done</b>{{ text }}</p>
+</template>

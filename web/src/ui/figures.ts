@@ -1,0 +1,58 @@
+import type { Arrival, Share } from '@/api/types'
+
+/** Words for numbers that the server computed. Nothing is computed here but the rounding. */
+
+export const NONE_YET = 'none yet'
+
+export function percent(value: number | null | undefined, digits = 0): string {
+  return value == null ? NONE_YET : `${(value * 100).toFixed(digits)}%`
+}
+
+/** A share as a bare number of points, such as 44 or 5.3. */
+export function points(value: number | null | undefined, digits = 0): string {
+  return value == null ? '–' : (value * 100).toFixed(digits)
+}
+
+/** A change in points with its sign; a real minus, and no sign on nothing. */
+export function change(value: number | null | undefined, digits = 0): string {
+  if (value == null) return '–'
+  const text = (value * 100).toFixed(digits)
+  if (Number(text) === 0) return (0).toFixed(digits)
+  return value > 0 ? `+${text}` : text.replace('-', '−')
+}
+
+/** Half the width of a share's 95% interval, in points. */
+export function margin(share: Share, digits = 1): string {
+  if (share.low == null || share.high == null) return ''
+  return `±${(((share.high - share.low) / 2) * 100).toFixed(digits)}`
+}
+
+export function interval(share: Share, digits = 1): string {
+  if (share.low == null || share.high == null) return NONE_YET
+  return `${points(share.low, digits)} to ${points(share.high, digits)}`
+}
+
+export function count(value: number): string {
+  return value.toLocaleString('en-US')
+}
+
+/** When people get somewhere: "Day 1 09:00", "Day 5", "at once". */
+export function moment(arrival: Arrival | null): string {
+  if (!arrival) return ''
+  if (arrival.latestHours < 0.1) return 'at once'
+  return arrival.localTime ? `Day ${arrival.day} ${arrival.localTime}` : `Day ${arrival.day}`
+}
+
+export function duration(hours: number): string {
+  if (hours < 0.1) return 'at once'
+  if (hours < 48) return `${hours.toFixed(hours < 10 ? 1 : 0)} h`
+  return `${(hours / 24).toFixed(1)} d`
+}
+
+export function clock(iso: string): string {
+  return new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
+}
+
+export function day(iso: string): string {
+  return new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })
+}

@@ -1,0 +1,15 @@
+import { fileURLToPath } from 'node:url'
+import tailwindcss from '@tailwindcss/vite'
+import vue from '@vitejs/plugin-vue'
+import { defineConfig } from 'vitest/config'
+
+export default defineConfig({
+  plugins: [vue(), tailwindcss()],
+  resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
+  build: {
+    outDir: 'target/classes/static',
+    emptyOutDir: true,
+    chunkSizeWarningLimit: 800,
+  },
+  test: { environment: 'happy-dom', include: ['src/**/*.test.ts'] },
+})
