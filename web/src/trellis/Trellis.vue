@@ -16,19 +16,14 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ select: [step: string] }>()
 
-const SMALLEST = 0.74
+const SMALLEST = 0.68
 const LARGEST = 1.15
 
 const frame = useTemplateRef<HTMLElement>('frame')
 const { width, height } = useElementSize(frame)
 const uid = useId()
 
-const sentences = computed(
-  () =>
-    new Map(
-      props.sheet?.rows.map((row) => [row.id, row.sentence.spans.map((s) => s.text).join('')]),
-    ),
-)
+const names = computed(() => new Map(props.sheet?.rows.map((row) => [row.id, row.brief])))
 const emails = computed(() => new Map(props.measures?.steps.map((s) => [s.id, s.email])))
 
 const picture = computed(() =>
@@ -37,7 +32,7 @@ const picture = computed(() =>
     figures: (step) => {
       const email = emails.value.get(step)
       return email
-        ? `${points(email.opened.value)} open · ${points(email.clicked.value)} click`
+        ? `${points(email.opened.value)} open ${points(email.clicked.value)} click`
         : null
     },
     goal: props.measures?.goal ? `goal ${percent(props.measures.goal.value, 1)}` : null,
@@ -50,12 +45,7 @@ const scale = computed(() => {
 })
 
 function nameOf(step: string): string {
-  const sentence = sentences.value.get(step) ?? ''
-  return sentence
-    .replace(/^Send /, '')
-    .replace(/^Branch on (.*?)(, waiting.*)?$/, '$1?')
-    .replace(/^Branch into (.*?)(, waiting.*)?$/, '$1')
-    .replace(/^Finish the journey$/, 'finish')
+  return names.value.get(step) ?? ''
 }
 </script>
 
@@ -96,6 +86,8 @@ function nameOf(step: string): string {
         :key="ribbon.id"
         :d="ribbonPath(ribbon)"
         :fill="ribbon.hatched ? `url(#${uid}-hatch)` : '#cfe3d6'"
+        :stroke="ribbon.hatched ? 'none' : '#cfe3d6'"
+        stroke-width="0.6"
       />
       <TrellisLabel
         v-for="(label, i) in picture.labels"

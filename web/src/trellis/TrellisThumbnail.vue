@@ -27,6 +27,7 @@ const uprights = computed(() => picture.value.marks.filter((mark) => mark.kind =
       :key="ribbon.id"
       :d="ribbonPath(ribbon)"
       :fill="ribbon.hatched ? '#dce9df' : '#b9d6c4'"
+      :stroke="ribbon.hatched ? '#dce9df' : '#b9d6c4'"
     />
     <rect
       v-for="mark in uprights"

@@ -164,7 +164,7 @@ class Builder {
       const taken = event.step?.arms.find((measured) => measured.id === arm.id)?.taken
       const armFlow = taken && this.entered > 0 ? taken.count / this.entered : flow / arms.length
       const letter = String.fromCharCode((label ? 97 : 65) + i)
-      const name = label ? `${label}·${letter}` : letter
+      const name = label ? `${label}.${letter}` : letter
       const tail: Tail = {
         event,
         flow: armFlow,

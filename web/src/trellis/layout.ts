@@ -16,7 +16,7 @@ export interface Box {
 }
 
 export interface Label extends Box {
-  kind: 'email' | 'question' | 'arm' | 'end' | 'change' | 'post'
+  kind: 'email' | 'question' | 'arm' | 'end' | 'post'
   lines: string[]
   figures: string | null
   /** The step it speaks of; null for a post. */
@@ -78,11 +78,10 @@ export interface TrellisWords {
 }
 
 const FULL = 44
-const CURVE = 44
+const CURVE = 36
 const HEADER = 40
 const LINE = 14
-const LABEL_CHARS = 19
-const SMALL_CHARS = 20
+const LABEL_CHARS = 17
 const LEAF_BAND = 46
 const CHIP_BAND = 22
 const POST_WIDTH = 58
@@ -168,13 +167,6 @@ function dress(event: TrellisEvent, words: TrellisWords): Placed {
     const figures = words.figures(event.id)
     const widest = Math.max(...lines.map((line) => textWidth(line, 12)), monoWidth(figures))
     item.label = { lines, figures, width: widest }
-  } else if (event.kind === 'finish' || event.kind === 'change') {
-    const lines = wrap(words.name(event.id), SMALL_CHARS, 2)
-    item.label = {
-      lines,
-      figures: null,
-      width: Math.max(0, ...lines.map((line) => textWidth(line, 11))),
-    }
   } else if (event.kind === 'end' && words.goal) {
     item.label = { lines: [words.goal], figures: null, width: textWidth(words.goal, 12) + 14 }
   }
@@ -182,7 +174,7 @@ function dress(event: TrellisEvent, words: TrellisWords): Placed {
 }
 
 function monoWidth(text: string | null): number {
-  return text ? text.length * 6.7 : 0
+  return text ? text.length * 6.5 : 0
 }
 
 /** How far right an event must stand, seen from what is there already. */
@@ -396,7 +388,7 @@ function labelsOf(item: Placed, rails: Rail[]): Label[] {
     const lines = item.label.lines.length + (item.label.figures ? 1 : 0)
     const isEnd = event.kind === 'end'
     labels.push({
-      kind: isEnd ? 'end' : event.kind === 'send' ? 'email' : 'change',
+      kind: isEnd ? 'end' : 'email',
       x: x - labelOffset(event),
       y: rail.labelTop,
       width: item.label.width,

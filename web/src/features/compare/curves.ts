@@ -13,7 +13,7 @@ export function curveOptions(columns: Column[]) {
   return {
     animation: false,
     aria: { enabled: true },
-    grid: { left: 44, right: 150, top: 14, bottom: 28 },
+    grid: { left: 44, right: 24, top: 14, bottom: 28 },
     textStyle: { fontFamily: 'Instrument Sans Variable', color: '#56645b' },
     tooltip: {
       trigger: 'axis',
@@ -42,7 +42,6 @@ function seriesOf(column: Column, look: (typeof RUN_LOOKS)[number]) {
     [0, 0],
     ...column.goalByDay.map((point): Point => [point.day + 1, inPercent(pick(point.met))]),
   ]
-  const last = column.goal?.value ?? null
   const band = {
     type: 'line',
     stack: `band-${column.run.id}`,
@@ -65,13 +64,6 @@ function seriesOf(column: Column, look: (typeof RUN_LOOKS)[number]) {
       symbol: 'none',
       lineStyle: { color: look.color, width: 2, type: look.dash },
       itemStyle: { color: look.color },
-      endLabel: {
-        show: true,
-        color: look.color,
-        fontWeight: 600,
-        formatter: last === null ? column.name : `${column.name}\n${(last * 100).toFixed(1)}%`,
-      },
-      labelLayout: { moveOverlap: 'shiftY' },
     },
   ]
 }

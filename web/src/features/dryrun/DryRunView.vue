@@ -148,7 +148,7 @@ const beside = computed(() =>
             </span>
           </p>
         </section>
-        <section class="panel flex min-h-0 flex-[1.2] flex-col" aria-label="Figures">
+        <section class="panel flex min-h-0 flex-[0.85] flex-col" aria-label="Figures">
           <div class="panel-head gap-2!" role="tablist" aria-label="Figures">
             <button
               v-for="name in ['steps', 'assumptions'] as const"

@@ -22,18 +22,18 @@ const lines = computed(() => {
   <div class="overflow-auto" tabindex="0" role="group" aria-label="Steps">
     <table class="w-full min-w-[820px]">
       <thead class="sticky top-0 bg-panel text-right text-[12px] text-ink2">
-        <tr class="h-9 border-b border-line">
+        <tr class="h-9 border-b border-line whitespace-nowrap">
           <th class="px-3 text-left font-medium">step</th>
           <th class="px-2 font-medium">reached</th>
           <th class="w-20"><span class="sr-only">share reached</span></th>
-          <th class="px-2 font-medium">of entered %</th>
+          <th class="px-2 font-medium">of all %</th>
           <th class="px-2 font-medium">opened %</th>
           <th class="px-2 font-medium">by people</th>
           <th class="px-2 font-medium">clicked %</th>
           <th class="px-2 font-medium">click-to-open</th>
           <th class="px-2 font-medium">left %</th>
           <th class="px-2 font-medium">waiting</th>
-          <th class="px-3 font-medium">median time</th>
+          <th class="px-3 font-medium">median</th>
         </tr>
       </thead>
       <tbody>
@@ -73,7 +73,9 @@ const lines = computed(() => {
           <td class="px-2">{{ step.email ? points(step.email.clickToOpen.value, 1) : '' }}</td>
           <td class="px-2">{{ points(step.left.value, 1) }}</td>
           <td class="px-2">{{ step.waiting ? count(step.waiting) : '' }}</td>
-          <td class="px-3">{{ step.arrival ? duration(step.arrival.medianHours) : 'none yet' }}</td>
+          <td class="px-3 whitespace-nowrap">
+            {{ step.arrival ? duration(step.arrival.medianHours) : 'none yet' }}
+          </td>
         </tr>
       </tbody>
     </table>

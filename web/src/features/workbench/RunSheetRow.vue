@@ -25,7 +25,7 @@ const when = computed(() =>
 /** The rails of the arms around the row: plain in a first arm, dotted in others. */
 const rails = computed(() =>
   (props.row.label ?? '')
-    .split('·')
+    .split('.')
     .filter(Boolean)
     .map((letter) => letter.toLowerCase() === 'a'),
 )
@@ -38,7 +38,7 @@ const rails = computed(() =>
     :aria-selected="selected"
     :tabindex="current ? 0 : -1"
     :data-row="row.id"
-    class="grid w-full grid-cols-[68px_1fr_52px_40px] items-stretch border-b border-line2 text-left"
+    class="grid w-full grid-cols-[92px_1fr_48px_40px] items-stretch border-b border-line2 text-left"
     :class="
       selected
         ? 'bg-marigold-soft shadow-[inset_3px_0_0_var(--color-marigold)]'
@@ -48,7 +48,9 @@ const rails = computed(() =>
     "
     @click="emit('select')"
   >
-    <span class="figure self-center pr-2 text-right text-[11.5px] text-ink2">{{ when }}</span>
+    <span class="figure self-center pr-2 text-right text-[11.5px] whitespace-nowrap text-ink2">{{
+      when
+    }}</span>
     <span class="flex min-w-0 items-stretch gap-2">
       <span
         v-for="(plain, i) in rails"

@@ -3,7 +3,7 @@ import { useEventListener } from '@vueuse/core'
 import { Redo2, Undo2 } from '@lucide/vue'
 import { storeToRefs } from 'pinia'
 import { ref, watch } from 'vue'
-import { useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { answerOf, api, reasonOf } from '@/api/client'
 import Trellis from '@/trellis/Trellis.vue'
 import { count } from '@/ui/figures'
@@ -22,15 +22,18 @@ const HORIZON_DAYS = 60
 
 const store = useJourneyStore()
 const router = useRouter()
+const route = useRoute()
 const { view, journey, estimate, selected, save, loadFailure } = storeToRefs(store)
 const running = ref(false)
 const runFailure = ref<string | null>(null)
 
 watch(
   () => props.id,
-  (id) => store.open(id),
+  (id) => store.open(id, typeof route.query.step === 'string' ? route.query.step : null),
   { immediate: true },
 )
+/* The address names the chosen step, so that a reload comes back to it. */
+watch(selected, (step) => void router.replace({ query: step ? { step } : {} }))
 
 async function dryRun() {
   running.value = true
@@ -91,7 +94,9 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         >
           <Redo2 class="size-4" />
         </button>
-        <RouterLink class="button" :to="{ name: 'dry-run', params: { id } }">Set up</RouterLink>
+        <RouterLink class="button" :to="{ name: 'dry-run', params: { id } }"
+          >Set up dry run</RouterLink
+        >
         <button
           type="button"
           class="button button-main"
@@ -110,7 +115,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         class="grid min-h-0 flex-1 grid-cols-[minmax(390px,31%)_1fr] grid-rows-[minmax(0,1.15fr)_minmax(0,1fr)] gap-3 px-3 pb-3"
       >
         <RunSheetPanel class="row-span-2" />
-        <section class="panel flex min-h-0 flex-col" aria-labelledby="trellis">
+        <section class="panel flex min-h-0 min-w-0 flex-col" aria-labelledby="trellis">
           <div class="panel-head">
             <h2 id="trellis">Trellis</h2>
             <span class="note">
@@ -130,7 +135,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
             <p v-else class="p-4 text-ink2">The picture grows as you add steps to the run sheet.</p>
           </div>
         </section>
-        <StepPanel />
+        <StepPanel class="min-w-0" />
       </div>
     </template>
   </main>

@@ -46,12 +46,12 @@ export const useJourneyStore = defineStore('journey', () => {
   const undoName = computed(() => done.value.at(-1)?.name ?? '')
   const redoName = computed(() => undone.value.at(-1)?.name ?? '')
 
-  async function open(id: number): Promise<void> {
+  async function open(id: number, step: string | null): Promise<void> {
     if (view.value?.id !== id) {
       view.value = null
       journey.value = null
       estimate.value = null
-      selected.value = sessionStorage.getItem(`selected-${id}`)
+      selected.value = step
       done.value = []
       undone.value = []
     }
@@ -77,7 +77,6 @@ export const useJourneyStore = defineStore('journey', () => {
 
   function select(step: string | null): void {
     selected.value = step
-    if (view.value && step) sessionStorage.setItem(`selected-${view.value.id}`, step)
   }
 
   /** Does an edit. Nothing happens if it changes nothing. */

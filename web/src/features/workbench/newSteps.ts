@@ -3,10 +3,10 @@ import { allSteps, emailsBefore, findArm, findStep, freshId } from './edits'
 
 /** The kinds of step that can be added, and what each begins as. */
 export const STEP_KINDS = [
-  { kind: 'send', name: 'Send email' },
+  { kind: 'send', name: 'Send' },
   { kind: 'wait', name: 'Wait' },
   { kind: 'branch', name: 'Branch' },
-  { kind: 'change', name: 'Change record' },
+  { kind: 'change', name: 'Change' },
   { kind: 'finish', name: 'Finish' },
 ] as const
 

@@ -57,9 +57,9 @@ class Comparisons {
   private static ComparisonView.Column column(KeptRun run, String name) {
     RunMeasures measures = run.measures();
     List<EmailOrder.Place> places = EmailOrder.of(measures);
-    Map<String, String> sentences =
+    Map<String, String> names =
         RunSheet.of(run.journey(), run.messages()).rows().stream()
-            .collect(Collectors.toMap(RunSheet.Row::id, row -> row.sentence().text()));
+            .collect(Collectors.toMap(RunSheet.Row::id, RunSheet.Row::brief));
     long left =
         measures.leftGoal().count()
             + measures.leftUnsubscribed().count()
@@ -67,9 +67,7 @@ class Comparisons {
     return new ComparisonView.Column(
         run.summary(),
         name,
-        places.stream()
-            .map(place -> sentences.get(place.step().id()).replaceFirst("^Send ", ""))
-            .toList(),
+        places.stream().map(place -> names.get(place.step().id())).toList(),
         places,
         Share.of(left, measures.entered()),
         measures.goal(),
@@ -84,7 +82,14 @@ class Comparisons {
     return new ComparisonView.GoalDifference(
         later.summary().id(),
         difference,
-        sentence(firstName, before, laterName, now, difference));
+        sentence(firstName, before, laterName, now, difference) + caution(later, first));
+  }
+
+  private static String caution(KeptRun later, KeptRun first) {
+    return later.journey().goal().isEmpty() || first.journey().goal().isEmpty()
+        ? ""
+        : Verdict.caution(
+            later.journey().goal().get().withinDays(), first.journey().goal().get().withinDays());
   }
 
   private static String sentence(

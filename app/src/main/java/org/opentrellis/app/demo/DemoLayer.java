@@ -28,8 +28,7 @@ class DemoLayer implements ApplicationRunner {
   private final Journeys journeys;
   private final DryRuns dryRuns;
 
-  DemoLayer(
-      TrellisSettings settings, MessageLibrary messages, Journeys journeys, DryRuns dryRuns) {
+  DemoLayer(TrellisSettings settings, MessageLibrary messages, Journeys journeys, DryRuns dryRuns) {
     this.settings = settings;
     this.messages = messages;
     this.journeys = journeys;
@@ -51,8 +50,7 @@ class DemoLayer implements ApplicationRunner {
 
   private void lay(String journey, String people) {
     long id =
-        journeys.add(
-            read(journey, JourneyDocument.class), read(people, BehaviourDocument.class));
+        journeys.add(read(journey, JourneyDocument.class), read(people, BehaviourDocument.class));
     dryRuns.run(id, PEOPLE, SEED, HORIZON_DAYS);
   }
 

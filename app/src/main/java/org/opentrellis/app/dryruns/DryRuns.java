@@ -184,8 +184,7 @@ public class DryRuns {
         journey,
         library,
         BehaviourFormat.read(Json.read(row.behaviour(), BehaviourDocument.class)),
-        new CohortSettings(
-            row.people(), row.seed(), row.startAt().toInstant(), row.horizonDays()),
+        new CohortSettings(row.people(), row.seed(), row.startAt().toInstant(), row.horizonDays()),
         measures);
   }
 

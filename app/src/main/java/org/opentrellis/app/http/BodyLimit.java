@@ -55,7 +55,9 @@ class BodyLimit extends OncePerRequestFilter {
     }
     response.setStatus(HttpStatus.CONTENT_TOO_LARGE.value());
     response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-    response.getOutputStream().write(json.writeValueAsString(tooLarge()).getBytes(StandardCharsets.UTF_8));
+    response
+        .getOutputStream()
+        .write(json.writeValueAsString(tooLarge()).getBytes(StandardCharsets.UTF_8));
   }
 
   /** Thrown when a body turns out longer than it may be. */

@@ -20,7 +20,9 @@ class HttpConfiguration implements WebMvcConfigurer {
   @Override
   public void addViewControllers(ViewControllerRegistry registry) {
     for (String page :
-        new String[] {"/journeys", "/journeys/*", "/journeys/*/dry-run", "/dry-runs/*", "/side-by-side"}) {
+        new String[] {
+          "/journeys", "/journeys/*", "/journeys/*/dry-run", "/dry-runs/*", "/side-by-side"
+        }) {
       registry.addViewController(page).setViewName("forward:/index.html");
     }
   }

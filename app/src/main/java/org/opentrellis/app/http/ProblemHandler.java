@@ -75,10 +75,8 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
 
   private static ProblemDetail refusal(List<Problem> problems) {
     String sentence = problems.get(0).sentence();
-    String more =
-        problems.size() == 1 ? "" : " (and %d more)".formatted(problems.size() - 1);
-    ProblemDetail detail =
-        detail(HttpStatus.BAD_REQUEST, problems.get(0).code(), sentence + more);
+    String more = problems.size() == 1 ? "" : " (and %d more)".formatted(problems.size() - 1);
+    ProblemDetail detail = detail(HttpStatus.BAD_REQUEST, problems.get(0).code(), sentence + more);
     detail.setProperty("problems", problems);
     return detail;
   }

@@ -155,8 +155,7 @@ public class Journeys {
     all.stream()
         .filter(other -> other.id() != kept.id())
         .forEach(other -> elsewhere.addAll(Checks.tagsSetBy(other.journey())));
-    CheckContext context =
-        new CheckContext(kept.journey(), library, kept.behaviour(), elsewhere);
+    CheckContext context = new CheckContext(kept.journey(), library, kept.behaviour(), elsewhere);
     return new JourneyView(
         kept.id(),
         kept.version(),

@@ -103,7 +103,8 @@ public class MessageLibrary {
       return new Message(id, edit.name(), edit.subject(), links);
     } catch (IllegalArgumentException refused) {
       String what = String.valueOf(refused.getMessage());
-      String place = what.contains("subject") ? "/subject" : what.contains("link") ? "/links" : "/name";
+      String place =
+          what.contains("subject") ? "/subject" : what.contains("link") ? "/links" : "/name";
       throw new ProblemsFound(List.of(new Problem("bad-value", place, sentence(what))));
     }
   }

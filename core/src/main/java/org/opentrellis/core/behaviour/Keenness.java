@@ -25,8 +25,7 @@ public record Keenness(double mean, double spread) {
 
   private static void requireInside(String what, double value) {
     if (!(value >= 0.001 && value <= 0.999)) {
-      throw new IllegalArgumentException(
-          what + " must be between 0.001 and 0.999, not " + value);
+      throw new IllegalArgumentException(what + " must be between 0.001 and 0.999, not " + value);
     }
   }
 }

@@ -1,6 +1,4 @@
-/**
- * How people react: parameters with their origin. Never draws a random number.
- */
+/** How people react: parameters with their origin. Never draws a random number. */
 @NullMarked
 package org.opentrellis.core.behaviour;
 

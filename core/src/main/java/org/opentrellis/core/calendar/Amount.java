@@ -7,10 +7,10 @@ import java.time.ZonedDateTime;
 /**
  * A length of time as people say it: "2 days", "0.5 hours".
  *
- * <p>Minutes and hours are exact and take decimals. Days, weeks, months and years are calendar units
- * in a person's zone: the wall-clock time stays. In a gap a local time moves later by the gap's
- * length, in an overlap the earlier offset is taken ({@link ZonedDateTime}'s rule; for a local time
- * that does not exist RFC 5545 section 3.3.5 names the same instant).
+ * <p>Minutes and hours are exact and take decimals. Days, weeks, months and years are calendar
+ * units in a person's zone: the wall-clock time stays. In a gap a local time moves later by the
+ * gap's length, in an overlap the earlier offset is taken ({@link ZonedDateTime}'s rule; for a
+ * local time that does not exist RFC 5545 section 3.3.5 names the same instant).
  *
  * @param count more than 0; whole for calendar units
  * @param unit the unit
@@ -61,7 +61,8 @@ public record Amount(double count, TimeUnit unit) {
 
   /** In words: "2 days", "0.5 hours", "1 day". */
   public String inWords() {
-    String number = count == Math.rint(count) ? Long.toString((long) count) : Double.toString(count);
+    String number =
+        count == Math.rint(count) ? Long.toString((long) count) : Double.toString(count);
     return number + " " + unit.word() + (count == 1 ? "" : "s");
   }
 }

@@ -34,7 +34,9 @@ public record TimeOfDay(LocalTime time, Set<DayOfWeek> days) {
     return days.size() == 7;
   }
 
-  /** The first moment at or after {@code start} that fits in {@code zone}; now counts if it fits. */
+  /**
+   * The first moment at or after {@code start} that fits in {@code zone}; now counts if it fits.
+   */
   public Instant atOrAfter(Instant start, ZoneId zone) {
     LocalDate date = start.atZone(zone).toLocalDate();
     for (int ahead = 0; ; ahead++) {

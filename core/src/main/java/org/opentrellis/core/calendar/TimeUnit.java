@@ -22,7 +22,9 @@ public enum TimeUnit {
     return word;
   }
 
-  /** The mean Gregorian length in seconds; for limits and rough shares, never for computing a date. */
+  /**
+   * The mean Gregorian length in seconds; for limits and rough shares, never for computing a date.
+   */
   public long nominalSeconds() {
     return nominalSeconds;
   }

@@ -5,8 +5,8 @@ import java.util.Locale;
 import java.util.Optional;
 import org.opentrellis.core.behaviour.AudienceGroup;
 import org.opentrellis.core.journey.Goal;
-import org.opentrellis.core.problem.Severity;
 import org.opentrellis.core.journey.StepEdits;
+import org.opentrellis.core.problem.Severity;
 
 /** People who have bought go on getting mail that asks them to buy. */
 final class BuyersStay implements Check {
@@ -24,15 +24,16 @@ final class BuyersStay implements Check {
         "%s, so people who buy still get every email. At least %.1f%% of them buy within 30 days.";
     Goal mended = new Goal(goal.map(Goal::withinDays).orElse(USUAL_DAYS), true);
     String label =
-        goal.isEmpty() ? "Set goal: bought within 21 days, then leave" : "Leave when the goal is met";
+        goal.isEmpty()
+            ? "Set goal: bought within 21 days, then leave"
+            : "Leave when the goal is met";
     return List.of(
         new Finding(
             "buyers-stay",
             Severity.WARNING,
             Optional.empty(),
             String.format(Locale.ROOT, sentence, why, anyway * 100),
-            Optional.of(
-                new Finding.Fix(label, StepEdits.withGoal(context.journey(), mended)))));
+            Optional.of(new Finding.Fix(label, StepEdits.withGoal(context.journey(), mended)))));
   }
 
   private static double buyAnyway(List<AudienceGroup> groups) {

@@ -60,8 +60,7 @@ final class OpenedTooSoon implements Check {
       Condition.AboutEmail asked,
       double hours,
       double share) {
-    String question =
-        new Sentences(context.journey(), context.messages()).condition(asked).text();
+    String question = new Sentences(context.journey(), context.messages()).condition(asked).text();
     String sentence =
         "This branch asks \u201c%s?\u201d %s after it is sent. By then about %.0f%% of those who will "
             + "open it have done so; the others take the wrong arm.";
@@ -70,8 +69,7 @@ final class OpenedTooSoon implements Check {
         Severity.WARNING,
         Optional.of(branch.id()),
         String.format(Locale.ROOT, sentence, question, inWords(hours), share * 100),
-        Optional.of(
-            new Finding.Fix("Wait up to 1 day", waitingADay(context, branch))));
+        Optional.of(new Finding.Fix("Wait up to 1 day", waitingADay(context, branch))));
   }
 
   private static org.opentrellis.core.journey.Journey waitingADay(
@@ -79,7 +77,8 @@ final class OpenedTooSoon implements Check {
     return StepEdits.replace(
         context.journey(),
         branch.id(),
-        step -> new Step.Branch(branch.id(), Optional.of(A_DAY), branch.arms(), branch.otherwise()));
+        step ->
+            new Step.Branch(branch.id(), Optional.of(A_DAY), branch.arms(), branch.otherwise()));
   }
 
   private static String inWords(double hours) {

@@ -67,8 +67,7 @@ final class TagNeverSet implements Check {
         .filter(tag -> !known.contains(tag));
   }
 
-  private static Finding finding(
-      TagName tag, @org.jspecify.annotations.Nullable StepId step) {
+  private static Finding finding(TagName tag, @org.jspecify.annotations.Nullable StepId step) {
     return new Finding(
         "tag-never-set",
         Severity.WARNING,

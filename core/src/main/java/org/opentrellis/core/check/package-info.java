@@ -1,6 +1,4 @@
-/**
- * Findings on a journey: one small class for each rule.
- */
+/** Findings on a journey: one small class for each rule. */
 @NullMarked
 package org.opentrellis.core.check;
 

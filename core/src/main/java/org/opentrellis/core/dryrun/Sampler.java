@@ -34,8 +34,7 @@ final class Sampler implements Postbox {
     this.emails = new EmailDraws[program.emails().size()];
     for (int i = 0; i < emails.length; i++) {
       var step = program.emails().get(i).id();
-      emails[i] =
-          new EmailDraws(step.value(), behaviour.reactionTo(step), program.linkCount(i));
+      emails[i] = new EmailDraws(step.value(), behaviour.reactionTo(step), program.linkCount(i));
     }
     this.group = audience.groupOf(0);
   }

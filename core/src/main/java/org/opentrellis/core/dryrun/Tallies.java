@@ -99,9 +99,11 @@ public final class Tallies implements Witness {
     tally.entered++;
     tally.sinceEntry.accept(person.now() - person.entryAt());
     var rules = person.zone().getRules();
-    long local = person.now() + rules.getOffset(Instant.ofEpochSecond(person.now())).getTotalSeconds();
+    long local =
+        person.now() + rules.getOffset(Instant.ofEpochSecond(person.now())).getTotalSeconds();
     long entry =
-        person.entryAt() + rules.getOffset(Instant.ofEpochSecond(person.entryAt())).getTotalSeconds();
+        person.entryAt()
+            + rules.getOffset(Instant.ofEpochSecond(person.entryAt())).getTotalSeconds();
     long day = Math.floorDiv(local, DAY_SECONDS) - Math.floorDiv(entry, DAY_SECONDS);
     tally.byDay[(int) Math.min(day, tally.byDay.length - 1)]++;
     tally.byQuarter[(int) (Math.floorMod(local, DAY_SECONDS) / 900)]++;

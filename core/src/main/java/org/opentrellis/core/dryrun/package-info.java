@@ -1,6 +1,4 @@
-/**
- * A simulated cohort: drives the machine with sampled evidence and counts.
- */
+/** A simulated cohort: drives the machine with sampled evidence and counts. */
 @NullMarked
 package org.opentrellis.core.dryrun;
 

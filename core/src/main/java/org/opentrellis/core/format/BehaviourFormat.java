@@ -101,7 +101,8 @@ public final class BehaviourFormat {
         reading.value(place + "/keenness", () -> new Keenness(given.keenness(), given.spread()));
     Optional<ZoneId> zone = reading.required(place + "/zone", given.zone(), BehaviourFormat::zone);
     List<TagName> tags =
-        reading.list(place + "/tags", given.tags(), (t, at) -> reading.value(at, () -> new TagName(t)));
+        reading.list(
+            place + "/tags", given.tags(), (t, at) -> reading.value(at, () -> new TagName(t)));
     List<ListName> lists =
         reading.list(
             place + "/lists", given.lists(), (l, at) -> reading.value(at, () -> new ListName(l)));

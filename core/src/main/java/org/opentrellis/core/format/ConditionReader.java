@@ -56,14 +56,10 @@ final class ConditionReader {
       return clicked(clicked, place);
     }
     if (given instanceof ConditionDocument.HasTag has) {
-      return reading
-          .required(place + "/tag", has.tag(), TagName::new)
-          .map(Condition.HasTag::new);
+      return reading.required(place + "/tag", has.tag(), TagName::new).map(Condition.HasTag::new);
     }
     if (given instanceof ConditionDocument.OnList on) {
-      return reading
-          .required(place + "/list", on.list(), ListName::new)
-          .map(Condition.OnList::new);
+      return reading.required(place + "/list", on.list(), ListName::new).map(Condition.OnList::new);
     }
     if (given instanceof ConditionDocument.All all) {
       return combined(all.parts(), place, mayAskAboutEmails, depth, Condition.All::new);
@@ -92,9 +88,7 @@ final class ConditionReader {
       Function<List<Condition>, Condition> make) {
     List<Condition> read =
         reading.list(
-            place + "/parts",
-            parts,
-            (part, at) -> read(part, at, mayAskAboutEmails, depth + 1));
+            place + "/parts", parts, (part, at) -> read(part, at, mayAskAboutEmails, depth + 1));
     if (parts != null && parts.isEmpty()) {
       reading
           .problems()

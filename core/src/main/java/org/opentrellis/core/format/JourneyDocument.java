@@ -9,8 +9,8 @@ import org.opentrellis.core.journey.Purpose;
 import org.opentrellis.core.journey.ReEntry;
 
 /**
- * A journey as JSON. Everything in it may be wrong or missing: {@link JourneyReader} turns it into a
- * journey or says what is.
+ * A journey as JSON. Everything in it may be wrong or missing: {@link JourneyReader} turns it into
+ * a journey or says what is.
  *
  * @param entryFilter a condition on tags and lists, or null for everybody
  * @param goal null while there is none

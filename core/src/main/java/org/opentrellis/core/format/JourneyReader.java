@@ -124,8 +124,7 @@ public final class JourneyReader {
   private Optional<Step> step(StepDocument given, String place, int depth) {
     if (++steps > MOST_STEPS) {
       if (steps == MOST_STEPS + 1) {
-        problems()
-            .add("too-many-steps", place, "A journey has at most " + MOST_STEPS + " steps.");
+        problems().add("too-many-steps", place, "A journey has at most " + MOST_STEPS + " steps.");
       }
       return Optional.empty();
     }
@@ -202,9 +201,7 @@ public final class JourneyReader {
       return Optional.empty();
     }
     Optional<Wait> rule =
-        amount.isPresent()
-            ? amount.map(a -> new Wait.For(a, until))
-            : until.map(Wait.Until::new);
+        amount.isPresent() ? amount.map(a -> new Wait.For(a, until)) : until.map(Wait.Until::new);
     return id.flatMap(i -> rule.map(r -> new Step.Pause(i, r)));
   }
 
@@ -289,9 +286,7 @@ public final class JourneyReader {
     if (given.changes() != null && given.changes().isEmpty()) {
       problems().add("empty-change", place + "/changes", "A change must change something.");
     }
-    return changes.isEmpty()
-        ? Optional.empty()
-        : id.map(i -> new Step.Change(i, changes));
+    return changes.isEmpty() ? Optional.empty() : id.map(i -> new Step.Change(i, changes));
   }
 
   private Optional<RecordChange> recordChange(ChangeDocument given, String place) {

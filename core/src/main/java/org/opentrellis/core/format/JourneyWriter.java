@@ -85,9 +85,7 @@ public final class JourneyWriter {
 
   private static @org.jspecify.annotations.Nullable TimeOfDayDocument timeOfDay(
       Optional<TimeOfDay> moment) {
-    return moment
-        .map(m -> new TimeOfDayDocument(m.time().toString(), weekdays(m)))
-        .orElse(null);
+    return moment.map(m -> new TimeOfDayDocument(m.time().toString(), weekdays(m))).orElse(null);
   }
 
   private static List<DayOfWeek> weekdays(TimeOfDay moment) {
@@ -108,7 +106,8 @@ public final class JourneyWriter {
     if (condition instanceof Condition.OnList on) {
       return new ConditionDocument.OnList(on.list().value());
     }
-    List<ConditionDocument> parts = condition.parts().stream().map(JourneyWriter::condition).toList();
+    List<ConditionDocument> parts =
+        condition.parts().stream().map(JourneyWriter::condition).toList();
     if (condition instanceof Condition.All) {
       return new ConditionDocument.All(parts);
     }

@@ -43,7 +43,9 @@ public final class Json {
   public static Problem problem(JacksonException refused) {
     String place =
         refused.getPath().stream()
-            .map(step -> step.getPropertyName() == null ? "" + step.getIndex() : step.getPropertyName())
+            .map(
+                step ->
+                    step.getPropertyName() == null ? "" + step.getIndex() : step.getPropertyName())
             .map(name -> "/" + name.replace("~", "~0").replace("/", "~1"))
             .collect(Collectors.joining());
     if (refused instanceof UnrecognizedPropertyException unknown) {

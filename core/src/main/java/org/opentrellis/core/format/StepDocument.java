@@ -41,10 +41,7 @@ public sealed interface StepDocument {
    * @param otherwise everyone else
    */
   record Branch(
-      String id,
-      @Nullable AmountDocument waitUpTo,
-      List<ArmDocument> arms,
-      ArmDocument otherwise)
+      String id, @Nullable AmountDocument waitUpTo, List<ArmDocument> arms, ArmDocument otherwise)
       implements StepDocument {}
 
   record Change(String id, List<ChangeDocument> changes) implements StepDocument {}

@@ -1,5 +1,6 @@
 /**
- * The journey's JSON form, read with every problem named by its place. Sole user of the JSON library.
+ * The journey's JSON form, read with every problem named by its place. Sole user of the JSON
+ * library.
  */
 @NullMarked
 package org.opentrellis.core.format;

@@ -1,6 +1,4 @@
-/**
- * What a journey is: triggers, steps, conditions, goal. Immutable; knows nothing of running it.
- */
+/** What a journey is: triggers, steps, conditions, goal. Immutable; knows nothing of running it. */
 @NullMarked
 package org.opentrellis.core.journey;
 

@@ -65,7 +65,8 @@ final class Compiler {
       return branch(branch, next, nodes);
     }
     if (step instanceof Step.Change change) {
-      List<MarkChange> all = change.changes().stream().flatMap(c -> MarkChange.of(c).stream()).toList();
+      List<MarkChange> all =
+          change.changes().stream().flatMap(c -> MarkChange.of(c).stream()).toList();
       int[] numbers = all.stream().mapToInt(c -> markOf(c.name())).toArray();
       boolean[] on = new boolean[all.size()];
       for (int i = 0; i < on.length; i++) {
@@ -84,7 +85,8 @@ final class Compiler {
       compile(inside, next, nodes);
       firstOfArm[i] = inside.isEmpty() ? next : number(inside.get(0));
     }
-    List<Question> questions = branch.arms().stream().map(arm -> question(arm.condition())).toList();
+    List<Question> questions =
+        branch.arms().stream().map(arm -> question(arm.condition())).toList();
     return new Node.Branch(branch.waitUpTo().orElse(null), questions, firstOfArm, next);
   }
 
@@ -126,10 +128,7 @@ final class Compiler {
   }
 
   private int markOf(Object name) {
-    OptionalInt mark =
-        name instanceof TagName tag
-            ? marks.find(tag)
-            : marks.find((ListName) name);
+    OptionalInt mark = name instanceof TagName tag ? marks.find(tag) : marks.find((ListName) name);
     return mark.orElseThrow();
   }
 }

@@ -76,7 +76,10 @@ public final class JourneyMachine {
     long deadline =
         branch.waitUpTo() == null
             ? person.now
-            : branch.waitUpTo().after(Instant.ofEpochSecond(person.now), person.zone).getEpochSecond();
+            : branch
+                .waitUpTo()
+                .after(Instant.ofEpochSecond(person.now), person.zone)
+                .getEpochSecond();
     List<Question> questions = branch.questions();
     int otherwise = questions.size();
     int taken = otherwise;

@@ -1,9 +1,9 @@
 package org.opentrellis.core.machine;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calendar.Amount;
 import org.opentrellis.core.calendar.Wait;
-import org.jspecify.annotations.Nullable;
 
 /** A compiled step. {@code next} is the node that follows, or {@link Program#END}. */
 sealed interface Node {
@@ -18,8 +18,7 @@ sealed interface Node {
    * @param questions of the arms in order, without otherwise
    * @param firstOfArm where each arm begins, otherwise last; an empty arm begins behind the branch
    */
-  record Branch(
-      @Nullable Amount waitUpTo, List<Question> questions, int[] firstOfArm, int next)
+  record Branch(@Nullable Amount waitUpTo, List<Question> questions, int[] firstOfArm, int next)
       implements Node {}
 
   /**

@@ -82,17 +82,17 @@ public record RunMeasures(
         steps);
   }
 
-  /** The curve up to a day past the goal's limit, where it can rise no more. */
+  /**
+   * The curve up to the goal's limit; a goal met at its very last moment counts for the last day.
+   */
   private static List<GoalDay> curve(Tallies run) {
     int limit = run.program().goal().orElseThrow().withinDays();
     long[] byDay = run.goalByDay();
     List<GoalDay> curve = new ArrayList<>();
     long met = 0;
-    for (int day = 0; day < byDay.length; day++) {
-      met += byDay[day];
-      if (day <= limit) {
-        curve.add(new GoalDay(day, Share.of(met, run.entered())));
-      }
+    for (int day = 0; day < Math.min(limit, byDay.length); day++) {
+      met += byDay[day] + (day == limit - 1 && limit < byDay.length ? byDay[limit] : 0);
+      curve.add(new GoalDay(day, Share.of(met, run.entered())));
     }
     return curve;
   }

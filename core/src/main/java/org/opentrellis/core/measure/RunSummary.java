@@ -24,11 +24,11 @@ public final class RunSummary {
                 percent(run.leftBounced()),
                 percent(run.waiting())));
     if (run.refused() > 0) {
-      sentences.add(
-          "The entry filter kept out %,d of %,d.".formatted(run.refused(), run.people()));
+      sentences.add("The entry filter kept out %,d of %,d.".formatted(run.refused(), run.people()));
     }
     if (run.turnedAway() > 0) {
-      sentences.add("%,d times somebody came again and could not enter.".formatted(run.turnedAway()));
+      sentences.add(
+          "%,d times somebody came again and could not enter.".formatted(run.turnedAway()));
     }
     return sentences;
   }
@@ -43,8 +43,7 @@ public final class RunSummary {
             ? "so far for no email"
             : String.format(Locale.ROOT, "one for every %.0f emails", run.emailsPerGoal());
     return "%s of the %,d who entered met the goal (95%% interval %s to %s), %s."
-        .formatted(
-            percent(goal), goal.of(), percent(goal.low()), percent(goal.high()), each);
+        .formatted(percent(goal), goal.of(), percent(goal.low()), percent(goal.high()), each);
   }
 
   private static String percent(Share share) {

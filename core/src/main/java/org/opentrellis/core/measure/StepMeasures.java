@@ -67,8 +67,7 @@ public record StepMeasures(
       long[] taken = tally.arms();
       for (Arm arm : branch.allArms()) {
         measures.add(
-            new ArmMeasures(
-                arm.id().value(), Share.of(taken[measures.size()], tally.passed())));
+            new ArmMeasures(arm.id().value(), Share.of(taken[measures.size()], tally.passed())));
       }
     }
     return measures;

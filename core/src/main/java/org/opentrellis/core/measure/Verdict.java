@@ -31,6 +31,14 @@ public final class Verdict {
     return "%s: %s, %s. %s".formatted(figures, interval, who, judgement(difference, first, second));
   }
 
+  /** What to say when the goals are not the same, or nothing. */
+  public static String caution(int firstDays, int secondDays) {
+    return firstDays == secondDays
+        ? ""
+        : " Mind that their goals differ: bought within %d days against %d."
+            .formatted(firstDays, secondDays);
+  }
+
   private static String judgement(Difference difference, String first, String second) {
     if (!difference.realDifference()) {
       return "That could be chance.";

@@ -1,6 +1,4 @@
-/**
- * From counts to named measures with intervals, and the comparison of runs.
- */
+/** From counts to named measures with intervals, and the comparison of runs. */
 @NullMarked
 package org.opentrellis.core.measure;
 

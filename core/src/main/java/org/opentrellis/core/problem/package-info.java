@@ -1,6 +1,4 @@
-/**
- * What a user got wrong: a code, where it stands and a sentence. Depends on nothing.
- */
+/** What a user got wrong: a code, where it stands and a sentence. Depends on nothing. */
 @NullMarked
 package org.opentrellis.core.problem;
 

@@ -6,8 +6,8 @@ package org.opentrellis.core.random;
  * choices in two variants of a journey (common random numbers).
  *
  * <p>The mixing is SplitMix64 (Steele, Lea and Flood 2014, "Fast splittable pseudorandom number
- * generators", OOPSLA): {@link #bits} at addresses 1, 2, 3 ... is exactly its published sequence for
- * the key as seed.
+ * generators", OOPSLA): {@link #bits} at addresses 1, 2, 3 ... is exactly its published sequence
+ * for the key as seed.
  */
 public final class Draws {
   private static final long GOLDEN_GAMMA = 0x9e3779b97f4a7c15L;

@@ -1,6 +1,4 @@
-/**
- * Draws that are addressed by (seed, person, purpose), and the quantile tables that shape them.
- */
+/** Draws that are addressed by (seed, person, purpose), and the quantile tables that shape them. */
 @NullMarked
 package org.opentrellis.core.random;
 

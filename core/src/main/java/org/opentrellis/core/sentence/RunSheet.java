@@ -33,9 +33,11 @@ public record RunSheet(Phrase opening, List<Row> rows) {
    * @param kind what it is
    * @param depth how far it is indented; 0 in the body
    * @param sentence what it says
+   * @param brief the same in a word or two
    * @param label the arms it is in, such as {@code B.a}; null in the body
    */
-  public record Row(String id, Kind kind, int depth, Phrase sentence, @Nullable String label) {}
+  public record Row(
+      String id, Kind kind, int depth, Phrase sentence, String brief, @Nullable String label) {}
 
   public static RunSheet of(Journey journey, List<Message> messages) {
     Sentences sentences = new Sentences(journey, messages);
@@ -47,13 +49,14 @@ public record RunSheet(Phrase opening, List<Row> rows) {
   private static void add(
       List<Step> steps, int depth, @Nullable String label, Sentences sentences, List<Row> rows) {
     for (Step step : steps) {
-      rows.add(new Row(step.id().value(), kind(step), depth, sentences.step(step), label));
+      String brief = sentences.brief(step);
+      rows.add(new Row(step.id().value(), kind(step), depth, sentences.step(step), brief, label));
       if (step instanceof Step.Branch branch) {
         char letter = depth == 0 ? 'A' : 'a';
         for (Arm arm : branch.allArms()) {
-          String inside = label == null ? "" + letter : label + "\u00b7" + letter;
+          String inside = label == null ? "" + letter : label + "." + letter;
           Phrase who = sentences.arm(branch, arm);
-          rows.add(new Row(arm.id().value(), Kind.ARM, depth + 1, who, inside));
+          rows.add(new Row(arm.id().value(), Kind.ARM, depth + 1, who, who.text(), inside));
           add(arm.steps(), depth + 2, inside, sentences, rows);
           letter++;
         }

@@ -76,8 +76,7 @@ public final class Sentences {
       return branch(branch);
     }
     if (step instanceof Step.Change change) {
-      Phrase all =
-          Phrase.join(change.changes().stream().map(Sentences::change).toList(), ", ");
+      Phrase all = Phrase.join(change.changes().stream().map(Sentences::change).toList(), ", ");
       return capitalised(all);
     }
     return Phrase.plain("Finish the journey");
@@ -86,8 +85,42 @@ public final class Sentences {
   /** Who takes an arm. */
   public Phrase arm(Step.Branch branch, Arm arm) {
     boolean otherwise = arm.id().equals(branch.otherwise().id());
-    Phrase who = otherwise ? Phrase.plain("otherwise") : condition(arm.condition());
+    Phrase ifSo = branch.arms().size() == 1 ? Phrase.plain("if so") : condition(arm.condition());
+    Phrase who = otherwise ? Phrase.plain("otherwise") : ifSo;
     return arm.steps().isEmpty() ? who.and(": goes on below") : who;
+  }
+
+  /** A step in a word or two, for where there is no room for its sentence. */
+  public String brief(Step step) {
+    if (step instanceof Step.SendEmail send) {
+      return library.nameOf(send);
+    }
+    if (step instanceof Step.Branch branch) {
+      return branch.arms().size() == 1
+          ? briefly(branch.arms().get(0).condition()) + "?"
+          : branch.allArms().size() + " arms";
+    }
+    return step instanceof Step.Finish ? "finish" : step(step).text();
+  }
+
+  private static String briefly(Condition condition) {
+    if (condition instanceof Condition.Opened) {
+      return "opened";
+    }
+    if (condition instanceof Condition.Clicked clicked) {
+      return clicked.link().map(link -> "clicked " + quoted(link.value())).orElse("clicked");
+    }
+    if (condition instanceof Condition.HasTag has) {
+      return "tag " + has.tag();
+    }
+    if (condition instanceof Condition.OnList on) {
+      return "on list " + on.list();
+    }
+    List<String> parts = condition.parts().stream().map(Sentences::briefly).distinct().toList();
+    if (parts.size() == 1) {
+      return (condition instanceof Condition.None ? "not " : "") + parts.get(0);
+    }
+    return condition.parts().size() + " questions";
   }
 
   private Phrase branch(Step.Branch branch) {
@@ -133,10 +166,7 @@ public final class Sentences {
     }
     RecordChange.MoveToList move = (RecordChange.MoveToList) change;
     String from = move.from().stream().map(ListName::value).collect(Collectors.joining(" and "));
-    return Phrase.plain("move from list ")
-        .andStrong(from)
-        .and(" to ")
-        .andStrong(move.to().value());
+    return Phrase.plain("move from list ").andStrong(from).and(" to ").andStrong(move.to().value());
   }
 
   /** A condition, as it follows "who" or "branch on". */

@@ -1,6 +1,4 @@
-/**
- * The journey in words.
- */
+/** The journey in words. */
 @NullMarked
 package org.opentrellis.core.sentence;
 

@@ -29,7 +29,9 @@ public final class Newcombe {
     return combine(pairs.first(), pairs.second(), correlation(pairs), confidence);
   }
 
-  /** The correlation of the pairs, a positive one reduced for continuity; 0 if a margin is empty. */
+  /**
+   * The correlation of the pairs, a positive one reduced for continuity; 0 if a margin is empty.
+   */
   private static double correlation(Pairs pairs) {
     double a = pairs.both();
     double b = pairs.onlyFirst();

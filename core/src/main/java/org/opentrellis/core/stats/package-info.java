@@ -1,6 +1,4 @@
-/**
- * Intervals, tests and accumulators for shares and times. Knows no journeys.
- */
+/** Intervals, tests and accumulators for shares and times. Knows no journeys. */
 @NullMarked
 package org.opentrellis.core.stats;
 
