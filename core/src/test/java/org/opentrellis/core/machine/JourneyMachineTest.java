@@ -1,0 +1,220 @@
+package org.opentrellis.core.machine;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.opentrellis.core.testing.Steps.branch;
+import static org.opentrellis.core.testing.Steps.finish;
+import static org.opentrellis.core.testing.Steps.id;
+import static org.opentrellis.core.testing.Steps.journey;
+import static org.opentrellis.core.testing.Steps.opened;
+import static org.opentrellis.core.testing.Steps.pause;
+import static org.opentrellis.core.testing.Steps.send;
+import static org.opentrellis.core.testing.Steps.tag;
+
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.opentrellis.core.calendar.Amount;
+import org.opentrellis.core.calendar.TimeUnit;
+import org.opentrellis.core.journey.Condition;
+import org.opentrellis.core.journey.Goal;
+import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.ListName;
+import org.opentrellis.core.journey.RecordChange;
+import org.opentrellis.core.journey.Step;
+import org.opentrellis.core.journey.TagName;
+
+/** The machine on scripted evidence: what each step does, and who comes first at one instant. */
+class JourneyMachineTest {
+  private static final long HOUR = 3_600;
+  private static final Amount A_DAY = Amount.of(1, TimeUnit.DAYS);
+
+  /** Runs one person from time 0 with hours as time; tells what happened, a line each. */
+  private static List<String> run(Journey journey, Postbox evidence, long endHours) {
+    Program program = Program.compile(journey, Map.of());
+    List<String> story = new ArrayList<>();
+    PersonState person = program.newState();
+    JourneyMachine machine = new JourneyMachine(program, evidence, new Diary(program, story));
+    machine.enter(person, 0, ZoneOffset.UTC);
+    machine.run(person, endHours * HOUR);
+    return story;
+  }
+
+  private record Diary(Program program, List<String> story) implements Witness {
+    private void write(String what, int step, PersonState person) {
+      String name = program.steps().get(step).id().value();
+      story.add("%s %s %sh".formatted(what, name, person.now() / (double) HOUR));
+    }
+
+    @Override
+    public void entered(int step, PersonState person) {}
+
+    @Override
+    public void passed(int step, PersonState person) {
+      write("passed", step, person);
+    }
+
+    @Override
+    public void took(int branch, int arm, PersonState person) {
+      story.add("took arm " + arm);
+    }
+
+    @Override
+    public void left(int step, LeaveReason reason, PersonState person) {
+      write("left for " + reason + " at", step, person);
+    }
+
+    @Override
+    public void finished(PersonState person) {
+      story.add("finished");
+    }
+
+    @Override
+    public void waiting(int step, PersonState person) {
+      write("waiting at", step, person);
+    }
+  }
+
+  @Test
+  void anOpenAtExactlyTheDeadlineCounts() {
+    Journey journey = journey(send("a"), branch("b", opened("a"), A_DAY, List.of(), List.of()));
+    assertThat(run(journey, (email, person) -> person.opens(email, 24 * HOUR), 100))
+        .containsExactly("passed a 0.0h", "took arm 0", "passed b 24.0h", "finished");
+    assertThat(run(journey, (email, person) -> person.opens(email, 24 * HOUR + 1), 100))
+        .containsExactly("passed a 0.0h", "took arm 1", "passed b 24.0h", "finished");
+  }
+
+  @Test
+  void aBranchThatWaitsLeavesAsSoonAsAnArmHolds() {
+    Journey journey =
+        journey(send("a"), branch("b", opened("a"), A_DAY, List.of(tag("t", "x")), List.of()));
+    assertThat(run(journey, (email, person) -> person.opens(email, 5 * HOUR), 100))
+        .containsExactly(
+            "passed a 0.0h", "took arm 0", "passed b 5.0h", "passed t 5.0h", "finished");
+  }
+
+  @Test
+  void aNegatedQuestionHoldsUntilItsEvidenceComes() {
+    Condition notOpened = new Condition.None(List.of(opened("a")));
+    Journey journey =
+        journey(
+            send("a"),
+            pause("w", 2, TimeUnit.HOURS),
+            branch("b", notOpened, A_DAY, List.of(), List.of()));
+    assertThat(run(journey, (email, person) -> person.opens(email, 1 * HOUR), 100))
+        .contains("took arm 1", "passed b 26.0h");
+    assertThat(run(journey, (email, person) -> person.opens(email, 3 * HOUR), 100))
+        .contains("took arm 0", "passed b 2.0h");
+  }
+
+  @Test
+  void peopleOnlyLeavesOutMachineOpens() {
+    Condition byPeople = new Condition.Opened(id("a"), true);
+    Journey journey = journey(send("a"), branch("b", byPeople, A_DAY, List.of(), List.of()));
+    assertThat(run(journey, (email, person) -> person.recordsOpen(email, HOUR), 100))
+        .contains("took arm 1");
+    assertThat(run(journey, (email, person) -> person.opens(email, HOUR), 100))
+        .contains("took arm 0", "passed b 1.0h");
+  }
+
+  @Test
+  void whoBuysAtTheVeryMomentAWaitEndsHasLeft() {
+    Journey journey = journey(send("a"), pause("w", 1, TimeUnit.DAYS), send("b"));
+    assertThat(run(journey, (email, person) -> person.buys(24 * HOUR), 100))
+        .containsExactly("passed a 0.0h", "left for GOAL_MET at w 24.0h");
+  }
+
+  @Test
+  void aPurchaseAfterTheGoalsLimitIsNotTheGoal() {
+    Journey journey =
+        journey(Optional.of(new Goal(1, true)), send("a"), pause("w", 2, TimeUnit.DAYS), send("b"));
+    assertThat(run(journey, (email, person) -> person.buys(24 * HOUR + 1), 100))
+        .contains("finished");
+    assertThat(run(journey, (email, person) -> person.buys(24 * HOUR), 100))
+        .contains("left for GOAL_MET at w 24.0h");
+  }
+
+  @Test
+  void whoMayStayAfterTheGoalStays() {
+    Journey journey =
+        journey(
+            Optional.of(new Goal(9, false)), send("a"), pause("w", 2, TimeUnit.DAYS), send("b"));
+    assertThat(run(journey, (email, person) -> person.buys(HOUR), 100)).contains("finished");
+  }
+
+  @Test
+  void theEarliestReasonToLeaveCounts() {
+    Journey journey = journey(send("a"), pause("w", 2, TimeUnit.DAYS), send("b"));
+    Postbox both =
+        (email, person) -> {
+          person.unsubscribes(3 * HOUR);
+          person.buys(4 * HOUR);
+        };
+    assertThat(run(journey, both, 100)).contains("left for UNSUBSCRIBED at w 3.0h");
+  }
+
+  @Test
+  void aDeadAddressLeavesAtTheSend() {
+    Journey journey = journey(send("a"), pause("w", 2, TimeUnit.DAYS));
+    assertThat(run(journey, (email, person) -> person.bouncesForGood(person.now()), 100))
+        .containsExactly("left for BOUNCED at a 0.0h");
+  }
+
+  @Test
+  void whoIsNotThroughAtTheEndIsWaiting() {
+    Journey journey = journey(send("a"), pause("w", 2, TimeUnit.DAYS), send("b"));
+    assertThat(run(journey, (email, person) -> {}, 47))
+        .containsExactly("passed a 0.0h", "waiting at w 0.0h");
+    assertThat(run(journey, (email, person) -> {}, 48)).contains("finished");
+  }
+
+  @Test
+  void changesAreSeenByLaterQuestions() {
+    Step move =
+        new Step.Change(
+            id("m"),
+            List.of(
+                new RecordChange.JoinList(new ListName("Old")),
+                new RecordChange.MoveToList(new ListName("New"), List.of(new ListName("Old"))),
+                new RecordChange.AddTag(new TagName("t")),
+                new RecordChange.RemoveTag(new TagName("t"))));
+    Condition moved =
+        new Condition.All(
+            List.of(
+                new Condition.OnList(new ListName("New")),
+                new Condition.None(
+                    List.of(
+                        new Condition.OnList(new ListName("Old")),
+                        new Condition.HasTag(new TagName("t"))))));
+    Journey journey = journey(move, branch("b", moved, null, List.of(finish("f")), List.of()));
+    assertThat(run(journey, (email, person) -> {}, 1)).contains("took arm 0", "passed f 0.0h");
+  }
+
+  @Test
+  void afterTheArmsEveryoneGoesOnBehindTheBranch() {
+    Journey journey =
+        journey(
+            send("a"),
+            branch("b", opened("a"), null, List.of(tag("t", "x")), List.of(finish("f"))),
+            send("c"));
+    assertThat(run(journey, (email, person) -> person.opens(email, 0), 1))
+        .containsExactly(
+            "passed a 0.0h",
+            "took arm 0",
+            "passed b 0.0h",
+            "passed t 0.0h",
+            "passed c 0.0h",
+            "finished");
+    assertThat(run(journey, (email, person) -> {}, 1))
+        .containsExactly(
+            "passed a 0.0h", "took arm 1", "passed b 0.0h", "passed f 0.0h", "finished");
+  }
+
+  @Test
+  void aQuestionAboutAMissingEmailNeverHolds() {
+    Journey journey = journey(branch("b", opened("gone"), A_DAY, List.of(), List.of()));
+    assertThat(run(journey, (email, person) -> {}, 100)).contains("took arm 1", "passed b 24.0h");
+  }
+}
