@@ -1,0 +1,157 @@
+package org.opentrellis.core.measure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static org.opentrellis.core.testing.Steps.behaviour;
+import static org.opentrellis.core.testing.Steps.branch;
+import static org.opentrellis.core.testing.Steps.group;
+import static org.opentrellis.core.testing.Steps.journey;
+import static org.opentrellis.core.testing.Steps.opened;
+import static org.opentrellis.core.testing.Steps.pause;
+import static org.opentrellis.core.testing.Steps.send;
+import static org.opentrellis.core.testing.Steps.untilNine;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.opentrellis.core.behaviour.Keenness;
+import org.opentrellis.core.calendar.TimeUnit;
+import org.opentrellis.core.dryrun.CohortSettings;
+import org.opentrellis.core.dryrun.DryRun;
+import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.machine.Program;
+import org.opentrellis.core.stats.Pairs;
+
+class MeasuresTest {
+  private static RunMeasures run(Journey journey, int horizonDays) {
+    CohortSettings cohort =
+        new CohortSettings(4_000, 3, Instant.parse("2025-06-02T00:00:00Z"), horizonDays);
+    var people = behaviour(group(new Keenness(0.4, 0.2), 0.1), 0.3);
+    return RunMeasures.of(new DryRun(Program.compile(journey, Map.of()), people, cohort).run(2));
+  }
+
+  /**
+   * Common practice, no source; the arithmetic: 1000 sent, 20 bounced, 343 opens, 49 clickers are
+   * 98% delivered, 35% opened, 5% clicked, 14.2857% click-to-open.
+   */
+  @Test
+  void ratesAreOfDeliveredAndClickToOpenIsOfOpeners() {
+    assertThat(Share.of(980, 1000).value()).isCloseTo(0.98, within(1e-12));
+    assertThat(Share.of(343, 980).value()).isCloseTo(0.35, within(1e-12));
+    assertThat(Share.of(49, 980).value()).isCloseTo(0.05, within(1e-12));
+    assertThat(Share.of(49, 343).value()).isCloseTo(0.142857142857, within(1e-12));
+  }
+
+  @Test
+  void aShareOfNothingIsNoneYet() {
+    assertThat(Share.of(0, 0)).isEqualTo(new Share(0, 0, null, null, null));
+    RunMeasures nobodyYet = run(journey(pause("w", 9, TimeUnit.DAYS), send("late")), 3);
+    StepMeasures late = nobodyYet.steps().get(1);
+    assertThat(late.reach().count()).isZero();
+    assertThat(late.arrival()).isNull();
+    assertThat(late.email()).isNotNull();
+    assertThat(late.email().opened().value()).isNull();
+    assertThat(late.email().clickToOpen().value()).isNull();
+  }
+
+  @Test
+  void aRunWithoutAGoalHasNoGoalFigures() {
+    RunMeasures run = run(journey(Optional.empty(), send("a")), 30);
+    assertThat(run.goal()).isNull();
+    assertThat(run.goalByDay()).isEmpty();
+    assertThat(run.emailsPerGoal()).isNull();
+  }
+
+  @Test
+  void theGoalsCurveEndsAtTheGoal() {
+    RunMeasures run = run(journey(send("a")), 60);
+    assertThat(run.goalByDay()).hasSize(30);
+    assertThat(run.goalByDay().get(29).met()).isEqualTo(run.goal());
+    for (int day = 1; day < 30; day++) {
+      assertThat(run.goalByDay().get(day).met().count())
+          .isGreaterThanOrEqualTo(run.goalByDay().get(day - 1).met().count());
+    }
+  }
+
+  @Test
+  void arrivalsSayDayAndCommonLocalTime() {
+    RunMeasures run =
+        run(journey(send("a"), pause("w", 1, TimeUnit.DAYS), untilNine("n"), send("b")), 30);
+    Arrival first = run.steps().get(0).arrival();
+    assertThat(first.day()).isZero();
+    assertThat(first.medianHours()).isZero();
+    assertThat(first.localTime()).isNull();
+    Arrival second = run.steps().get(3).arrival();
+    assertThat(second.localTime()).isEqualTo("09:00");
+    assertThat(second.day()).isBetween(1, 2);
+    assertThat(second.medianHours()).isBetween(24.0, 48.0);
+  }
+
+  @Test
+  void emailsAreInTheOrderPeopleGetThem() {
+    RunMeasures run =
+        run(
+            journey(
+                send("first"),
+                branch(
+                    "b",
+                    opened("first"),
+                    null,
+                    List.of(pause("w", 3, TimeUnit.DAYS), send("late")),
+                    List.of(send("soon")))),
+            30);
+    assertThat(EmailOrder.of(run).stream().map(place -> place.step().id()))
+        .startsWith("first", "soon");
+    assertThat(EmailOrder.of(run).get(0).before()).isNull();
+  }
+
+  @Test
+  void changesAreAgainstTheEmailBefore() {
+    RunMeasures run = run(journey(send("a"), pause("w", 1, TimeUnit.DAYS), send("b")), 30);
+    List<EmailOrder.Place> places = EmailOrder.of(run);
+    double one = places.get(0).step().email().opened().value();
+    double two = places.get(1).step().email().opened().value();
+    assertThat(places.get(1).before().opened()).isCloseTo(two - one, within(1e-12));
+  }
+
+  /** 56/70 against 48/80: Newcombe 1998, method 10. */
+  @Test
+  void differencesCarryTheirInterval() {
+    Difference difference = Difference.unpaired(Share.of(56, 70), Share.of(48, 80));
+    assertThat(difference.low()).isCloseTo(0.05243147, within(1e-8));
+    assertThat(difference.high()).isCloseTo(0.33387265, within(1e-8));
+    assertThat(difference.realDifference()).isTrue();
+    assertThat(Difference.unpaired(Share.of(0, 0), Share.of(1, 2))).isNull();
+    assertThat(Difference.paired(Pairs.NONE)).isNull();
+  }
+
+  @Test
+  void aVerdictCallsADifferenceOneOnlyWhenItIs() {
+    Pairs clear = new Pairs(100, 60, 10, 830);
+    assertThat(verdict(clear))
+        .startsWith("Two tries met the goal for 16.0%, one try for 11.0%: +5.0 points")
+        .contains("the same 1,000 people in both, compared one by one")
+        .endsWith("That is a difference: Two tries does better.");
+    Pairs unclear = new Pairs(100, 12, 10, 878);
+    assertThat(verdict(unclear)).contains("(95% interval \u2212").endsWith("That could be chance.");
+    assertThat(Verdict.caution(21, 21)).isEmpty();
+    assertThat(Verdict.caution(60, 21)).contains("within 60 days against 21");
+  }
+
+  private static String verdict(Pairs pairs) {
+    Share first = Share.of(pairs.first().count(), pairs.total());
+    Share second = Share.of(pairs.second().count(), pairs.total());
+    return Verdict.onGoal("Two tries", "one try", Difference.paired(pairs), first, second);
+  }
+
+  @Test
+  void theSummarySaysWhatHappenedWithItsInterval() {
+    List<String> summary = RunSummary.of(run(journey(send("a")), 60));
+    assertThat(summary.get(0))
+        .matches("\\d+\\.\\d% of the 4,000 who entered met the goal .95% interval .*");
+    assertThat(RunSummary.of(run(journey(Optional.empty(), send("a")), 60)).get(0))
+        .contains("no goal");
+  }
+}
