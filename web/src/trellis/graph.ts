@@ -83,7 +83,7 @@ class Builder {
       leaving: 0,
       time: 0,
     }
-    const { tails, rows } = this.sequence(body, [tail], 0, null)
+    const { tails, rows } = this.sequence(body, [tail], 0, 1, null)
     if (tails.length > 0) {
       const end = this.event('end', 'end', 0, Math.max(...tails.map((t) => t.time)), sum(tails))
       this.connect(tails, end)
@@ -91,14 +91,18 @@ class Builder {
     return { events: this.events, links: this.links, rows }
   }
 
-  /** Lays a sequence on a rail; gives the loose ends behind it and how many rails it took. */
+  /**
+   * Lays a sequence on a rail; gives the loose ends behind it and how many rails it took. Rails of
+   * arms that ended on the way stay taken: they may still be going on while the others are past.
+   */
   private sequence(
     body: StepDocument[],
     tails: Tail[],
     row: number,
+    taken: number,
     label: string | null,
   ): { tails: Tail[]; rows: number } {
-    let rows = 1
+    let rows = taken
     for (const step of body) {
       if (tails.length === 0) break
       if (step.kind === 'wait') {
@@ -110,9 +114,10 @@ class Builder {
       if (step.kind === 'finish') return { tails: [], rows }
       const flow = this.passed(event, tails[0]!.flow)
       if (step.kind === 'branch') {
-        const arms = this.arms(step, event, flow, row, label)
+        const arms = this.arms(step, event, flow, row, taken, label)
         tails = arms.tails
         rows = Math.max(rows, arms.rows)
+        if (arms.ended) taken = rows
       } else {
         tails = [{ ...tails[0]!, event, flow, arm: null, leaving: 0, time: event.time }]
       }
@@ -155,14 +160,17 @@ class Builder {
     event: TrellisEvent,
     flow: number,
     row: number,
+    taken: number,
     label: string | null,
-  ): { tails: Tail[]; rows: number } {
+  ): { tails: Tail[]; rows: number; ended: boolean } {
     const arms = [...step.arms, step.otherwise]
     const tails: Tail[] = []
     let used = 0
+    let ended = false
+    let lastOfFirst = -1
     arms.forEach((arm, i) => {
-      const taken = event.step?.arms.find((measured) => measured.id === arm.id)?.taken
-      const armFlow = taken && this.entered > 0 ? taken.count / this.entered : flow / arms.length
+      const chosen = event.step?.arms.find((measured) => measured.id === arm.id)?.taken
+      const armFlow = chosen && this.entered > 0 ? chosen.count / this.entered : flow / arms.length
       const letter = String.fromCharCode((label ? 97 : 65) + i)
       const name = label ? `${label}.${letter}` : letter
       const tail: Tail = {
@@ -174,12 +182,20 @@ class Builder {
         leaving: i,
         time: event.time,
       }
-      const inside = this.sequence(arm.steps, [tail], row + used, name)
+      const before = this.events.length
+      const inside = this.sequence(arm.steps, [tail], row + used, i === 0 ? taken : 1, name)
       tails.push(...inside.tails)
       used += inside.rows
+      if (inside.tails.length > 0) return
+      ended = true
+      if (i === 0) lastOfFirst = Math.max(...this.events.slice(before).map((one) => one.time))
     })
     event.lastRow = row + used - 1
-    return { tails, rows: used }
+    // The others come back to the first arm's rail only when the last of its people has ended.
+    for (const tail of tails) {
+      if (lastOfFirst >= 0) tail.time = Math.max(tail.time, lastOfFirst + MOMENT)
+    }
+    return { tails, rows: used, ended }
   }
 
   private merge(tails: Tail[], row: number): Tail {
@@ -262,6 +278,9 @@ function calendarHours(arrival: NonNullable<StepMeasures['arrival']>): number {
   const [hours, minutes] = (arrival.localTime ?? '12:00').split(':').map(Number)
   return arrival.day * 24 + hours! + minutes! / 60
 }
+
+/** The least difference between two moments, in hours. */
+const MOMENT = 0.001
 
 const UNIT_HOURS = { MINUTES: 1 / 60, HOURS: 1, DAYS: 24, WEEKS: 168, MONTHS: 730, YEARS: 8766 }
 

@@ -1,0 +1,130 @@
+import { describe, expect, it } from 'vitest'
+import type { BranchStep, JourneyDocument, StepDocument } from '@/api/types'
+import {
+  allSteps,
+  armsOf,
+  emailsBefore,
+  freshId,
+  insertAfter,
+  moveStep,
+  removalOf,
+  removeOnly,
+  removeWithRest,
+} from './edits'
+
+const send = (id: string): StepDocument => ({ kind: 'send', id, message: 'm', subject: null })
+const branch = (id: string, then: StepDocument[], otherwise: StepDocument[]): BranchStep => ({
+  kind: 'branch',
+  id,
+  waitUpTo: null,
+  arms: [{ id: `${id}-a`, condition: { kind: 'hasTag', tag: 't' }, steps: then }],
+  otherwise: { id: `${id}-else`, condition: null, steps: otherwise },
+})
+const journey = (...body: StepDocument[]): JourneyDocument => ({
+  name: 'A test',
+  purpose: 'WELCOME',
+  state: 'DRAFT',
+  triggers: [],
+  entryFilter: null,
+  reEntry: 'NEVER',
+  goal: null,
+  body,
+})
+
+/** The journey as a line: a branch shows its arms in brackets. */
+function line(steps: StepDocument[]): string {
+  return steps
+    .map((step) =>
+      step.kind === 'branch'
+        ? `${step.id}[${armsOf(step)
+            .map((arm) => line(arm.steps))
+            .join('|')}]`
+        : step.id,
+    )
+    .join(' ')
+}
+
+const sample = () => journey(send('a'), branch('b', [send('c')], [send('d'), send('e')]), send('f'))
+
+describe('adding', () => {
+  it('puts a step behind a step, at the start of an arm, or at the end', () => {
+    expect(line(insertAfter(sample(), 'd', send('x')).body)).toBe('a b[c|d x e] f')
+    expect(line(insertAfter(sample(), 'b', send('x')).body)).toBe('a b[c|d e] x f')
+    expect(line(insertAfter(sample(), 'b-else', send('x')).body)).toBe('a b[c|x d e] f')
+    expect(line(insertAfter(sample(), null, send('x')).body)).toBe('a b[c|d e] f x')
+  })
+
+  it('finds an id that is free', () => {
+    expect(freshId(journey(send('send-1')), 'send')).toBe('send-2')
+  })
+})
+
+describe('removing', () => {
+  it('takes only the step, and what follows closes up', () => {
+    expect(line(removeOnly(sample(), 'd').body)).toBe('a b[c|e] f')
+  })
+
+  it('keeps the first arm when only the branch goes', () => {
+    expect(line(removeOnly(sample(), 'b').body)).toBe('a c f')
+    expect(removalOf(sample(), 'b')).toEqual({ inside: 3, after: 1, lostWithBranch: 2 })
+  })
+
+  it('takes the step and all behind it in its branch', () => {
+    expect(line(removeWithRest(sample(), 'd').body)).toBe('a b[c|] f')
+    expect(line(removeWithRest(sample(), 'b').body)).toBe('a')
+  })
+
+  it('has nothing to ask about a step with nothing behind it', () => {
+    expect(removalOf(sample(), 'f')).toEqual({ inside: 0, after: 0, lostWithBranch: 0 })
+  })
+})
+
+describe('moving', () => {
+  it('goes down through every place and stops at the end', () => {
+    const places = ['a b[c|d e] f']
+    let now = sample()
+    for (;;) {
+      const next = moveStep(now, 'a', 'down')
+      if (next === now) break
+      now = next
+      places.push(line(now.body))
+    }
+    expect(places).toEqual([
+      'a b[c|d e] f',
+      'b[a c|d e] f',
+      'b[c a|d e] f',
+      'b[c|a d e] f',
+      'b[c|d a e] f',
+      'b[c|d e a] f',
+      'b[c|d e] a f',
+      'b[c|d e] f a',
+    ])
+  })
+
+  it('comes back up the same way', () => {
+    let now = journey(branch('b', [send('c')], [send('d')]), send('a'))
+    const places: string[] = []
+    for (let i = 0; i < 5; i++) {
+      now = moveStep(now, 'a', 'up')
+      places.push(line(now.body))
+    }
+    expect(places).toEqual(['b[c|d a]', 'b[c|a d]', 'b[c a|d]', 'b[a c|d]', 'a b[c|d]'])
+  })
+
+  it('neither loses nor doubles a step', () => {
+    for (const step of ['a', 'b', 'c', 'd', 'e', 'f']) {
+      for (const direction of ['up', 'down'] as const) {
+        const ids = allSteps(moveStep(sample(), step, direction).body).map((one) => one.id)
+        expect([...ids].sort()).toEqual(['a', 'b', 'c', 'd', 'e', 'f'])
+      }
+    }
+  })
+})
+
+describe('the emails before a step', () => {
+  it('are those of its path, and of all arms behind a branch', () => {
+    expect(emailsBefore(sample(), 'a')).toEqual([])
+    expect(emailsBefore(sample(), 'e')).toEqual(['a', 'd'])
+    expect(emailsBefore(sample(), 'f')).toEqual(['a', 'c', 'd', 'e'])
+  })
+})
