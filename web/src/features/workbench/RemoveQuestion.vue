@@ -13,7 +13,7 @@ const steps = (n: number) => (n === 1 ? '1 step' : `${n} steps`)
 const only = computed(() => {
   if (props.step.kind !== 'branch') return 'Only this (what follows closes up)'
   const lost = props.removal.lostWithBranch
-  return `Only this branch (arm A stays${lost ? `, ${steps(lost)} of other arms go` : ''})`
+  return `Only this branch (arm A stays${lost ? `, ${steps(lost)} of other arms ${lost === 1 ? 'goes' : 'go'}` : ''})`
 })
 const all = computed(() => steps(1 + props.removal.inside + props.removal.after))
 </script>

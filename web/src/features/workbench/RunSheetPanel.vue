@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, useTemplateRef } from 'vue'
+import { computed, nextTick, onBeforeUpdate, onUpdated, ref, useTemplateRef } from 'vue'
 import { storeToRefs } from 'pinia'
 import type { FindingView, Row, StepMeasures } from '@/api/types'
 import Sentence from '@/ui/Sentence.vue'
@@ -14,6 +14,7 @@ import {
 } from './edits'
 import { useJourneyStore } from './journeyStore'
 import { newStep, STEP_KINDS, type StepKind } from './newSteps'
+import NewMessage from './NewMessage.vue'
 import RemoveQuestion from './RemoveQuestion.vue'
 import RunSheetRow from './RunSheetRow.vue'
 
@@ -28,7 +29,7 @@ const arms = computed(
   () =>
     new Map(estimate.value?.steps.flatMap((step) => step.arms).map((arm) => [arm.id, arm.taken])),
 )
-const noMessages = computed(() => store.messages.length === 0)
+const writing = ref(false)
 const stepCount = computed(() => rows.value.filter((row) => row.kind !== 'ARM').length)
 const current = computed(() =>
   rows.value.some((row) => row.id === selected.value) ? selected.value : rows.value[0]?.id,
@@ -60,6 +61,7 @@ function add(kind: StepKind) {
   const known =
     here && (findStep(journey.value, here) || findArm(journey.value, here)) ? here : null
   const step = newStep(kind, journey.value, known, store.messages)
+  writing.value = step === null
   if (!step) return
   store.edit(`add ${step.kind}`, (before) => insertAfter(before, known, step))
   store.select(step.id)
@@ -103,6 +105,13 @@ function focusRow() {
     list.value?.querySelector<HTMLElement>('[role=option][tabindex="0"]')?.focus()
   })
 }
+
+/* A row that moves loses the focus; it gets it back where it has come to. */
+let held = false
+onBeforeUpdate(() => (held = !!list.value?.contains(document.activeElement)))
+onUpdated(() => {
+  if (held && !list.value?.contains(document.activeElement)) focusRow()
+})
 
 function onKey(event: KeyboardEvent) {
   const direction = { ArrowUp: 'up', ArrowDown: 'down' }[event.key] as 'up' | 'down' | undefined
@@ -199,6 +208,7 @@ const isStep = computed(() => !!journey.value && !!findStep(journey.value, selec
       @rest="done('rest')"
       @cancel="asking = null"
     />
+    <NewMessage v-if="writing" class="m-2" @added="add('send')" @cancel="writing = false" />
     <div class="flex flex-wrap items-center gap-1.5 border-t border-line bg-sunk px-3 py-2">
       <span class="note mr-1">{{ isStep || selected ? 'Add below:' : 'Add:' }}</span>
       <button
@@ -206,7 +216,6 @@ const isStep = computed(() => !!journey.value && !!findStep(journey.value, selec
         :key="kind.kind"
         type="button"
         class="button button-small"
-        :disabled="kind.kind === 'send' && noMessages"
         @click="add(kind.kind)"
       >
         {{ kind.name }}

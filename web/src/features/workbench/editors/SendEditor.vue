@@ -4,29 +4,20 @@ import { reasonOf } from '@/api/client'
 import type { SendStep } from '@/api/types'
 import Trouble from '@/ui/Trouble.vue'
 import { useJourneyStore } from '../journeyStore'
+import NewMessage from '../NewMessage.vue'
 
 const props = defineProps<{ step: SendStep }>()
 const emit = defineEmits<{ change: [step: SendStep] }>()
 
 const store = useJourneyStore()
 const writing = ref(false)
-const name = ref('')
-const subject = ref('')
 const trouble = ref<string | null>(null)
 
 const message = computed(() => store.messages.find((one) => one.id === props.step.message))
 
-async function write() {
-  trouble.value = null
-  try {
-    const added = await store.addMessage(name.value, subject.value)
-    writing.value = false
-    name.value = ''
-    subject.value = ''
-    emit('change', { ...props.step, message: added.id })
-  } catch (failure) {
-    trouble.value = reasonOf(failure)
-  }
+function written(added: string) {
+  writing.value = false
+  emit('change', { ...props.step, message: added })
 }
 
 async function setLinks(event: Event) {
@@ -80,19 +71,7 @@ function setSubject(event: Event) {
         @change="setSubject"
       />
     </div>
-    <form
-      v-if="writing"
-      class="col-span-2 grid grid-cols-[1fr_1fr_auto] items-end gap-2 rounded-lg bg-sunk p-2.5"
-      @submit.prevent="write"
-    >
-      <label
-        ><span class="label">New message’s name</span><input v-model="name" class="field" required
-      /></label>
-      <label
-        ><span class="label">Its subject</span><input v-model="subject" class="field" required
-      /></label>
-      <button type="submit" class="button button-main">Add message</button>
-    </form>
+    <NewMessage v-if="writing" class="col-span-2" @added="written" @cancel="writing = false" />
     <div class="col-span-2">
       <label class="label" for="links"
         >Links in this message that people can click, with commas between</label

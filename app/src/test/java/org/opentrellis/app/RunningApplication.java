@@ -1,0 +1,101 @@
+package org.opentrellis.app;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.extension.AfterAllCallback;
+import org.junit.jupiter.api.extension.BeforeAllCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.boot.web.server.context.WebServerApplicationContext;
+import org.springframework.context.ConfigurableApplicationContext;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The real application on a free port with a data folder of its own, for one test class. */
+public final class RunningApplication implements BeforeAllCallback, AfterAllCallback {
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  private final boolean demo;
+  private final HttpClient client = HttpClient.newHttpClient();
+  private @Nullable ConfigurableApplicationContext context;
+
+  private RunningApplication(boolean demo) {
+    this.demo = demo;
+  }
+
+  public static RunningApplication empty() {
+    return new RunningApplication(false);
+  }
+
+  public static RunningApplication withDemo() {
+    return new RunningApplication(true);
+  }
+
+  @Override
+  public void beforeAll(ExtensionContext test) throws IOException {
+    Path data = Files.createTempDirectory("trellis-test");
+    context =
+        new SpringApplicationBuilder(TrellisApplication.class)
+            .properties(
+                Map.of(
+                    "server.port", "0",
+                    "trellis.data", data.toString(),
+                    "trellis.demo", Boolean.toString(demo)))
+            .run("--server.port=0", "--trellis.data=" + data, "--trellis.demo=" + demo);
+  }
+
+  @Override
+  public void afterAll(ExtensionContext test) {
+    if (context != null) {
+      context.close();
+    }
+  }
+
+  public String address() {
+    int port = ((WebServerApplicationContext) context).getWebServer().getPort();
+    return "http://127.0.0.1:" + port;
+  }
+
+  /** An answer: its status and its JSON. */
+  public record Answer(int status, JsonNode body) {}
+
+  public Answer get(String path) {
+    return send(HttpRequest.newBuilder(URI.create(address() + path)).GET());
+  }
+
+  public Answer post(String path, String body) {
+    return send("POST", path, body);
+  }
+
+  public Answer put(String path, String body) {
+    return send("PUT", path, body);
+  }
+
+  private Answer send(String method, String path, String body) {
+    return send(
+        HttpRequest.newBuilder(URI.create(address() + path))
+            .header("Content-Type", "application/json")
+            .method(method, HttpRequest.BodyPublishers.ofString(body)));
+  }
+
+  private Answer send(HttpRequest.Builder request) {
+    try {
+      HttpResponse<String> response =
+          client.send(request.build(), HttpResponse.BodyHandlers.ofString());
+      return new Answer(response.statusCode(), JSON.readTree(response.body()));
+    } catch (IOException failure) {
+      throw new UncheckedIOException(failure);
+    } catch (InterruptedException stopped) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(stopped);
+    }
+  }
+}

@@ -1,0 +1,111 @@
+package org.opentrellis.app.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Page.GetByRoleOptions;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.opentrellis.app.RunningApplication;
+
+/** Every main view on the demo: accessible, complete, and fitting its window. */
+class ViewsTest {
+  @RegisterExtension static final RunningApplication APP = RunningApplication.withDemo();
+  @RegisterExtension static final Browser BROWSER = new Browser();
+
+  @ParameterizedTest(name = "{0}")
+  @CsvSource({
+    "/journeys, First frames",
+    "/journeys/1?step=planner-again, Links in this message",
+    "/journeys/1?step=opened-by-now, The first arm that holds wins",
+    "/journeys/1?step=journey, Again",
+    "/journeys/1?step=one-day, for an amount",
+    "/journeys/3?step=mark-reader, And another change",
+    "/journeys/1/dry-run, met the goal",
+    "/side-by-side, Choose two runs or more",
+    "'/side-by-side?runs=2,1,3', Which does better",
+  })
+  void axeFindsNothingAndTheWindowDoesNotScroll(String path, String text) {
+    Page page = BROWSER.open(APP.address() + path);
+    assertThat(page.getByText(text).first()).isVisible();
+    page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+    List<String> violations =
+        new AxeBuilder(page).analyze().getViolations().stream().map(ViewsTest::told).toList();
+    assertThat(violations).isEmpty();
+    Object overflow =
+        page.evaluate(
+            "document.documentElement.scrollHeight > innerHeight || document.documentElement.scrollWidth > innerWidth");
+    assertThat(overflow).isEqualTo(false);
+  }
+
+  private static String told(Rule rule) {
+    return rule.getId() + ": " + rule.getNodes().stream().map(node -> node.getHtml()).toList();
+  }
+
+  @Test
+  void nothingComesFromOutside() {
+    Page page = BROWSER.open(APP.address() + "/journeys/1");
+    List<String> elsewhere = new java.util.ArrayList<>();
+    page.onRequest(
+        request -> {
+          if (!request.url().startsWith(APP.address())) {
+            elsewhere.add(request.url());
+          }
+        });
+    page.reload();
+    assertThat(page.getByText("Pick your first hive").first()).isVisible();
+    page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+    assertThat(elsewhere).isEmpty();
+  }
+
+  @Test
+  void runSheetTrellisAndPanelShareOneSelection() {
+    Page page = BROWSER.open(APP.address() + "/journeys/1");
+    page.locator("svg [data-step=season]").click();
+    assertThat(page.locator("[data-row=season]")).hasAttribute("aria-selected", "true");
+    assertThat(page.locator("h2#step-panel")).containsText("What a season costs");
+    page.locator("[data-row=jar]").click();
+    assertThat(page.locator("svg [data-step=jar]")).hasAttribute("aria-pressed", "true");
+    assertThat(page).hasURL(APP.address() + "/journeys/1?step=jar");
+  }
+
+  @Test
+  void aFindingIsMendedWithOneButtonAndUndone() {
+    Page page = BROWSER.open(APP.address() + "/journeys/3?step=journey");
+    page.getByRole(AriaRole.BUTTON, new GetByRoleOptions().setName("Leave when the goal is met"))
+        .click();
+    assertThat(page.getByText("60 days, leave when met")).isVisible();
+    assertThat(page.getByText("still get every email")).isHidden();
+    page.getByRole(AriaRole.BUTTON, new GetByRoleOptions().setName("Undo")).click();
+    assertThat(page.getByText("still get every email")).isVisible();
+  }
+
+  /** A changed assumption changes the result: the first email pulls more, so more open it. */
+  @Test
+  void assumptionsAreEditedAndChangeTheRun() {
+    Page page = BROWSER.open(APP.address() + "/journeys/2/dry-run");
+    page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("assumptions")).click();
+    page.getByLabel("Pull of Your hive planner is here").fill("9");
+    page.getByLabel("Pull of Your hive planner is here").press("Tab");
+    page.getByLabel("People", new Page.GetByLabelOptions().setExact(true)).fill("3000");
+    page.getByLabel("People", new Page.GetByLabelOptions().setExact(true)).press("Tab");
+    page.getByRole(AriaRole.BUTTON, new GetByRoleOptions().setName("Run again")).click();
+    assertThat(page.getByText("of the 3,000 who entered met the goal")).isVisible();
+    var run = APP.get("/api/dry-runs").body().get(0).get("id").asLong();
+    double opened =
+        APP.get("/api/dry-runs/" + run)
+            .body()
+            .at("/measures/steps/1/email/openedByPeople/value")
+            .asDouble();
+    assertThat(opened).isGreaterThan(0.7);
+    page.getByRole(AriaRole.TAB, new GetByRoleOptions().setName("Steps")).click();
+    assertThat(page.getByRole(AriaRole.TABLE)).containsText("%.1f".formatted(opened * 100));
+  }
+}

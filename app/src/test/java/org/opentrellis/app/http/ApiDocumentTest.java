@@ -1,0 +1,34 @@
+package org.opentrellis.app.http;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.opentrellis.app.RunningApplication;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * The front end's types are generated from the committed OpenAPI document; it must be the one that
+ * the application gives.
+ */
+class ApiDocumentTest {
+  private static final Path COMMITTED = Path.of("../web/src/api/openapi.json");
+
+  @RegisterExtension static final RunningApplication APP = RunningApplication.empty();
+
+  @Test
+  void theCommittedDocumentIsTheCurrentOne() throws Exception {
+    JsonMapper json = JsonMapper.builder().build();
+    JsonNode current = APP.get("/api/openapi").body();
+    JsonNode committed = json.readTree(Files.readString(COMMITTED));
+    Path fresh = Path.of("target/openapi.json");
+    Files.writeString(
+        fresh, json.writerWithDefaultPrettyPrinter().writeValueAsString(current) + "\n");
+    assertThat(committed.equals(current))
+        .as("The API has changed: copy app/%s over web/src/api/openapi.json and build.", fresh)
+        .isTrue();
+  }
+}

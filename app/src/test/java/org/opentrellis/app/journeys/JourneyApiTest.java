@@ -1,0 +1,170 @@
+package org.opentrellis.app.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayOutputStream;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.opentrellis.app.RunningApplication;
+import org.opentrellis.app.RunningApplication.Answer;
+
+/** Journeys over HTTP: what is saved, and what is refused and how. */
+class JourneyApiTest {
+  @RegisterExtension static final RunningApplication APP = RunningApplication.empty();
+
+  private static final String DOCUMENT =
+      """
+      {"name": "A test", "purpose": "WELCOME", "state": "DRAFT",
+       "triggers": [{"kind": "joinsList", "list": "Newcomers"}],
+       "entryFilter": null, "reEntry": "NEVER", "goal": {"withinDays": 21, "leaveWhenMet": true},
+       "body": [
+         {"kind": "send", "id": "a", "message": "hello", "subject": null},
+         {"kind": "wait", "id": "w", "amount": {"count": 1, "unit": "DAYS"}, "until": null},
+         {"kind": "branch", "id": "b", "waitUpTo": null,
+          "arms": [{"id": "b-1", "condition": {"kind": "opened", "email": "a", "peopleOnly": false}, "steps": []}],
+          "otherwise": {"id": "b-2", "condition": null, "steps": []}}]}
+      """;
+
+  private long id;
+
+  @BeforeAll
+  static void writeAMessage() {
+    Answer added =
+        APP.post(
+            "/api/messages",
+            "{\"name\": \"Hello\", \"subject\": \"Hello there\", \"links\": [\"Kits\"], \"version\": null}");
+    assertThat(added.status()).isEqualTo(201);
+    assertThat(added.body().get("id").asString()).isEqualTo("hello");
+  }
+
+  @BeforeEach
+  void addAJourney() {
+    Answer added = APP.post("/api/journeys", "{\"name\": \"A test\", \"purpose\": \"WELCOME\"}");
+    assertThat(added.status()).isEqualTo(201);
+    id = added.body().get("id").asLong();
+  }
+
+  private Answer save(int version, String document) {
+    return APP.put(
+        "/api/journeys/" + id, "{\"version\": %d, \"journey\": %s}".formatted(version, document));
+  }
+
+  private Answer load() {
+    return APP.get("/api/journeys/" + id);
+  }
+
+  @Test
+  void whatIsSavedIsThereInWordsAndWithItsFindings() {
+    Answer saved = save(1, DOCUMENT);
+    assertThat(saved.status()).isEqualTo(200);
+    assertThat(saved.body().get("version").asInt()).isEqualTo(2);
+    Answer loaded = load();
+    assertThat(loaded.body()).isEqualTo(saved.body());
+    assertThat(loaded.body().at("/sheet/rows/0/sentence/spans/1/text").asString())
+        .isEqualTo("Hello");
+    assertThat(loaded.body().get("findings")).isEmpty();
+    assertThat(APP.get("/api/journeys").body().toString()).contains("\"id\":" + id);
+  }
+
+  @Test
+  void aSaveThatLostTheRaceGetsBothSides() {
+    assertThat(save(1, DOCUMENT).status()).isEqualTo(200);
+    Answer lost = save(1, DOCUMENT.replace("\"count\": 1", "\"count\": 3"));
+    assertThat(lost.status()).isEqualTo(409);
+    assertThat(lost.body().get("code").asString()).isEqualTo("save-lost");
+    assertThat(lost.body().at("/current/version").asInt()).isEqualTo(2);
+    assertThat(lost.body().at("/current/sheet/rows/1/sentence/spans/1/text").asString())
+        .isEqualTo("1 day");
+    assertThat(lost.body().at("/yours/sheet/rows/1/sentence/spans/1/text").asString())
+        .isEqualTo("3 days");
+    assertThat(load().body().get("version").asInt()).isEqualTo(2);
+  }
+
+  @ParameterizedTest(name = "{2} at {3}")
+  @CsvSource(
+      delimiter = '|',
+      quoteCharacter = '`',
+      value = {
+        "\"state\": \"DRAFT\"|\"state\": \"DRAFT\", \"colour\": 1|unknown-field|/journey/colour",
+        "\"count\": 1|\"count\": -1|bad-value|/journey/body/1/amount/count",
+        "\"hello\"|\"gone\"|missing-message|/journey/body/0/message",
+        "\"purpose\": \"WELCOME\"|\"purpose\": \"HELLO\"|bad-json|/journey/purpose",
+        "\"reEntry\": \"NEVER\"|\"reEntry\": null|missing-value|/journey/reEntry",
+      })
+  void badInputIsRefusedWithItsPlaceAndNothingIsLostOrLogged(
+      String valid, String broken, String code, String place) {
+    assertThat(save(1, DOCUMENT).status()).isEqualTo(200);
+    PrintStream before = System.out;
+    ByteArrayOutputStream log = new ByteArrayOutputStream();
+    Answer refused;
+    try {
+      System.setOut(new PrintStream(log, true, StandardCharsets.UTF_8));
+      refused = save(2, DOCUMENT.replace(valid, broken));
+    } finally {
+      System.setOut(before);
+    }
+    assertThat(refused.status()).isEqualTo(400);
+    assertThat(refused.body().get("code").asString()).isEqualTo(code);
+    assertThat(refused.body().at("/problems/0/place").asString()).isEqualTo(place);
+    assertThat(refused.body().get("detail").asString()).endsWith(".");
+    assertThat(log.toString(StandardCharsets.UTF_8))
+        .doesNotContain("\tat ")
+        .doesNotContain("ERROR");
+    assertThat(load().body().get("version").asInt()).isEqualTo(2);
+  }
+
+  @Test
+  void aBranchWithoutArmsIsRefused() {
+    Answer refused = save(1, DOCUMENT.replaceAll("(?s)\"arms\": \\[.*?\\]\\}\\]", "\"arms\": []"));
+    assertThat(refused.status()).isEqualTo(400);
+    assertThat(refused.body().get("code").asString()).isEqualTo("branch-without-arms");
+    assertThat(refused.body().at("/problems/0/place").asString()).isEqualTo("/journey/body/2/arms");
+  }
+
+  @Test
+  void aBodyOfTenMegabytesIsRefused() {
+    Answer refused = save(1, DOCUMENT.replace("A test", "x".repeat(10_000_000)));
+    assertThat(refused.status()).isEqualTo(413);
+    assertThat(refused.body().get("code").asString()).isEqualTo("body-too-large");
+    assertThat(load().body().get("version").asInt()).isEqualTo(1);
+  }
+
+  @Test
+  void whatIsNotThereIsSaidSo() {
+    Answer missing = APP.get("/api/journeys/999");
+    assertThat(missing.status()).isEqualTo(404);
+    assertThat(missing.body().get("detail").asString()).isEqualTo("There is no journey 999.");
+    assertThat(APP.get("/api/dry-runs/999").status()).isEqualTo(404);
+    assertThat(APP.get("/api/journeys/seven").status()).isEqualTo(400);
+    assertThat(APP.post("/api/journeys", "{\"name\": \"\", \"purpose\": \"CART\"}").status())
+        .isEqualTo(400);
+    assertThat(APP.post("/api/journeys", "{\"name\": \"x\"").status()).isEqualTo(400);
+  }
+
+  @Test
+  void assumptionsAreSavedApartAndCheckedToo() {
+    var behaviour = load().body().get("behaviour").toString();
+    Answer saved =
+        APP.put(
+            "/api/journeys/" + id + "/behaviour",
+            "{\"version\": 1, \"behaviour\": %s}"
+                .formatted(behaviour.replace("\"keenness\":0.38", "\"keenness\":0.5")));
+    assertThat(saved.status()).isEqualTo(200);
+    assertThat(saved.body().at("/behaviour/groups/0/keenness").asDouble()).isEqualTo(0.5);
+    assertThat(saved.body().get("version").asInt()).isEqualTo(1);
+    Answer refused =
+        APP.put(
+            "/api/journeys/" + id + "/behaviour",
+            "{\"version\": 2, \"behaviour\": %s}"
+                .formatted(behaviour.replace("Europe/Berlin", "Europe/Nowhere")));
+    assertThat(refused.status()).isEqualTo(400);
+    assertThat(refused.body().at("/problems/0/place").asString())
+        .isEqualTo("/behaviour/groups/0/zone");
+  }
+}
