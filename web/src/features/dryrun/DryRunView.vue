@@ -34,11 +34,13 @@ async function load() {
   failure.value = null
   try {
     const params = { params: { path: { id: props.id } } }
-    journey.value = await answerOf(api.GET('/api/journeys/{id}', params))
+    const loaded = await answerOf(api.GET('/api/journeys/{id}', params))
     const wanted = Number(route.query.run) || (await newestRun())
     if (wanted && wanted !== run.value?.run.id) {
       show(await answerOf(api.GET('/api/dry-runs/{id}', { params: { path: { id: wanted } } })))
     }
+    // Last, so that nobody types into fields that the run is still to fill.
+    journey.value = loaded
   } catch (reason) {
     failure.value = reasonOf(reason)
   }

@@ -110,7 +110,7 @@ function focusRow() {
 let held = false
 onBeforeUpdate(() => (held = !!list.value?.contains(document.activeElement)))
 onUpdated(() => {
-  if (held && !list.value?.contains(document.activeElement)) focusRow()
+  if (held && document.activeElement === document.body) focusRow()
 })
 
 function onKey(event: KeyboardEvent) {

@@ -60,6 +60,9 @@ final class Browser implements BeforeAllCallback, AfterAllCallback, AfterEachCal
 
   @Override
   public void afterEach(ExtensionContext test) {
+    if (test.getExecutionException().isPresent()) {
+      pages.forEach(page -> picture(page, test));
+    }
     pages.forEach(page -> page.context().close());
     pages.clear();
     List<String> seen = List.copyOf(errors);
@@ -67,6 +70,12 @@ final class Browser implements BeforeAllCallback, AfterAllCallback, AfterEachCal
     if (!seen.isEmpty()) {
       throw new AssertionError("the page failed: " + seen);
     }
+  }
+
+  /** A failure leaves a picture of each page in target/failures. */
+  private void picture(Page page, ExtensionContext test) {
+    String name = test.getRequiredTestMethod().getName() + "-" + pages.indexOf(page) + ".png";
+    page.screenshot(new Page.ScreenshotOptions().setPath(Path.of("target/failures", name)));
   }
 
   @Override
