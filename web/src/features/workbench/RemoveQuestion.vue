@@ -7,7 +7,10 @@ const props = defineProps<{ step: StepDocument; removal: Removal }>()
 const emit = defineEmits<{ only: []; rest: []; cancel: [] }>()
 
 const first = useTemplateRef<HTMLButtonElement>('first')
-onMounted(() => first.value?.focus())
+onMounted(() => {
+  first.value?.focus()
+  first.value?.scrollIntoView({ block: 'nearest' })
+})
 
 const steps = (n: number) => (n === 1 ? '1 step' : `${n} steps`)
 const only = computed(() => {
@@ -20,7 +23,7 @@ const all = computed(() => steps(1 + props.removal.inside + props.removal.after)
 
 <template>
   <div
-    class="flex flex-wrap items-center gap-2 border-b border-line bg-clay-soft px-3 py-2"
+    class="flex flex-wrap items-center gap-2 border-b border-line bg-clay-soft py-2 pr-3 pl-[92px]"
     role="group"
     aria-label="Remove this step?"
     @keydown.esc.stop="emit('cancel')"

@@ -87,6 +87,11 @@ function done(how: 'only' | 'rest') {
   focusRow()
 }
 
+function keep() {
+  asking.value = null
+  focusRow()
+}
+
 function move(direction: 'up' | 'down') {
   const id = selected.value
   if (id) store.edit(`move step ${direction}`, (before) => moveStep(before, id, direction))
@@ -102,7 +107,7 @@ function go(by: number) {
 
 function focusRow() {
   void nextTick(() => {
-    list.value?.querySelector<HTMLElement>('[role=option][tabindex="0"]')?.focus()
+    list.value?.querySelector<HTMLElement>('[data-row][tabindex="0"]')?.focus()
   })
 }
 
@@ -114,6 +119,7 @@ onUpdated(() => {
 })
 
 function onKey(event: KeyboardEvent) {
+  if (!(event.target as HTMLElement).hasAttribute('data-row')) return
   const direction = { ArrowUp: 'up', ArrowDown: 'down' }[event.key] as 'up' | 'down' | undefined
   if (direction && event.altKey) move(direction)
   else if (direction) go(direction === 'up' ? -1 : 1)
@@ -177,15 +183,14 @@ const isStep = computed(() => !!journey.value && !!findStep(journey.value, selec
     >
       <Sentence :phrase="view.sheet.opening" />
     </button>
-    <div
+    <ol
       ref="list"
-      role="listbox"
       aria-label="Steps"
       class="min-h-0 flex-1 overflow-y-auto"
       tabindex="-1"
       @keydown="onKey"
     >
-      <template v-for="row in rows" :key="row.id">
+      <li v-for="row in rows" :key="row.id">
         <RunSheetRow
           :row="row"
           :measures="measuresOf(row)"
@@ -195,19 +200,19 @@ const isStep = computed(() => !!journey.value && !!findStep(journey.value, selec
           :current="row.id === current"
           @select="store.select(row.id)"
         />
-      </template>
-      <div v-if="rows.length === 0" role="option" aria-selected="false" class="px-4 py-6 text-ink2">
+        <RemoveQuestion
+          v-if="row.id === asking && askedStep && removal"
+          :step="askedStep"
+          :removal="removal"
+          @only="done('only')"
+          @rest="done('rest')"
+          @cancel="keep"
+        />
+      </li>
+      <li v-if="rows.length === 0" class="px-4 py-6 text-ink2">
         An empty sheet. Add the first step below: usually the email that people asked for.
-      </div>
-    </div>
-    <RemoveQuestion
-      v-if="askedStep && removal"
-      :step="askedStep"
-      :removal="removal"
-      @only="done('only')"
-      @rest="done('rest')"
-      @cancel="asking = null"
-    />
+      </li>
+    </ol>
     <NewMessage v-if="writing" class="m-2" @added="add('send')" @cancel="writing = false" />
     <div class="flex flex-wrap items-center gap-1.5 border-t border-line bg-sunk px-3 py-2">
       <span class="note mr-1">{{ isStep || selected ? 'Add below:' : 'Add:' }}</span>

@@ -34,8 +34,7 @@ const rails = computed(() =>
 <template>
   <button
     type="button"
-    role="option"
-    :aria-selected="selected"
+    :aria-current="selected"
     :tabindex="current ? 0 : -1"
     :data-row="row.id"
     class="grid w-full grid-cols-[92px_1fr_48px_40px] items-stretch border-b border-line2 text-left"

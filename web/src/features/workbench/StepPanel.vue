@@ -49,7 +49,7 @@ function change(changed: StepDocument) {
         <template v-else>Journey</template>
       </h2>
       <span v-if="row?.label" class="chip">branch {{ row.label }}</span>
-      <div class="ml-auto flex gap-4" role="tablist" aria-label="Panel">
+      <div class="ml-auto flex gap-4 whitespace-nowrap" role="tablist" aria-label="Panel">
         <button
           v-for="name in ['step', 'checks'] as const"
           :id="`tab-${name}`"

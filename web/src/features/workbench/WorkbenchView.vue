@@ -112,7 +112,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       <div v-if="runFailure" class="px-3 pb-2"><Trouble :text="runFailure" /></div>
       <SaveConflict v-if="save.status === 'lost'" :problem="save.problem" />
       <div
-        class="grid min-h-0 flex-1 grid-cols-[minmax(390px,31%)_1fr] grid-rows-[minmax(0,1.15fr)_minmax(0,1fr)] gap-3 px-3 pb-3"
+        class="grid min-h-0 flex-1 grid-cols-[minmax(390px,31%)_1fr] grid-rows-[minmax(0,1.25fr)_minmax(0,1fr)] gap-3 px-3 pb-3"
       >
         <RunSheetPanel class="row-span-2" />
         <section class="panel flex min-h-0 min-w-0 flex-col" aria-labelledby="trellis">

@@ -117,7 +117,7 @@ class FirstJourneyTest {
     page.locator("[data-row=send-1]").focus();
     page.keyboard().press("ArrowDown");
     assertThat(page.locator("[data-row=wait-1]")).isFocused();
-    assertThat(page.locator("[data-row=wait-1]")).hasAttribute("aria-selected", "true");
+    assertThat(page.locator("[data-row=wait-1]")).hasAttribute("aria-current", "true");
     page.keyboard().press("Alt+ArrowUp");
     assertThat(rows(page).first()).hasAttribute("data-row", "wait-1");
     page.keyboard().press("Alt+ArrowDown");

@@ -69,7 +69,7 @@ class ViewsTest {
   void runSheetTrellisAndPanelShareOneSelection() {
     Page page = BROWSER.open(APP.address() + "/journeys/1");
     page.locator("svg [data-step=season]").click();
-    assertThat(page.locator("[data-row=season]")).hasAttribute("aria-selected", "true");
+    assertThat(page.locator("[data-row=season]")).hasAttribute("aria-current", "true");
     assertThat(page.locator("h2#step-panel")).containsText("What a season costs");
     page.locator("[data-row=jar]").click();
     assertThat(page.locator("svg [data-step=jar]")).hasAttribute("aria-pressed", "true");

@@ -1,0 +1,68 @@
+package org.opentrellis.app.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Page.GetByRoleOptions;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.LoadState;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.opentrellis.app.RunningApplication;
+
+/**
+ * Takes the pictures in docs/screenshots anew, from the demo: {@code mvn verify -Dtest=PicturesTest
+ * -Dpictures=true -Dsurefire.failIfNoSpecifiedTests=false}.
+ */
+@EnabledIfSystemProperty(named = "pictures", matches = "true")
+class PicturesTest {
+  private static final Path FOLDER = Path.of("../docs/screenshots");
+
+  @RegisterExtension static final RunningApplication APP = RunningApplication.withDemo();
+  @RegisterExtension static final Browser BROWSER = new Browser();
+
+  private static Page at(String path, String text) {
+    Page page = BROWSER.open(APP.address() + path);
+    assertThat(page.getByText(text).first()).isVisible();
+    return page;
+  }
+
+  private static void take(Page page, String name) {
+    page.waitForLoadState(LoadState.NETWORKIDLE);
+    page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve(name + ".png")));
+  }
+
+  @Test
+  void mainViews() {
+    take(at("/journeys", "9.8%"), "journeys");
+    take(at("/journeys/1?step=planner-again", "Links in this message"), "workbench");
+    take(at("/journeys/3?step=wants-course", "The first arm that holds wins"), "workbench-nurture");
+    take(at("/journeys/1/dry-run", "met the goal"), "dry-run");
+    take(at("/side-by-side?runs=2,1,3", "Which does better"), "side-by-side");
+    Page assumptions = at("/journeys/1/dry-run", "met the goal");
+    assumptions.getByText("Keen newcomers").click();
+    assumptions.getByRole(AriaRole.TAB, new GetByRoleOptions().setName("assumptions")).click();
+    take(assumptions, "assumptions");
+    Page removing = at("/journeys/1?step=opened-planner", "The first arm that holds wins");
+    removing
+        .getByRole(AriaRole.BUTTON, new GetByRoleOptions().setName("Remove").setExact(true))
+        .first()
+        .click();
+    take(removing, "removing");
+  }
+
+  @Test
+  void bothSidesOfALostSave() {
+    Page mine = at("/journeys/2?step=one-day", "for an amount");
+    Page theirs = at("/journeys/2?step=one-day", "for an amount");
+    theirs.getByLabel("Wait: how many").fill("2");
+    theirs.getByLabel("Wait: how many").press("Tab");
+    assertThat(theirs.locator("[data-row=one-day]")).containsText("Wait 2 days");
+    mine.getByLabel("Wait: how many").fill("3");
+    mine.getByLabel("Wait: how many").press("Tab");
+    assertThat(mine.getByRole(AriaRole.ALERT)).containsText("Wait 3 days");
+    take(mine, "two-versions");
+  }
+}
