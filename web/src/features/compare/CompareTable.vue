@@ -61,7 +61,7 @@ const rows = computed(() => Math.max(0, ...props.columns.map((column) => column.
             </template>
             <span v-else class="text-ink2">no goal</span>
             <span class="figure ml-3 text-[12px] text-ink2"
-              >{{ percent(column.left.value, 1) }} left</span
+              >{{ percent(column.left.value, 1) }} left without it</span
             >
           </td>
         </tr>

@@ -13,6 +13,7 @@ const props = defineProps<{
 }>()
 
 const worst = computed(() => props.journey.findings[0]?.severity)
+const firstPlace = computed(() => props.journey.findings[0]?.step ?? 'journey')
 const findings = computed(() => {
   const n = props.journey.findings.length
   return n === 1 ? '1 finding' : `${n} findings`
@@ -38,10 +39,14 @@ const findings = computed(() => {
       <p class="mt-1 text-ink2"><Sentence :phrase="journey.sheet.opening" /></p>
     </div>
     <div>
-      <span v-if="journey.findings.length" class="inline-flex items-center gap-1.5 text-clay">
+      <RouterLink
+        v-if="journey.findings.length"
+        :to="{ name: 'workbench', params: { id: journey.id }, query: { step: firstPlace } }"
+        class="inline-flex items-center gap-1.5 text-clay hover:underline"
+      >
         <TriangleAlert class="size-4" aria-hidden="true" />
         {{ findings }}{{ worst === 'ERROR' ? ', cannot open' : '' }}
-      </span>
+      </RouterLink>
       <span v-else class="text-ink2">no findings</span>
     </div>
     <div>

@@ -16,11 +16,17 @@ create table journey (
   behaviour_version int not null
 );
 
+-- goal_met is null without a goal, last_reached (who got the last email) without an email.
 -- A run keeps the journey and the assumptions it was made with, so that it can be repeated.
 create table dry_run (
   id bigint generated always as identity primary key,
   journey_id bigint not null references journey (id),
   journey_version int not null,
+  journey_name varchar(80) not null,
+  purpose varchar(20) not null,
+  entered bigint not null,
+  goal_met bigint,
+  last_reached bigint,
   document clob not null,
   behaviour clob not null,
   messages clob not null,

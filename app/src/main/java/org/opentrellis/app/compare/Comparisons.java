@@ -60,10 +60,7 @@ class Comparisons {
     Map<String, String> names =
         RunSheet.of(run.journey(), run.messages()).rows().stream()
             .collect(Collectors.toMap(RunSheet.Row::id, RunSheet.Row::brief));
-    long left =
-        measures.leftGoal().count()
-            + measures.leftUnsubscribed().count()
-            + measures.leftBounced().count();
+    long left = measures.leftUnsubscribed().count() + measures.leftBounced().count();
     return new ComparisonView.Column(
         run.summary(),
         name,
@@ -99,11 +96,12 @@ class Comparisons {
       @Nullable Share now,
       @Nullable Difference difference) {
     if (before == null || now == null) {
-      return "%s and %s cannot be compared by goal: one of them has none."
+      return "\u201c%s\u201d and \u201c%s\u201d cannot be compared by goal: one of them has none."
           .formatted(firstName, laterName);
     }
     return difference == null
-        ? "Nobody entered in one of %s and %s: none yet.".formatted(firstName, laterName)
+        ? "Nobody entered in one of \u201c%s\u201d and \u201c%s\u201d: none yet."
+            .formatted(firstName, laterName)
         : Verdict.onGoal(laterName, firstName, difference, now, before);
   }
 

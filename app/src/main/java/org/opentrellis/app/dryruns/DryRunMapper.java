@@ -11,30 +11,38 @@ import org.apache.ibatis.annotations.Select;
 interface DryRunMapper {
   @Insert(
       """
-      insert into dry_run (journey_id, journey_version, document, behaviour, messages, people,
-        seed, start_at, horizon_days, made_at, millis, results)
-      values (#{values.journeyId}, #{values.journeyVersion}, #{values.document},
-        #{values.behaviour}, #{values.messages}, #{values.people}, #{values.seed},
-        #{values.startAt}, #{values.horizonDays}, #{values.madeAt}, #{values.millis},
-        #{values.results})
+      insert into dry_run (journey_id, journey_version, journey_name, purpose, people, seed,
+        horizon_days, made_at, millis, entered, goal_met, last_reached, document, behaviour,
+        messages, start_at, results)
+      values (#{summary.journeyId}, #{summary.journeyVersion}, #{summary.journeyName},
+        #{summary.purpose}, #{summary.people}, #{summary.seed}, #{summary.horizonDays},
+        #{summary.madeAt}, #{summary.millis}, #{summary.entered}, #{summary.goalMet},
+        #{summary.lastReached}, #{content.document}, #{content.behaviour}, #{content.messages},
+        #{content.startAt}, #{content.results})
       """)
-  @Options(useGeneratedKeys = true, keyProperty = "id")
+  @Options(useGeneratedKeys = true, keyProperty = "id", keyColumn = "id")
   void insert(NewDryRunRow row);
 
   @Select(
       """
-      select id, journey_id, journey_version, document, behaviour, messages, people, seed,
-        start_at, horizon_days, made_at, millis, results
+      select document, behaviour, messages, start_at, results from dry_run where id = #{id}
+      """)
+  Optional<DryRunRow> content(long id);
+
+  @Select(
+      """
+      select id, journey_id, journey_version, journey_name, purpose, people, seed, horizon_days,
+        made_at, millis, entered, goal_met, last_reached
       from dry_run where id = #{id}
       """)
-  Optional<DryRunRow> find(long id);
+  Optional<SummaryRow> summary(long id);
 
   /** The newest first. */
   @Select(
       """
-      select id, journey_id, journey_version, document, behaviour, messages, people, seed,
-        start_at, horizon_days, made_at, millis, results
+      select id, journey_id, journey_version, journey_name, purpose, people, seed, horizon_days,
+        made_at, millis, entered, goal_met, last_reached
       from dry_run order by id desc limit 200
       """)
-  List<DryRunRow> newest();
+  List<SummaryRow> newest();
 }

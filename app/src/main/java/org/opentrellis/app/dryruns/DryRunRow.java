@@ -2,17 +2,6 @@ package org.opentrellis.app.dryruns;
 
 import java.time.OffsetDateTime;
 
+/** What a run was made with and what it showed; {@link SummaryRow} has the rest. */
 record DryRunRow(
-    long id,
-    long journeyId,
-    int journeyVersion,
-    String document,
-    String behaviour,
-    String messages,
-    int people,
-    long seed,
-    OffsetDateTime startAt,
-    int horizonDays,
-    OffsetDateTime madeAt,
-    long millis,
-    String results) {}
+    String document, String behaviour, String messages, OffsetDateTime startAt, String results) {}

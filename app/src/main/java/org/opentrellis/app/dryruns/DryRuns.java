@@ -8,7 +8,9 @@ import java.time.ZoneOffset;
 import java.time.temporal.TemporalAdjusters;
 import java.util.List;
 import java.util.Objects;
+import java.util.Set;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.journeys.KeptJourney;
@@ -21,6 +23,7 @@ import org.opentrellis.core.format.JourneyReader;
 import org.opentrellis.core.format.JourneyWriter;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.Message;
+import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.measure.EmailOrder;
 import org.opentrellis.core.measure.RunMeasures;
 import org.opentrellis.core.measure.RunSummary;
@@ -68,7 +71,9 @@ public class DryRuns {
     long begun = System.nanoTime();
     RunMeasures measures = measure(kept, library, cohort);
     long millis = TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begun);
-    NewDryRunRow row = new NewDryRunRow(row(kept, library, cohort, measures, millis));
+    NewDryRunRow row =
+        new NewDryRunRow(
+            summary(kept, cohort, measures, millis), content(kept, library, cohort, measures));
     mapper.insert(row);
     return view(Objects.requireNonNull(row.id));
   }
@@ -86,7 +91,7 @@ public class DryRuns {
 
   /** The newest runs in short, newest first. */
   List<DryRunSummary> newest() {
-    return mapper.newest().stream().map(row -> kept(row).summary()).toList();
+    return mapper.newest().stream().map(SummaryRow::summary).toList();
   }
 
   DryRunView view(long id) {
@@ -106,7 +111,8 @@ public class DryRuns {
    * @throws NotFound if there is none
    */
   public KeptRun find(long id) {
-    return kept(mapper.find(id).orElseThrow(() -> NotFound.of("dry run", id)));
+    SummaryRow summary = mapper.summary(id).orElseThrow(() -> NotFound.of("dry run", id));
+    return kept(summary, mapper.content(id).orElseThrow());
   }
 
   private static void check(DryRunOrder order) {
@@ -137,59 +143,48 @@ public class DryRuns {
         .toInstant();
   }
 
-  private DryRunRow row(
-      KeptJourney kept,
-      List<Message> library,
-      CohortSettings cohort,
-      RunMeasures measures,
-      long millis) {
-    return new DryRunRow(
+  private SummaryRow summary(
+      KeptJourney kept, CohortSettings cohort, RunMeasures measures, long millis) {
+    Share goal = measures.goal();
+    List<EmailOrder.Place> places = EmailOrder.of(measures);
+    return new SummaryRow(
         0,
         kept.id(),
         kept.version(),
-        Json.write(JourneyWriter.write(kept.journey())),
-        Json.write(BehaviourFormat.write(kept.behaviour())),
-        Json.write(library),
+        kept.journey().name(),
+        kept.journey().purpose(),
         cohort.people(),
         cohort.seed(),
-        cohort.start().atOffset(ZoneOffset.UTC),
         cohort.horizonDays(),
         OffsetDateTime.now(clock),
         millis,
+        measures.entered(),
+        goal == null ? null : goal.count(),
+        places.isEmpty() ? null : places.get(places.size() - 1).step().reach().count());
+  }
+
+  private static DryRunRow content(
+      KeptJourney kept, List<Message> library, CohortSettings cohort, RunMeasures measures) {
+    return new DryRunRow(
+        Json.write(JourneyWriter.write(kept.journey())),
+        Json.write(BehaviourFormat.write(kept.behaviour())),
+        Json.write(library),
+        cohort.start().atOffset(ZoneOffset.UTC),
         Json.write(measures));
   }
 
-  private static KeptRun kept(DryRunRow row) {
-    List<Message> library = List.of(Json.read(row.messages(), Message[].class));
-    var ids = library.stream().map(Message::id).collect(java.util.stream.Collectors.toSet());
-    var journey = JourneyReader.read(Json.read(row.document(), JourneyDocument.class), ids);
-    RunMeasures measures = Json.read(row.results(), RunMeasures.class);
-    DryRunSummary summary =
-        new DryRunSummary(
-            row.id(),
-            row.journeyId(),
-            journey.name(),
-            journey.purpose(),
-            row.journeyVersion(),
-            row.people(),
-            row.seed(),
-            row.horizonDays(),
-            row.madeAt(),
-            row.millis(),
-            measures.entered(),
-            measures.goal(),
-            lastReach(measures));
+  private static KeptRun kept(SummaryRow summary, DryRunRow content) {
+    List<Message> library = List.of(Json.read(content.messages(), Message[].class));
+    Set<MessageId> ids = library.stream().map(Message::id).collect(Collectors.toSet());
+    CohortSettings cohort =
+        new CohortSettings(
+            summary.people(), summary.seed(), content.startAt().toInstant(), summary.horizonDays());
     return new KeptRun(
-        summary,
-        journey,
+        summary.summary(),
+        JourneyReader.read(Json.read(content.document(), JourneyDocument.class), ids),
         library,
-        BehaviourFormat.read(Json.read(row.behaviour(), BehaviourDocument.class)),
-        new CohortSettings(row.people(), row.seed(), row.startAt().toInstant(), row.horizonDays()),
-        measures);
-  }
-
-  private static @org.jspecify.annotations.Nullable Share lastReach(RunMeasures measures) {
-    List<EmailOrder.Place> places = EmailOrder.of(measures);
-    return places.isEmpty() ? null : places.get(places.size() - 1).step().reach();
+        BehaviourFormat.read(Json.read(content.behaviour(), BehaviourDocument.class)),
+        cohort,
+        Json.read(content.results(), RunMeasures.class));
   }
 }

@@ -1,6 +1,7 @@
 package org.opentrellis.app.http;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
@@ -67,6 +68,22 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
             ? Json.problem(json)
             : new Problem("bad-json", "", "The request has no readable JSON body.");
     return respond(refusal(List.of(problem)));
+  }
+
+  /** What Spring itself refuses gets a code too. */
+  @Override
+  protected @Nullable ResponseEntity<Object> handleExceptionInternal(
+      Exception refused,
+      @Nullable Object body,
+      HttpHeaders headers,
+      HttpStatusCode status,
+      WebRequest request) {
+    ResponseEntity<Object> answer =
+        super.handleExceptionInternal(refused, body, headers, status, request);
+    if (answer != null && answer.getBody() instanceof ProblemDetail detail) {
+      detail.setProperty("code", status.value() == 404 ? "not-found" : "bad-request");
+    }
+    return answer;
   }
 
   private static ResponseEntity<Object> respond(ProblemDetail detail) {

@@ -25,6 +25,7 @@ import org.opentrellis.core.journey.JourneyState;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.journey.ReEntry;
+import org.opentrellis.core.journey.TagName;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.sentence.RunSheet;
@@ -49,24 +50,26 @@ public class Journeys {
 
   /** All journeys, oldest first. */
   public List<KeptJourney> all() {
-    return mapper.all().stream().map(this::kept).toList();
+    Set<MessageId> known = messageIds();
+    return mapper.all().stream().map(row -> kept(row, known)).toList();
   }
 
   /**
    * @throws NotFound if there is none
    */
   public KeptJourney find(long id) {
-    return kept(row(id));
+    return kept(row(id), messageIds());
   }
 
   List<JourneyView> views() {
     List<KeptJourney> all = all();
-    return all.stream().map(kept -> view(kept, all)).toList();
+    List<Message> library = messages.all();
+    return all.stream().map(kept -> view(kept, all, library)).toList();
   }
 
   /** A journey with its sentences and findings. */
   public JourneyView view(long id) {
-    return view(find(id), all());
+    return view(find(id), all(), messages.all());
   }
 
   /** Adds an empty draft that once-per-person readers enter; its people behave typically. */
@@ -149,9 +152,8 @@ public class Journeys {
     return view(id);
   }
 
-  private JourneyView view(KeptJourney kept, List<KeptJourney> all) {
-    List<Message> library = messages.all();
-    Set<org.opentrellis.core.journey.TagName> elsewhere = new HashSet<>();
+  private static JourneyView view(KeptJourney kept, List<KeptJourney> all, List<Message> library) {
+    Set<TagName> elsewhere = new HashSet<>();
     all.stream()
         .filter(other -> other.id() != kept.id())
         .forEach(other -> elsewhere.addAll(Checks.tagsSetBy(other.journey())));
@@ -171,19 +173,22 @@ public class Journeys {
     return mapper.find(id).orElseThrow(() -> NotFound.of("journey", id));
   }
 
-  private KeptJourney kept(JourneyRow row) {
+  private static KeptJourney kept(JourneyRow row, Set<MessageId> known) {
     return new KeptJourney(
         row.id(),
         row.version(),
         row.savedAt(),
-        read(Json.read(row.document(), JourneyDocument.class)),
+        JourneyReader.read(Json.read(row.document(), JourneyDocument.class), known),
         BehaviourFormat.read(Json.read(row.behaviour(), BehaviourDocument.class)),
         row.behaviourVersion());
   }
 
   private Journey read(JourneyDocument document) {
-    Set<MessageId> known = messages.all().stream().map(Message::id).collect(Collectors.toSet());
-    return JourneyReader.read(document, known);
+    return JourneyReader.read(document, messageIds());
+  }
+
+  private Set<MessageId> messageIds() {
+    return messages.all().stream().map(Message::id).collect(Collectors.toSet());
   }
 
   private Journey readIn(String place, JourneyDocument document) {

@@ -107,7 +107,8 @@ class ComparisonsTest {
     ComparisonView.GoalDifference difference = comparisons.of(List.of(1L, 2L)).differences().get(0);
     assertThat(difference.difference()).isNull();
     assertThat(difference.sentence())
-        .isEqualTo("Frames and Letters cannot be compared by goal: one of them has none.");
+        .isEqualTo(
+            "\u201cFrames\u201d and \u201cLetters\u201d cannot be compared by goal: one of them has none.");
   }
 
   @Test

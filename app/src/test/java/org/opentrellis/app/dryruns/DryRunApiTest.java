@@ -54,7 +54,7 @@ class DryRunApiTest {
     var difference = comparison.body().at("/differences/0");
     assertThat(difference.at("/difference/paired").asBoolean()).isTrue();
     assertThat(difference.get("sentence").asString())
-        .startsWith("First frames met the goal for")
+        .startsWith("\u201cFirst frames\u201d met the goal for")
         .contains("the same 20,000 people in both");
     double first = comparison.body().at("/columns/0/goal/value").asDouble();
     double later = comparison.body().at("/columns/1/goal/value").asDouble();

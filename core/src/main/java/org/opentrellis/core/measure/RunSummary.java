@@ -17,9 +17,11 @@ public final class RunSummary {
     }
     sentences.add(goal(run));
     sentences.add(
-        "%s went through to the end, %s unsubscribed inside, %s had a dead address, %s are still inside."
+        ("%s went through to the end, %s left when they met the goal, %s unsubscribed inside, "
+                + "%s had a dead address, %s are still inside.")
             .formatted(
                 percent(run.finished()),
+                percent(run.leftGoal()),
                 percent(run.leftUnsubscribed()),
                 percent(run.leftBounced()),
                 percent(run.waiting())));

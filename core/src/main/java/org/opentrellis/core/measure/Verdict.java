@@ -18,7 +18,7 @@ public final class Verdict {
   public static String onGoal(
       String first, String second, Difference difference, Share one, Share two) {
     String figures =
-        "%s met the goal for %s, %s for %s"
+        "\u201c%s\u201d met the goal for %s, \u201c%s\u201d for %s"
             .formatted(first, percent(one.value()), second, percent(two.value()));
     String interval =
         "%s points (95%% interval %s to %s)"
@@ -43,7 +43,7 @@ public final class Verdict {
     if (!difference.realDifference()) {
       return "That could be chance.";
     }
-    return "That is a difference: %s does better."
+    return "That is a difference: \u201c%s\u201d does better."
         .formatted(difference.points() > 0 ? first : second);
   }
 

@@ -131,9 +131,10 @@ class MeasuresTest {
   void aVerdictCallsADifferenceOneOnlyWhenItIs() {
     Pairs clear = new Pairs(100, 60, 10, 830);
     assertThat(verdict(clear))
-        .startsWith("Two tries met the goal for 16.0%, one try for 11.0%: +5.0 points")
+        .startsWith(
+            "\u201cTwo tries\u201d met the goal for 16.0%, \u201cone try\u201d for 11.0%: +5.0 points")
         .contains("the same 1,000 people in both, compared one by one")
-        .endsWith("That is a difference: Two tries does better.");
+        .endsWith("That is a difference: \u201cTwo tries\u201d does better.");
     Pairs unclear = new Pairs(100, 12, 10, 878);
     assertThat(verdict(unclear)).contains("(95% interval \u2212").endsWith("That could be chance.");
     assertThat(Verdict.caution(21, 21)).isEmpty();
