@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Label } from './layout'
+import type { Label } from './picture'
 
 defineProps<{ label: Label; selected: boolean }>()
 </script>

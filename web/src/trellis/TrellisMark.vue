@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Mark } from './layout'
+import type { Mark } from './picture'
 import { leafPath } from './paths'
 
 const props = defineProps<{ mark: Mark; clip: string; selected: boolean }>()

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { buildGraph } from './graph'
-import { layOut, type Box, type TrellisPicture, type TrellisWords } from './layout'
+import { layOut } from './layout'
+import type { Box, TrellisPicture, TrellisWords } from './picture'
 import { randomJourney } from './randomJourney'
 
 const NAMES = [

@@ -1,4 +1,4 @@
-import type { Point, Ribbon } from './layout'
+import type { Point, Ribbon } from './picture'
 
 /** A ribbon's outline: straight along its rail, eased where it leaves or joins another. */
 export function ribbonPath({ from, run, to }: Ribbon): string {

@@ -1,5 +1,6 @@
 package org.opentrellis.app.http;
 
+import java.io.IOException;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.format.Json;
@@ -43,6 +44,12 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
     detail.setProperty("current", lost.current());
     detail.setProperty("yours", lost.yours());
     return detail;
+  }
+
+  /** The browser has gone before it had its answer: nobody is there to tell. */
+  @ExceptionHandler
+  void gone(IOException disconnected) {
+    LOG.debug("A client went away: {}", disconnected.getMessage());
   }
 
   @ExceptionHandler

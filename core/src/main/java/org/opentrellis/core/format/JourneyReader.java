@@ -1,7 +1,5 @@
 package org.opentrellis.core.format;
 
-import java.time.LocalTime;
-import java.time.format.DateTimeParseException;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
@@ -10,9 +8,7 @@ import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calendar.Amount;
 import org.opentrellis.core.calendar.TimeOfDay;
 import org.opentrellis.core.calendar.Wait;
-import org.opentrellis.core.format.JourneyDocument.AmountDocument;
 import org.opentrellis.core.format.JourneyDocument.ArmDocument;
-import org.opentrellis.core.format.JourneyDocument.TimeOfDayDocument;
 import org.opentrellis.core.journey.Arm;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.Goal;
@@ -37,6 +33,8 @@ public final class JourneyReader {
 
   private final Reading reading = new Reading();
   private final ConditionReader conditions = new ConditionReader(reading);
+  private final TimeReader times = new TimeReader(reading);
+  private final ChangeReader changes = new ChangeReader(reading);
   private final Set<MessageId> messages;
   private final Set<StepId> ids = new HashSet<>();
   private int steps;
@@ -193,8 +191,8 @@ public final class JourneyReader {
   }
 
   private Optional<Step> wait(StepDocument.Wait given, String place, Optional<StepId> id) {
-    Optional<Amount> amount = amount(given.amount(), place + "/amount");
-    Optional<TimeOfDay> until = timeOfDay(given.until(), place + "/until");
+    Optional<Amount> amount = times.amount(given.amount(), place + "/amount");
+    Optional<TimeOfDay> until = times.timeOfDay(given.until(), place + "/until");
     if (given.amount() == null && given.until() == null) {
       problems()
           .add("empty-wait", place, "A wait needs an amount of time, a time of day, or both.");
@@ -205,44 +203,9 @@ public final class JourneyReader {
     return id.flatMap(i -> rule.map(r -> new Step.Pause(i, r)));
   }
 
-  private Optional<Amount> amount(@Nullable AmountDocument given, String place) {
-    if (given == null) {
-      return Optional.empty();
-    }
-    return given.unit() == null
-        ? reading.required(place + "/unit", null, unit -> Amount.of(1, null))
-        : reading.value(place + "/count", () -> Amount.of(given.count(), given.unit()));
-  }
-
-  private Optional<TimeOfDay> timeOfDay(@Nullable TimeOfDayDocument given, String place) {
-    if (given == null) {
-      return Optional.empty();
-    }
-    Optional<LocalTime> time =
-        reading.required(place + "/time", given.time(), JourneyReader::localTime);
-    if (given.days() == null) {
-      reading.missing(place + "/days");
-      return Optional.empty();
-    }
-    return time.flatMap(
-        t -> reading.value(place + "/days", () -> new TimeOfDay(t, Set.copyOf(given.days()))));
-  }
-
-  private static LocalTime localTime(String text) {
-    try {
-      LocalTime time = LocalTime.parse(text);
-      if (time.getSecond() != 0 || time.getNano() != 0) {
-        throw new IllegalArgumentException("a time of day goes to the minute, not " + text);
-      }
-      return time;
-    } catch (DateTimeParseException wrong) {
-      throw new IllegalArgumentException("a time of day is written as 09:00, not " + text, wrong);
-    }
-  }
-
   private Optional<Step> branch(
       StepDocument.Branch given, String place, Optional<StepId> id, int depth) {
-    Optional<Amount> waitUpTo = amount(given.waitUpTo(), place + "/waitUpTo");
+    Optional<Amount> waitUpTo = times.amount(given.waitUpTo(), place + "/waitUpTo");
     List<Arm> arms =
         reading.list(place + "/arms", given.arms(), (arm, at) -> arm(arm, at, depth, true));
     if (given.arms() != null && given.arms().isEmpty()) {
@@ -281,42 +244,10 @@ public final class JourneyReader {
   }
 
   private Optional<Step> change(StepDocument.Change given, String place, Optional<StepId> id) {
-    List<RecordChange> changes =
-        reading.list(place + "/changes", given.changes(), this::recordChange);
+    List<RecordChange> read = reading.list(place + "/changes", given.changes(), changes::read);
     if (given.changes() != null && given.changes().isEmpty()) {
       problems().add("empty-change", place + "/changes", "A change must change something.");
     }
-    return changes.isEmpty() ? Optional.empty() : id.map(i -> new Step.Change(i, changes));
-  }
-
-  private Optional<RecordChange> recordChange(ChangeDocument given, String place) {
-    if (given instanceof ChangeDocument.AddTag add) {
-      return tag(add.tag(), place).map(RecordChange.AddTag::new);
-    }
-    if (given instanceof ChangeDocument.RemoveTag remove) {
-      return tag(remove.tag(), place).map(RecordChange.RemoveTag::new);
-    }
-    if (given instanceof ChangeDocument.JoinList join) {
-      return list(join.list(), place + "/list").map(RecordChange.JoinList::new);
-    }
-    if (given instanceof ChangeDocument.LeaveList leave) {
-      return list(leave.list(), place + "/list").map(RecordChange.LeaveList::new);
-    }
-    if (given instanceof ChangeDocument.CopyToList copy) {
-      return list(copy.list(), place + "/list").map(RecordChange.CopyToList::new);
-    }
-    ChangeDocument.MoveToList move = (ChangeDocument.MoveToList) given;
-    Optional<ListName> to = list(move.list(), place + "/list");
-    List<ListName> from = reading.list(place + "/from", move.from(), this::list);
-    return to.flatMap(
-        t -> reading.value(place + "/from", () -> new RecordChange.MoveToList(t, from)));
-  }
-
-  private Optional<TagName> tag(@Nullable String given, String place) {
-    return reading.required(place + "/tag", given, TagName::new);
-  }
-
-  private Optional<ListName> list(@Nullable String given, String place) {
-    return reading.required(place, given, ListName::new);
+    return read.isEmpty() ? Optional.empty() : id.map(i -> new Step.Change(i, read));
   }
 }

@@ -1,0 +1,151 @@
+import type { TrellisEvent, TrellisGraph, TrellisLink } from './graph'
+import type { TrellisWords } from './picture'
+import { CURVE, LABEL_CHARS, POST_WIDTH } from './sizes'
+import { textWidth, wrap } from './text'
+
+/**
+ * The trellis from left to right: events in the order of their moments, each as far left as what
+ * stands on its rail already allows.
+ */
+
+/** An event with its place in time and the words it needs room for. */
+export interface Placed {
+  event: TrellisEvent
+  x: number
+  chip: { text: string; width: number } | null
+  label: { lines: string[]; figures: string | null; width: number } | null
+}
+
+export function placeInTime(graph: TrellisGraph, words: TrellisWords): Map<TrellisEvent, Placed> {
+  const placed = new Map<TrellisEvent, Placed>()
+  const upper: number[] = new Array<number>(graph.rows).fill(0)
+  const lower: number[] = new Array<number>(graph.rows).fill(0)
+  let lastPost = -Infinity
+  let before = { x: 24 - 18, time: 0 }
+  for (const column of columnsOf(graph)) {
+    const time = column[0]!.time
+    const isPost = column.some((event) => event.post) && time > lastPostTime(placed)
+    let x = before.x + (time > before.time ? 24 + 9 * Math.log2(1 + (time - before.time) / 24) : 18)
+    if (isPost) x = Math.max(x, lastPost + POST_WIDTH + 6, POST_WIDTH / 2 + 4)
+    const items = column.map((event) => dress(event, words))
+    for (const item of items) x = Math.max(x, leastX(item, placed, upper, lower))
+    x = Math.round(x)
+    for (const item of items) {
+      item.x = x
+      placed.set(item.event, item)
+      occupy(item, upper, lower)
+    }
+    if (isPost) lastPost = x
+    before = { x, time }
+  }
+  return placed
+}
+
+/** Events at one moment and at one place in their paths share a column. */
+function columnsOf(graph: TrellisGraph): TrellisEvent[][] {
+  const slots = new Map<TrellisEvent, number>()
+  for (const event of graph.events) {
+    const sameMoment = event.links
+      .filter((link) => link.from.time === event.time)
+      .map((link) => slots.get(link.from)! + 1)
+    slots.set(event, Math.max(0, ...sameMoment))
+  }
+  const columns = new Map<string, TrellisEvent[]>()
+  const sorted = [...graph.events].sort(
+    (a, b) => a.time - b.time || slots.get(a)! - slots.get(b)! || a.order - b.order,
+  )
+  for (const event of sorted) {
+    const key = `${event.time}/${slots.get(event)}`
+    columns.set(key, [...(columns.get(key) ?? []), event])
+  }
+  return [...columns.values()]
+}
+
+function lastPostTime(placed: Map<TrellisEvent, Placed>): number {
+  let latest = -1
+  for (const event of placed.keys()) if (event.post) latest = Math.max(latest, event.time)
+  return latest
+}
+
+function dress(event: TrellisEvent, words: TrellisWords): Placed {
+  const item: Placed = { event, x: 0, chip: null, label: null }
+  if (event.kind === 'branch') {
+    const text = wrap(words.name(event.id), 26, 1)[0] ?? ''
+    item.chip = { text, width: textWidth(text, 11) + 14 }
+  } else if (event.kind === 'send') {
+    const lines = wrap(words.name(event.id), LABEL_CHARS, 2)
+    const figures = words.figures(event.id)
+    const widest = Math.max(...lines.map((line) => textWidth(line, 12)), monoWidth(figures))
+    item.label = { lines, figures, width: widest }
+  } else if (event.kind === 'end' && words.goal) {
+    item.label = { lines: [words.goal], figures: null, width: textWidth(words.goal, 12) + 14 }
+  }
+  return item
+}
+
+function monoWidth(text: string | null): number {
+  return text ? text.length * 6.5 : 0
+}
+
+/** How far right an event must stand, seen from what is there already. */
+function leastX(
+  item: Placed,
+  placed: Map<TrellisEvent, Placed>,
+  upper: number[],
+  lower: number[],
+): number {
+  const { event } = item
+  let x = 0
+  for (const link of event.links) {
+    const curves = (link.row !== link.from.row ? 1 : 0) + (link.row !== event.row ? 1 : 0)
+    const lettered = link.arm && link.hatched ? textWidth(armText(link), 11) + 10 : 0
+    const first = link.from.kind === 'branch' || event.links.length > 1 || link.row !== event.row
+    const run = Math.max(first ? CURVE + 14 : 20, lettered + (curves > 1 ? CURVE : 12))
+    x = Math.max(x, placed.get(link.from)!.x + run + (curves > 1 ? CURVE : 0))
+  }
+  if (item.label) x = Math.max(x, lower[event.row]! + 10 + labelOffset(event))
+  if (event.kind === 'send' || event.kind === 'change') {
+    x = Math.max(x, upper[event.row]! + 16)
+  }
+  if (item.chip) {
+    x = Math.max(x, upper[event.row]! + 6 + item.chip.width / 2)
+    for (let row = event.row; row <= event.lastRow; row++) {
+      x = Math.max(x, lower[row]! + 8, row > event.row ? upper[row]! + 8 : 0)
+    }
+  }
+  if (event.links.length > 1 || event.links.some((link) => link.row !== event.row)) {
+    for (let row = event.row; row <= event.lastRow; row++) {
+      x = Math.max(x, lower[row]! + CURVE + 6, upper[row]! + (row > event.row ? CURVE : 0))
+    }
+  }
+  return x
+}
+
+/** How far left of its event a label begins. */
+export function labelOffset(event: TrellisEvent): number {
+  return event.kind === 'end' ? 0 : 10
+}
+
+function occupy(item: Placed, upper: number[], lower: number[]): void {
+  const { event, x } = item
+  const row = event.row
+  if (item.label) lower[row] = x - labelOffset(event) + item.label.width
+  if (event.kind === 'send') upper[row] = x + 14
+  if (event.kind === 'change') upper[row] = x + 22
+  if (item.chip) {
+    upper[row] = x + item.chip.width / 2
+    for (let r = row + 1; r <= event.lastRow; r++) {
+      lower[r] = Math.max(lower[r]!, x)
+      upper[r] = Math.max(upper[r]!, x)
+    }
+  }
+  for (const link of event.links) {
+    if (link.arm && link.hatched && !item.label) {
+      lower[link.row] = Math.max(lower[link.row]!, x - 4)
+    }
+  }
+}
+
+export function armText(link: TrellisLink): string {
+  return `${link.arm!.label} ${Math.round(link.arm!.share * 100)}%`
+}
