@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import DraftInput from '@/ui/DraftInput.vue'
 import type { Assumed } from '@/api/types'
 
 /** An assumed value with its origin; shares are shown and typed in percent. */
@@ -22,7 +23,7 @@ function set(event: Event) {
 
 <template>
   <span class="inline-flex items-center gap-1">
-    <input
+    <DraftInput
       type="number"
       class="field figure min-h-[26px]! w-[68px]! px-1.5! text-right"
       min="0"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import DraftInput from '@/ui/DraftInput.vue'
 import type { BehaviourDocument, GroupDocument } from '@/api/types'
 import AssumedField from './AssumedField.vue'
 import GroupEditor from './GroupEditor.vue'
@@ -72,7 +73,7 @@ function whole(event: Event): number {
     >
       <label class="contents">
         <span>People</span>
-        <input
+        <DraftInput
           type="number"
           class="field figure min-h-[26px]! w-28! text-right"
           min="1"
@@ -83,7 +84,7 @@ function whole(event: Event): number {
       </label>
       <label class="contents">
         <span>Seed</span>
-        <input
+        <DraftInput
           type="number"
           class="field figure min-h-[26px]! w-28! text-right"
           :value="seed"
@@ -92,7 +93,7 @@ function whole(event: Event): number {
       </label>
       <label class="contents">
         <span>Followed for, days</span>
-        <input
+        <DraftInput
           type="number"
           class="field figure min-h-[26px]! w-28! text-right"
           min="1"

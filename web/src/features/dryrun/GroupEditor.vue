@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import DraftInput from '@/ui/DraftInput.vue'
 import { computed } from 'vue'
 import type { GroupDocument } from '@/api/types'
 import AssumedField from './AssumedField.vue'
@@ -47,7 +48,7 @@ function names(event: Event): string[] {
     <div class="grid grid-cols-[1fr_auto] items-center gap-x-2 gap-y-1.5 bg-sunk px-3 py-2">
       <label class="contents">
         <span>Name</span>
-        <input
+        <DraftInput
           class="field min-h-[26px]! w-36!"
           :value="group.name"
           @change="set({ name: ($event.target as HTMLInputElement).value || group.name })"
@@ -55,7 +56,7 @@ function names(event: Event): string[] {
       </label>
       <label class="contents">
         <span>Share of people, %</span>
-        <input
+        <DraftInput
           type="number"
           class="field figure min-h-[26px]! w-[68px]! text-right"
           min="0"
@@ -66,7 +67,7 @@ function names(event: Event): string[] {
       </label>
       <label class="contents">
         <span>Keenness: opens, %</span>
-        <input
+        <DraftInput
           type="number"
           class="field figure min-h-[26px]! w-[68px]! text-right"
           min="0.1"
@@ -78,7 +79,7 @@ function names(event: Event): string[] {
       </label>
       <label class="contents">
         <span>Spread, 0 all alike to 1</span>
-        <input
+        <DraftInput
           type="number"
           class="field figure min-h-[26px]! w-[68px]! text-right"
           min="0.001"
@@ -90,7 +91,7 @@ function names(event: Event): string[] {
       </label>
       <label class="contents">
         <span>Time zone</span>
-        <input
+        <DraftInput
           class="field min-h-[26px]! w-36!"
           :value="group.zone"
           @change="set({ zone: ($event.target as HTMLInputElement).value })"
@@ -133,7 +134,7 @@ function names(event: Event): string[] {
       />
       <label class="contents">
         <span>Have tags</span>
-        <input
+        <DraftInput
           class="field min-h-[26px]! w-36!"
           :value="group.tags.join(', ')"
           @change="set({ tags: names($event) })"
@@ -141,7 +142,7 @@ function names(event: Event): string[] {
       </label>
       <label class="contents">
         <span>Are on lists</span>
-        <input
+        <DraftInput
           class="field min-h-[26px]! w-36!"
           :value="group.lists.join(', ')"
           @change="set({ lists: names($event) })"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import DraftInput from '@/ui/DraftInput.vue'
 import type { AmountDocument } from '@/api/types'
 
 const props = defineProps<{ amount: AmountDocument; label: string }>()
@@ -19,7 +20,7 @@ function setUnit(event: Event) {
 
 <template>
   <span class="inline-flex gap-1.5">
-    <input
+    <DraftInput
       type="number"
       class="field figure w-20!"
       min="0"

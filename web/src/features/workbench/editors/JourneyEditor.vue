@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import DraftInput from '@/ui/DraftInput.vue'
 import type { JourneyDocument, TriggerDocument } from '@/api/types'
 import ConditionEditor from './ConditionEditor.vue'
 import NameField from './NameField.vue'
@@ -48,7 +49,7 @@ function setName(event: Event) {
     <div class="flex items-center gap-3">
       <label class="flex flex-1 items-center gap-2">
         <span class="w-16 text-ink2">Name</span>
-        <input class="field" :value="journey.name" maxlength="80" @change="setName" />
+        <DraftInput class="field" :value="journey.name" maxlength="80" @change="setName" />
       </label>
       <label class="flex items-center gap-2">
         <span class="text-ink2">Purpose</span>
@@ -170,7 +171,7 @@ function setName(event: Event) {
       <template v-if="journey.goal">
         <label class="flex items-center gap-2">
           within
-          <input
+          <DraftInput
             type="number"
             min="1"
             max="365"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import DraftInput from '@/ui/DraftInput.vue'
 import { computed, useId } from 'vue'
 import { useJourneyStore } from '../journeyStore'
 
@@ -23,7 +24,7 @@ function set(event: Event) {
 
 <template>
   <span class="inline-block">
-    <input
+    <DraftInput
       class="field w-40!"
       :value="value"
       :list="id"

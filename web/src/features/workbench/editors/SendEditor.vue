@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import DraftInput from '@/ui/DraftInput.vue'
 import { computed, ref } from 'vue'
 import { reasonOf } from '@/api/client'
 import type { SendStep } from '@/api/types'
@@ -62,7 +63,7 @@ function setSubject(event: Event) {
     </div>
     <div>
       <label class="label" for="subject">Subject for this send</label>
-      <input
+      <DraftInput
         id="subject"
         class="field"
         :value="step.subject ?? ''"
@@ -76,7 +77,7 @@ function setSubject(event: Event) {
       <label class="label" for="links"
         >Links in this message that people can click, with commas between</label
       >
-      <input
+      <DraftInput
         id="links"
         class="field"
         :value="message?.links.join(', ')"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import DraftInput from '@/ui/DraftInput.vue'
 import type { TimeOfDayDocument, WaitStep } from '@/api/types'
 import AmountFields from './AmountFields.vue'
 
@@ -77,7 +78,7 @@ function toggleDay(day: (typeof WEEKDAYS)[number]) {
         {{ step.amount ? 'then until a time' : 'until a time' }}
       </label>
       <template v-if="step.until">
-        <input
+        <DraftInput
           type="time"
           class="field figure w-28!"
           :value="step.until.time"

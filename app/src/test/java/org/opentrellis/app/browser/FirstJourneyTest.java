@@ -40,6 +40,7 @@ class FirstJourneyTest {
     assertThat(page.getByText("No journeys yet")).isVisible();
     button(page, "Plan the first journey").click();
     page.getByLabel("Name").fill("Queen rearing");
+    Accessibility.assertNothingFound(page);
     button(page, "Start planning").click();
     assertThat(page.getByText("An empty sheet.")).isVisible();
 
@@ -49,6 +50,7 @@ class FirstJourneyTest {
     page.getByLabel("Goal: bought").check();
     assertThat(page.getByText("bought within 21 days").first()).isVisible();
     button(page, "Send").click();
+    Accessibility.assertNothingFound(page);
     page.getByLabel("New message’s name").fill("Raising queens");
     page.getByLabel("Its subject").fill("How a colony raises a queen");
     button(page, "Add message").click();
@@ -96,6 +98,7 @@ class FirstJourneyTest {
     Locator question =
         page.getByRole(AriaRole.GROUP, new GetByRoleOptions().setName("Remove this step?"));
     assertThat(question).containsText("1 step of other arms go");
+    Accessibility.assertNothingFound(page);
     question.getByText("This and all in its branch (2 steps)").click();
     assertThat(rows(page)).hasCount(2);
     page.keyboard().press("Control+z");
@@ -144,6 +147,7 @@ class FirstJourneyTest {
     Locator conflict = mine.getByRole(AriaRole.ALERT);
     assertThat(conflict).containsText("Wait 6 days");
     assertThat(conflict).containsText("Wait 9 days");
+    Accessibility.assertNothingFound(mine);
     button(mine, "Keep mine, over theirs").click();
     assertThat(conflict).isHidden();
     saved(mine);

@@ -3,8 +3,6 @@ package org.opentrellis.app.browser;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.deque.html.axecore.playwright.AxeBuilder;
-import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Page.GetByRoleOptions;
 import com.microsoft.playwright.options.AriaRole;
@@ -36,17 +34,22 @@ class ViewsTest {
     Page page = BROWSER.open(APP.address() + path);
     assertThat(page.getByText(text).first()).isVisible();
     page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
-    List<String> violations =
-        new AxeBuilder(page).analyze().getViolations().stream().map(ViewsTest::told).toList();
-    assertThat(violations).isEmpty();
+    Accessibility.assertNothingFound(page);
     Object overflow =
         page.evaluate(
             "document.documentElement.scrollHeight > innerHeight || document.documentElement.scrollWidth > innerWidth");
     assertThat(overflow).isEqualTo(false);
   }
 
-  private static String told(Rule rule) {
-    return rule.getId() + ": " + rule.getNodes().stream().map(node -> node.getHtml()).toList();
+  @Test
+  void thePickerOfRunsIsAccessibleToo() {
+    Page page = BROWSER.open(APP.address() + "/side-by-side?runs=2,1");
+    page.getByRole(AriaRole.BUTTON, new GetByRoleOptions().setName("Choose runs")).click();
+    assertThat(page.getByRole(AriaRole.CHECKBOX)).not().hasCount(0);
+    Accessibility.assertNothingFound(page);
+    page.getByRole(AriaRole.CHECKBOX, new GetByRoleOptions().setName("Through the season")).check();
+    assertThat(page).hasURL(APP.address() + "/side-by-side?runs=2,1,3");
+    assertThat(page.getByText("Mind that their goals differ")).isVisible();
   }
 
   @Test
