@@ -50,7 +50,7 @@ function nameOf(step: string): string {
 </script>
 
 <template>
-  <div ref="frame" class="h-full w-full overflow-auto">
+  <div ref="frame" class="grid h-full w-full overflow-auto" style="align-content: safe center">
     <svg
       :width="picture.width * scale"
       :height="picture.height * scale"

@@ -23,7 +23,7 @@ const all = computed(() => steps(1 + props.removal.inside + props.removal.after)
 
 <template>
   <div
-    class="flex flex-wrap items-center gap-2 border-b border-line bg-clay-soft py-2 pr-3 pl-[92px]"
+    class="flex flex-wrap items-center gap-2 border-b border-line bg-clay-soft py-2 pr-3 pl-[96px]"
     role="group"
     aria-label="Remove this step?"
     @keydown.esc.stop="emit('cancel')"

@@ -11,6 +11,7 @@ import {
   removalOf,
   removeOnly,
   removeWithRest,
+  START,
 } from './edits'
 import { useJourneyStore } from './journeyStore'
 import { newStep, STEP_KINDS, type StepKind } from './newSteps'
@@ -55,11 +56,17 @@ function findingsOf(row: Row): FindingView[] {
   return view.value?.findings.filter((finding) => finding.step === row.id) ?? []
 }
 
+/** What a new step is put below; null for the end of the sheet. */
+const anchor = computed(() => {
+  const here = selected.value
+  if (!journey.value || !here) return null
+  const known = here === START || findStep(journey.value, here) || findArm(journey.value, here)
+  return known ? here : null
+})
+
 function add(kind: StepKind) {
   if (!journey.value) return
-  const here = selected.value
-  const known =
-    here && (findStep(journey.value, here) || findArm(journey.value, here)) ? here : null
+  const known = anchor.value
   const step = newStep(kind, journey.value, known, store.messages)
   writing.value = step === null
   if (!step) return
@@ -174,12 +181,12 @@ const isStep = computed(() => !!journey.value && !!findStep(journey.value, selec
       type="button"
       class="border-b border-line px-3 py-2 text-left"
       :class="
-        selected === 'journey'
+        selected === START
           ? 'bg-marigold-soft shadow-[inset_3px_0_0_var(--color-marigold)]'
           : 'hover:bg-sunk'
       "
-      :aria-pressed="selected === 'journey'"
-      @click="store.select('journey')"
+      :aria-pressed="selected === START"
+      @click="store.select(START)"
     >
       <Sentence :phrase="view.sheet.opening" />
     </button>
@@ -215,7 +222,7 @@ const isStep = computed(() => !!journey.value && !!findStep(journey.value, selec
     </ol>
     <NewMessage v-if="writing" class="m-2" @added="add('send')" @cancel="writing = false" />
     <div class="flex flex-wrap items-center gap-1.5 border-t border-line bg-sunk px-3 py-2">
-      <span class="note mr-1">{{ isStep || selected ? 'Add below:' : 'Add:' }}</span>
+      <span class="note mr-1">{{ anchor ? 'Add below:' : 'Add:' }}</span>
       <button
         v-for="kind in STEP_KINDS"
         :key="kind.kind"

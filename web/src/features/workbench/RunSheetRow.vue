@@ -37,7 +37,7 @@ const rails = computed(() =>
     :aria-current="selected"
     :tabindex="current ? 0 : -1"
     :data-row="row.id"
-    class="grid w-full grid-cols-[92px_1fr_48px_40px] items-stretch border-b border-line2 text-left"
+    class="grid w-full grid-cols-[96px_1fr_46px_40px] items-stretch border-b border-line2 text-left"
     :class="
       selected
         ? 'bg-marigold-soft shadow-[inset_3px_0_0_var(--color-marigold)]'

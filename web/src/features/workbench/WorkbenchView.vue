@@ -100,7 +100,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         <button
           type="button"
           class="button button-main"
-          :disabled="running || save.status !== 'saved'"
+          :disabled="running || save.status !== 'saved' || journey.body.length === 0"
           @click="dryRun"
         >
           {{ running ? 'Running…' : `Dry run ${count(PEOPLE)}` }}
@@ -120,7 +120,9 @@ useEventListener('keydown', (event: KeyboardEvent) => {
             <h2 id="trellis">Trellis</h2>
             <span class="note">
               ribbon = share of people · leaf filled = opened
-              <template v-if="estimate">· estimate, {{ count(estimate.people) }} people</template>
+              <template v-if="estimate && journey.body.length"
+                >· estimate, {{ count(estimate.people) }} people</template
+              >
             </span>
           </div>
           <div class="min-h-0 flex-1 p-2">

@@ -10,6 +10,7 @@ import {
   removalOf,
   removeOnly,
   removeWithRest,
+  START,
 } from './edits'
 
 const send = (id: string): StepDocument => ({ kind: 'send', id, message: 'm', subject: null })
@@ -52,6 +53,7 @@ describe('adding', () => {
     expect(line(insertAfter(sample(), 'b', send('x')).body)).toBe('a b[c|d e] x f')
     expect(line(insertAfter(sample(), 'b-else', send('x')).body)).toBe('a b[c|x d e] f')
     expect(line(insertAfter(sample(), null, send('x')).body)).toBe('a b[c|d e] f x')
+    expect(line(insertAfter(sample(), START, send('x')).body)).toBe('x a b[c|d e] f')
   })
 
   it('finds an id that is free', () => {

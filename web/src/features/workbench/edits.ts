@@ -78,13 +78,17 @@ export function replaceStep(
   )
 }
 
-/** Puts a step behind a step, at the start of an arm, or at the end of the body. */
+/** Stands for the journey's own line above all steps. */
+export const START = 'journey'
+
+/** Puts a step behind a step or the start, at the start of an arm, or at the end of the body. */
 export function insertAfter(
   journey: JourneyDocument,
   after: string | null,
   step: StepDocument,
 ): JourneyDocument {
   if (after === null) return { ...journey, body: [...journey.body, step] }
+  if (after === START) return { ...journey, body: [step, ...journey.body] }
   if (findArm(journey, after)) {
     return onArms(journey, (arm) =>
       arm.id === after ? { ...arm, steps: [step, ...arm.steps] } : arm,

@@ -1,5 +1,5 @@
 import type { ConditionDocument, JourneyDocument, MessageView, StepDocument } from '@/api/types'
-import { allSteps, emailsBefore, findArm, findStep, freshId } from './edits'
+import { allSteps, emailsBefore, findArm, findStep, freshId, START } from './edits'
 
 /** The kinds of step that can be added, and what each begins as. */
 export const STEP_KINDS = [
@@ -55,6 +55,7 @@ export function firstQuestion(journey: JourneyDocument, after: string | null): C
 }
 
 function nearestEmail(journey: JourneyDocument, after: string | null): string | undefined {
+  if (after === START) return undefined
   if (after === null) {
     return allSteps(journey.body).findLast((step) => step.kind === 'send')?.id
   }

@@ -35,9 +35,10 @@ public final class Sentences {
     if (journey.entryFilter().isPresent()) {
       phrase = phrase.and(", if they ").and(condition(journey.entryFilter().get()));
     }
-    phrase =
-        phrase.and(
-            journey.reEntry() == ReEntry.NEVER ? ", once per person" : ", again after having left");
+    if (!journey.triggers().isEmpty()) {
+      boolean once = journey.reEntry() == ReEntry.NEVER;
+      phrase = phrase.and(once ? ", once per person" : ", again after having left");
+    }
     if (journey.goal().isEmpty()) {
       return phrase.and(" · no goal yet");
     }
