@@ -5,7 +5,7 @@ defineProps<{ label: Label; selected: boolean }>()
 </script>
 
 <template>
-  <g :transform="`translate(${label.x} ${label.y})`" class="pointer-events-none">
+  <g :transform="`translate(${label.x} ${label.y})`" class="pointer-events-none" data-label>
     <template v-if="label.kind === 'post'">
       <text :x="label.width / 2" y="12" text-anchor="middle" font-size="12" font-weight="600">
         {{ label.lines[0] }}

@@ -23,13 +23,18 @@ const all = computed(() => steps(1 + props.removal.inside + props.removal.after)
 
 <template>
   <div
-    class="flex flex-wrap items-center gap-2 border-b border-line bg-clay-soft py-2 pr-3 pl-[96px]"
+    class="flex flex-wrap items-center gap-2 border-b border-line bg-clay-soft px-3 py-2"
     role="group"
     aria-label="Remove this step?"
     @keydown.esc.stop="emit('cancel')"
   >
     <b class="text-clay">Remove?</b>
-    <button ref="first" type="button" class="button button-small" @click="emit('only')">
+    <button
+      ref="first"
+      type="button"
+      class="button button-small py-0.5 text-left whitespace-normal!"
+      @click="emit('only')"
+    >
       {{ only }}
     </button>
     <button type="button" class="button button-small" @click="emit('rest')">

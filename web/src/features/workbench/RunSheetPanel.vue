@@ -193,7 +193,7 @@ const isStep = computed(() => !!journey.value && !!findStep(journey.value, selec
     <ol
       ref="list"
       aria-label="Steps"
-      class="min-h-0 flex-1 overflow-y-auto"
+      class="min-h-0 flex-1 overflow-x-hidden overflow-y-auto"
       tabindex="-1"
       @keydown="onKey"
     >

@@ -99,6 +99,10 @@ class FirstJourneyTest {
         page.getByRole(AriaRole.GROUP, new GetByRoleOptions().setName("Remove this step?"));
     assertThat(question).containsText("1 step of other arms go");
     Accessibility.assertNothingFound(page);
+    assertThat(
+            page.getByRole(AriaRole.LIST, new GetByRoleOptions().setName("Steps"))
+                .evaluate("list => list.scrollWidth <= list.clientWidth"))
+        .isEqualTo(true);
     question.getByText("This and all in its branch (2 steps)").click();
     assertThat(rows(page)).hasCount(2);
     page.keyboard().press("Control+z");

@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.opentrellis.app.RunningApplication;
 
 /** Every main view on the demo: accessible, complete, and fitting its window. */
@@ -50,6 +51,31 @@ class ViewsTest {
     page.getByRole(AriaRole.CHECKBOX, new GetByRoleOptions().setName("Through the season")).check();
     assertThat(page).hasURL(APP.address() + "/side-by-side?runs=2,1,3");
     assertThat(page.getByText("Mind that their goals differ")).isVisible();
+  }
+
+  /** The layout reckons with the widths of letters; here they are as the browser draws them. */
+  @ParameterizedTest(name = "journey {0}")
+  @ValueSource(longs = {1, 2, 3})
+  void labelsOfTheDemosTrellisesDoNotOverlapAsDrawn(long journey) {
+    Page page = BROWSER.open(APP.address() + "/journeys/" + journey);
+    assertThat(page.locator("svg [data-label]").getByText("goal")).isVisible();
+    page.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+    Object overlaps =
+        page.evaluate(
+            """
+            () => {
+              const labels = [...document.querySelectorAll('svg [data-label]')];
+              const boxes = labels.map(one => [one.textContent.trim(), one.getBoundingClientRect()]);
+              const found = [];
+              boxes.forEach(([name, a], i) => boxes.slice(i + 1).forEach(([other, b]) => {
+                const across = Math.min(a.right, b.right) - Math.max(a.left, b.left);
+                const down = Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top);
+                if (across > 0.5 && down > 2) found.push(name + ' / ' + other);
+              }));
+              return found.length === 0 && boxes.length < 10 ? ['too few labels'] : found;
+            }
+            """);
+    assertThat((List<?>) overlaps).isEmpty();
   }
 
   @Test
