@@ -53,6 +53,11 @@ async function dryRun() {
   }
 }
 
+/* Leaving while something is not saved asks first. */
+useEventListener('beforeunload', (event: BeforeUnloadEvent) => {
+  if (save.value.status !== 'saved') event.preventDefault()
+})
+
 useEventListener('keydown', (event: KeyboardEvent) => {
   if (!(event.ctrlKey || event.metaKey) || event.altKey) return
   const key = event.key.toLowerCase()
@@ -106,8 +111,12 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           {{ running ? 'Running…' : `Dry run ${count(PEOPLE)}` }}
         </button>
       </header>
-      <div v-if="save.status === 'refused'" class="px-3 pb-2">
-        <Trouble :text="`Not saved: ${save.reason} Nothing is lost; change it or undo.`" />
+      <div v-if="save.status === 'refused'" class="flex items-center gap-2 px-3 pb-2">
+        <Trouble
+          class="flex-1"
+          :text="`Not saved: ${save.reason} Nothing is lost; change it or undo.`"
+        />
+        <button type="button" class="button" @click="store.saveAgain">Save again</button>
       </div>
       <div v-if="runFailure" class="px-3 pb-2"><Trouble :text="runFailure" /></div>
       <SaveConflict v-if="save.status === 'lost'" :problem="save.problem" />

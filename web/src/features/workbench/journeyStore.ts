@@ -112,6 +112,11 @@ export const useJourneyStore = defineStore('journey', () => {
     if (save.value.status !== 'lost') void saveAll()
   }
 
+  /** Saves again what could not be saved. */
+  function saveAgain(): void {
+    if (journey.value) show(journey.value)
+  }
+
   async function saveAll(): Promise<void> {
     if (saving || !view.value) return
     saving = true
@@ -247,6 +252,7 @@ export const useJourneyStore = defineStore('journey', () => {
     edit,
     undo,
     redo,
+    saveAgain,
     keepTheirs,
     keepMine,
     saveBehaviour,

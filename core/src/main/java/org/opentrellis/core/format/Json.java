@@ -1,11 +1,15 @@
 package org.opentrellis.core.format;
 
+import java.util.Arrays;
 import java.util.stream.Collectors;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadFeature;
+import tools.jackson.core.exc.StreamReadException;
 import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.exc.InvalidFormatException;
+import tools.jackson.databind.exc.InvalidTypeIdException;
 import tools.jackson.databind.exc.UnrecognizedPropertyException;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -39,7 +43,7 @@ public final class Json {
     return MAPPER.writeValueAsString(value);
   }
 
-  /** What is wrong and where, from what the JSON library says. */
+  /** What is wrong and where, in words that name no class of ours or of the library. */
   public static Problem problem(JacksonException refused) {
     String place =
         refused.getPath().stream()
@@ -54,6 +58,29 @@ public final class Json {
           place,
           "There is no field \u201c%s\u201d here.".formatted(unknown.getPropertyName()));
     }
-    return new Problem("bad-json", place, Reading.sentence(refused.getOriginalMessage()));
+    return new Problem("bad-json", place, sentence(refused));
+  }
+
+  private static String sentence(JacksonException refused) {
+    if (refused instanceof InvalidTypeIdException kind) {
+      return kind.getTypeId() == null
+          ? "\u201ckind\u201d is missing."
+          : "There is no kind \u201c%s\u201d here.".formatted(kind.getTypeId());
+    }
+    if (refused instanceof InvalidFormatException value) {
+      Object[] choices = value.getTargetType().getEnumConstants();
+      return choices == null
+          ? "\u201c%s\u201d cannot be read here.".formatted(value.getValue())
+          : "\u201c%s\u201d is none of %s."
+              .formatted(
+                  value.getValue(),
+                  Arrays.stream(choices).map(Object::toString).collect(Collectors.joining(", ")));
+    }
+    if (refused instanceof StreamReadException) {
+      return "This is not well-formed JSON, or says something twice: line %d, column %d."
+          .formatted(refused.getLocation().getLineNr(), refused.getLocation().getColumnNr());
+    }
+    return "A value of another kind is needed here: line %d, column %d."
+        .formatted(refused.getLocation().getLineNr(), refused.getLocation().getColumnNr());
   }
 }

@@ -118,6 +118,23 @@ class JourneyFormatTest {
     assertThat(problemsOf(VALID + "{}")).hasSize(1);
   }
 
+  @ParameterizedTest(name = "{2}")
+  @CsvSource(
+      delimiter = '|',
+      quoteCharacter = '`',
+      value = {
+        "\"DAYS\"|\"FORTNIGHTS\"|\u201cFORTNIGHTS\u201d is none of MINUTES, HOURS, DAYS, WEEKS, MONTHS, YEARS.",
+        "\"kind\": \"send\"|\"kind\": \"sing\"|There is no kind \u201csing\u201d here.",
+        "\"kind\": \"send\", ||\u201ckind\u201d is missing.",
+        "\"count\": 1|\"count\": \"one\"|\u201cone\u201d cannot be read here.",
+        "\"count\": 1|\"count\": [1]|A value of another kind is needed here: line 6, column 52.",
+        "\"reEntry\": |\"reEntry\": ,|This is not well-formed JSON, or says something twice: line 3, column 34.",
+      })
+  void saysWhatIsWrongInPlainWords(String valid, String broken, String sentence) {
+    assertThat(problemsOf(VALID.replace(valid, broken == null ? "" : broken)).get(0).sentence())
+        .isEqualTo(sentence);
+  }
+
   @Test
   void tooDeepIsRefused() {
     String body = "[]";
