@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { RunMeasures, RunSheet } from '@/api/types'
-import { count, duration, margin, points } from '@/ui/figures'
+import { count, duration, interval, margin, points } from '@/ui/figures'
 import Sentence from '@/ui/Sentence.vue'
 import ShareBar from '@/ui/ShareBar.vue'
 import StepGlyph from '@/features/workbench/StepGlyph.vue'
@@ -25,7 +25,7 @@ const lines = computed(() => {
         <tr class="h-9 border-b border-line whitespace-nowrap">
           <th class="px-3 text-left font-medium">step</th>
           <th class="px-2 font-medium">reached</th>
-          <th class="w-20"><span class="sr-only">share reached</span></th>
+          <th class="w-14"><span class="sr-only">share reached</span></th>
           <th class="px-2 font-medium">of all %</th>
           <th class="px-2 font-medium">opened %</th>
           <th class="px-2 font-medium">by people</th>
@@ -56,22 +56,29 @@ const lines = computed(() => {
           </th>
           <td class="px-2">{{ count(step.reach.count) }}</td>
           <td><ShareBar :value="step.reach.value" /></td>
-          <td class="px-2">{{ points(step.reach.value, 1) }}</td>
+          <td class="px-2 whitespace-nowrap" :title="interval(step.reach)">
+            {{ points(step.reach.value, 1) }}
+            <span class="ml-1 text-[11px] text-ink2">{{ margin(step.reach) }}</span>
+          </td>
           <td class="px-2 whitespace-nowrap">
             <template v-if="step.email">
               <b>{{ points(step.email.opened.value, 1) }}</b>
               <span class="ml-1 text-[11px] text-ink2">{{ margin(step.email.opened) }}</span>
             </template>
           </td>
-          <td class="px-2">{{ step.email ? points(step.email.openedByPeople.value, 1) : '' }}</td>
+          <td class="px-2" :title="step.email ? interval(step.email.openedByPeople) : undefined">
+            {{ step.email ? points(step.email.openedByPeople.value, 1) : '' }}
+          </td>
           <td class="px-2 whitespace-nowrap">
             <template v-if="step.email">
               {{ points(step.email.clicked.value, 1) }}
               <span class="ml-1 text-[11px] text-ink2">{{ margin(step.email.clicked) }}</span>
             </template>
           </td>
-          <td class="px-2">{{ step.email ? points(step.email.clickToOpen.value, 1) : '' }}</td>
-          <td class="px-2">{{ points(step.left.value, 1) }}</td>
+          <td class="px-2" :title="step.email ? interval(step.email.clickToOpen) : undefined">
+            {{ step.email ? points(step.email.clickToOpen.value, 1) : '' }}
+          </td>
+          <td class="px-2" :title="interval(step.left)">{{ points(step.left.value, 1) }}</td>
           <td class="px-2">{{ step.waiting ? count(step.waiting) : '' }}</td>
           <td class="px-3 whitespace-nowrap">
             {{ step.arrival ? duration(step.arrival.medianHours) : 'none yet' }}
