@@ -4,6 +4,7 @@ import com.microsoft.playwright.Browser.NewContextOptions;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -17,6 +18,10 @@ import org.junit.jupiter.api.extension.ExtensionContext;
 /** Debian's Chromium without a window, for one test class; each page must stay free of errors. */
 final class Browser implements BeforeAllCallback, AfterAllCallback, AfterEachCallback {
   private static final Path CHROMIUM = Path.of("/usr/bin/chromium");
+
+  /** Long enough for a machine that is busy with other things. */
+  private static final int PATIENCE_MILLIS = 20_000;
+
   private static final List<String> FLAGS =
       List.of(
           "--no-sandbox",
@@ -33,6 +38,7 @@ final class Browser implements BeforeAllCallback, AfterAllCallback, AfterEachCal
 
   @Override
   public void beforeAll(ExtensionContext test) {
+    PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MILLIS);
     playwright =
         Playwright.create(
             new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
@@ -51,7 +57,7 @@ final class Browser implements BeforeAllCallback, AfterAllCallback, AfterEachCal
                     .setViewportSize(1280, 800)
                     .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE))
             .newPage();
-    page.setDefaultTimeout(10_000);
+    page.setDefaultTimeout(PATIENCE_MILLIS);
     page.onPageError(errors::add);
     pages.add(page);
     page.navigate(address);
