@@ -17,7 +17,7 @@ const props = defineProps<{
 const emit = defineEmits<{ select: [step: string] }>()
 
 const SMALLEST = 0.68
-const LARGEST = 1.15
+const LARGEST = 1.5
 
 const frame = useTemplateRef<HTMLElement>('frame')
 const { width, height } = useElementSize(frame)
