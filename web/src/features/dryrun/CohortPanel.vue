@@ -18,6 +18,39 @@ const emit = defineEmits<{
   'update:horizonDays': [days: number]
 }>()
 
+const REACTIONS = [
+  {
+    field: 'openMedianHours',
+    name: 'Half of openers by, hours',
+    label: 'Half of openers have opened by, hours',
+    share: false,
+  },
+  {
+    field: 'openSigma',
+    name: 'Spread of that (sigma)',
+    label: 'Spread of the time to an open',
+    share: false,
+  },
+  {
+    field: 'clickMedianMinutes',
+    name: 'Click after, minutes',
+    label: 'Median minutes from open to click',
+    share: false,
+  },
+  {
+    field: 'buyAfterClick',
+    name: 'Buy after a click',
+    label: 'Buy after a click',
+    share: true,
+  },
+  {
+    field: 'buyMeanHours',
+    name: 'Bought after, hours',
+    label: 'Mean hours from click to purchase',
+    share: false,
+  },
+] as const
+
 function set(part: Partial<BehaviourDocument>) {
   emit('change', { ...props.behaviour, ...part })
 }
@@ -120,37 +153,15 @@ function whole(event: Event): number {
     </div>
     <div class="panel-head"><h2>How they react</h2></div>
     <div class="grid grid-cols-[1fr_auto] items-center gap-x-2 gap-y-1.5 px-3 py-2">
-      <span>Half of openers by, hours</span>
-      <AssumedField
-        label="Half of openers have opened by, hours"
-        :assumed="behaviour.openMedianHours"
-        @change="set({ openMedianHours: $event })"
-      />
-      <span>Spread of that (sigma)</span>
-      <AssumedField
-        label="Spread of the time to an open"
-        :assumed="behaviour.openSigma"
-        @change="set({ openSigma: $event })"
-      />
-      <span>Click after, minutes</span>
-      <AssumedField
-        label="Median minutes from open to click"
-        :assumed="behaviour.clickMedianMinutes"
-        @change="set({ clickMedianMinutes: $event })"
-      />
-      <span>Buy after a click</span>
-      <AssumedField
-        share
-        label="Buy after a click"
-        :assumed="behaviour.buyAfterClick"
-        @change="set({ buyAfterClick: $event })"
-      />
-      <span>Bought after, hours</span>
-      <AssumedField
-        label="Mean hours from click to purchase"
-        :assumed="behaviour.buyMeanHours"
-        @change="set({ buyMeanHours: $event })"
-      />
+      <template v-for="reaction in REACTIONS" :key="reaction.field">
+        <span>{{ reaction.name }}</span>
+        <AssumedField
+          :share="reaction.share"
+          :label="reaction.label"
+          :assumed="behaviour[reaction.field]"
+          @change="set({ [reaction.field]: $event })"
+        />
+      </template>
     </div>
   </section>
 </template>

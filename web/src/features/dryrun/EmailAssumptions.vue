@@ -7,6 +7,24 @@ import AssumedField from './AssumedField.vue'
 const props = defineProps<{ behaviour: BehaviourDocument; sheet: RunSheet }>()
 const emit = defineEmits<{ change: [behaviour: BehaviourDocument] }>()
 
+const PARTS = [
+  { field: 'pull', name: 'Pull of', head: 'pull against a usual email', share: false, step: 0.05 },
+  {
+    field: 'clickGivenOpen',
+    name: 'Click in',
+    head: 'click, of those who opened',
+    share: true,
+    step: 0.1,
+  },
+  {
+    field: 'unsubscribeGivenOpen',
+    name: 'Unsubscribe from',
+    head: 'unsubscribe, of those who opened',
+    share: true,
+    step: 0.1,
+  },
+] as const
+
 const emails = computed(() =>
   props.sheet.rows
     .filter((row) => row.kind === 'SEND')
@@ -39,9 +57,7 @@ function forget(id: string) {
       <thead class="text-left text-[12px] text-ink2">
         <tr class="h-9 border-b border-line">
           <th class="px-3 font-medium">email</th>
-          <th class="px-2 font-medium">pull against a usual email</th>
-          <th class="px-2 font-medium">click, of those who opened</th>
-          <th class="px-2 font-medium">unsubscribe, of those who opened</th>
+          <th v-for="part in PARTS" :key="part.field" class="px-2 font-medium">{{ part.head }}</th>
           <th><span class="sr-only">reset</span></th>
         </tr>
       </thead>
@@ -50,28 +66,13 @@ function forget(id: string) {
           <th scope="row" class="px-3 text-left font-semibold">
             <span v-if="email.label" class="chip mr-1.5">{{ email.label }}</span>{{ email.name }}
           </th>
-          <td class="px-2">
+          <td v-for="part in PARTS" :key="part.field" class="px-2">
             <AssumedField
-              :assumed="email.reaction.pull"
-              :label="`Pull of ${email.name}`"
-              :step="0.05"
-              @change="set(email.id, { ...email.reaction, pull: $event })"
-            />
-          </td>
-          <td class="px-2">
-            <AssumedField
-              share
-              :assumed="email.reaction.clickGivenOpen"
-              :label="`Click in ${email.name}`"
-              @change="set(email.id, { ...email.reaction, clickGivenOpen: $event })"
-            />
-          </td>
-          <td class="px-2">
-            <AssumedField
-              share
-              :assumed="email.reaction.unsubscribeGivenOpen"
-              :label="`Unsubscribe from ${email.name}`"
-              @change="set(email.id, { ...email.reaction, unsubscribeGivenOpen: $event })"
+              :assumed="email.reaction[part.field]"
+              :label="`${part.name} ${email.name}`"
+              :share="part.share"
+              :step="part.step"
+              @change="set(email.id, { ...email.reaction, [part.field]: $event })"
             />
           </td>
           <td class="pr-3 text-right">

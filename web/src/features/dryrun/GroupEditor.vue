@@ -7,6 +7,14 @@ import AssumedField from './AssumedField.vue'
 const props = defineProps<{ group: GroupDocument; removable: boolean }>()
 const emit = defineEmits<{ change: [group: GroupDocument]; remove: [] }>()
 
+const CHANCES = [
+  { field: 'preloads', name: 'Pre-load images' },
+  { field: 'hardBounce', name: 'Dead addresses' },
+  { field: 'softBounce', name: 'Soft bounces' },
+  { field: 'buysAnyway', name: 'Buy anyway, 30 days' },
+  { field: 'comesAgain', name: 'Come again, 30 days' },
+] as const
+
 const tenths = computed(() => Math.round(props.group.keenness * 10))
 
 function set(part: Partial<GroupDocument>) {
@@ -97,41 +105,15 @@ function names(event: Event): string[] {
           @change="set({ zone: ($event.target as HTMLInputElement).value })"
         />
       </label>
-      <span>Pre-load images</span>
-      <AssumedField
-        share
-        label="Pre-load images"
-        :assumed="group.preloads"
-        @change="set({ preloads: $event })"
-      />
-      <span>Dead addresses</span>
-      <AssumedField
-        share
-        label="Dead addresses"
-        :assumed="group.hardBounce"
-        @change="set({ hardBounce: $event })"
-      />
-      <span>Soft bounces</span>
-      <AssumedField
-        share
-        label="Soft bounces"
-        :assumed="group.softBounce"
-        @change="set({ softBounce: $event })"
-      />
-      <span>Buy anyway, 30 days</span>
-      <AssumedField
-        share
-        label="Buy anyway within 30 days"
-        :assumed="group.buysAnyway"
-        @change="set({ buysAnyway: $event })"
-      />
-      <span>Come again, 30 days</span>
-      <AssumedField
-        share
-        label="Come again within 30 days"
-        :assumed="group.comesAgain"
-        @change="set({ comesAgain: $event })"
-      />
+      <template v-for="chance in CHANCES" :key="chance.field">
+        <span>{{ chance.name }}</span>
+        <AssumedField
+          share
+          :label="chance.name"
+          :assumed="group[chance.field]"
+          @change="set({ [chance.field]: $event })"
+        />
+      </template>
       <label class="contents">
         <span>Have tags</span>
         <DraftInput
