@@ -2,19 +2,16 @@ package org.opentrellis.app.messages;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.SaveLost;
 import org.opentrellis.core.format.Json;
+import org.opentrellis.core.format.MessageFormat;
 import org.opentrellis.core.journey.LinkName;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.MessageId;
-import org.opentrellis.core.problem.Problem;
-import org.opentrellis.core.problem.Problems;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -23,8 +20,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 public class MessageLibrary {
-  private static final int MOST_LINKS = 20;
-
   private final MessageMapper mapper;
   private final Clock clock;
 
@@ -48,7 +43,7 @@ public class MessageLibrary {
    * @throws ProblemsFound if something in it is wrong
    */
   public MessageView add(MessageEdit edit) {
-    Message message = check(new MessageId(freeId(edit.name())), edit);
+    Message message = read(freeId(edit.name()), edit);
     mapper.insert(row(message, 1));
     return view(find(message.id().value()));
   }
@@ -59,12 +54,12 @@ public class MessageLibrary {
    * @throws SaveLost if somebody else has saved since
    */
   public MessageView save(String id, MessageEdit edit) {
-    MessageRow before = find(id);
-    Message message = check(new MessageId(id), edit);
+    find(id);
+    Message message = read(id, edit);
     int version = edit.version() == null ? 0 : edit.version();
     if (mapper.update(row(message, version)) == 0) {
       throw new SaveLost(
-          "Somebody else has saved this message since you opened it.", view(before), edit);
+          "Somebody else has saved this message since you opened it.", view(find(id)), edit);
     }
     return view(find(id));
   }
@@ -84,47 +79,8 @@ public class MessageLibrary {
         OffsetDateTime.now(clock));
   }
 
-  private static Message check(MessageId id, MessageEdit edit) {
-    Problems problems = new Problems();
-    require(problems, "/name", edit.name());
-    require(problems, "/subject", edit.subject());
-    require(problems, "/links", edit.links());
-    problems.throwIfAny();
-    if (edit.links().size() > MOST_LINKS) {
-      problems.add("too-many-links", "/links", "A message has at most " + MOST_LINKS + " links.");
-    }
-    List<LinkName> links = new ArrayList<>();
-    for (int i = 0; i < edit.links().size(); i++) {
-      String link = edit.links().get(i);
-      attempt(problems, "/links/" + i, () -> links.add(new LinkName(link)));
-    }
-    problems.throwIfAny();
-    try {
-      return new Message(id, edit.name(), edit.subject(), links);
-    } catch (IllegalArgumentException refused) {
-      String what = String.valueOf(refused.getMessage());
-      String place =
-          what.contains("subject") ? "/subject" : what.contains("link") ? "/links" : "/name";
-      throw new ProblemsFound(List.of(new Problem("bad-value", place, sentence(what))));
-    }
-  }
-
-  private static void require(Problems problems, String place, @Nullable Object value) {
-    if (value == null) {
-      problems.add("missing-value", place, "\u201c" + place.substring(1) + "\u201d is missing.");
-    }
-  }
-
-  private static void attempt(Problems problems, String place, Supplier<?> make) {
-    try {
-      make.get();
-    } catch (IllegalArgumentException refused) {
-      problems.add("bad-value", place, sentence(String.valueOf(refused.getMessage())));
-    }
-  }
-
-  private static String sentence(String text) {
-    return Character.toUpperCase(text.charAt(0)) + text.substring(1) + ".";
+  private static Message read(String id, MessageEdit edit) {
+    return MessageFormat.read(new MessageId(id), edit.name(), edit.subject(), edit.links());
   }
 
   private String freeId(@Nullable String name) {
