@@ -10,6 +10,7 @@ final class Purposes {
   static final int TRIGGER = 6;
   static final int BUYS_ANYWAY = 7;
   static final int COMES_AGAIN = 8;
+  static final int PASS = 9;
   static final int SOFT_BOUNCE = 20;
   static final int OPEN = 21;
   static final int OPEN_DELAY = 22;

@@ -64,7 +64,7 @@ final class Sampler implements Postbox {
 
   /** Moves on to the draws of a later pass of the same person. */
   void passAgain(int pass) {
-    key = Draws.bits(key, pass);
+    key = Draws.bits(key, Draws.address(Purposes.PASS, Integer.toString(pass)));
   }
 
   /** Seconds until the person triggers the journey once more; huge if never. */

@@ -82,7 +82,7 @@ public final class JourneyMachine {
                 .getEpochSecond();
     List<Question> questions = branch.questions();
     int otherwise = questions.size();
-    int taken = otherwise;
+    int taken;
     long at = person.now;
     while (true) {
       taken = firstThatHolds(questions, person, at);

@@ -26,7 +26,7 @@ public final class Program {
   private final List<Step.SendEmail> emails;
   private final Map<MessageId, List<LinkName>> links;
   private final RecordMarks marks;
-  private final Compiler compiler;
+  private final Optional<Question> entryFilter;
 
   private Program(Journey journey, Map<MessageId, List<LinkName>> links) {
     this.journey = journey;
@@ -34,8 +34,9 @@ public final class Program {
     this.steps = journey.steps().toList();
     this.emails = journey.emails();
     this.marks = RecordMarks.of(journey);
-    this.compiler = new Compiler(steps, emails, links, marks);
+    Compiler compiler = new Compiler(steps, emails, links, marks);
     this.nodes = compiler.compile(journey.body());
+    this.entryFilter = journey.entryFilter().map(compiler::question);
     this.first = journey.body().isEmpty() ? END : 0;
   }
 
@@ -90,10 +91,7 @@ public final class Program {
 
   /** Whether the entry filter lets a person in. */
   public boolean admits(PersonState person) {
-    return journey
-        .entryFilter()
-        .map(filter -> compiler.question(filter).holds(person, person.now))
-        .orElse(true);
+    return entryFilter.map(filter -> filter.holds(person, person.now)).orElse(true);
   }
 
   int first() {

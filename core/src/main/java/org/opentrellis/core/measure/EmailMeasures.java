@@ -12,7 +12,7 @@ import org.opentrellis.core.dryrun.EmailTally;
  * @param opened recorded opens, machine pre-loads included, of delivered
  * @param openedByPeople opens by people of delivered
  * @param clicked of delivered
- * @param clickToOpen clickers of people who opened
+ * @param clickToOpen clickers of recorded opens, so that click rate = open rate x click-to-open
  * @param links clicks by link of delivered, in the message's order
  */
 public record EmailMeasures(
@@ -33,7 +33,7 @@ public record EmailMeasures(
         Share.of(tally.opened(), tally.delivered()),
         Share.of(tally.openedByPeople(), tally.delivered()),
         Share.of(tally.clicked(), tally.delivered()),
-        Share.of(tally.clicked(), tally.openedByPeople()),
+        Share.of(tally.clicked(), tally.opened()),
         links);
   }
 }

@@ -5,7 +5,7 @@ import java.util.Objects;
 /**
  * One thing that is wrong with what a user gave.
  *
- * @param code stable name for programs, such as {@code wait-not-positive}
+ * @param code stable name for programs, such as {@code empty-wait}
  * @param place where it stands, as a JSON Pointer (RFC 6901) into the document; empty for the whole
  * @param sentence what is wrong and what to do, for a person
  */

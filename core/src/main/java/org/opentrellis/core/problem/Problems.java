@@ -11,10 +11,6 @@ public final class Problems {
     found.add(new Problem(code, place, sentence));
   }
 
-  public boolean isEmpty() {
-    return found.isEmpty();
-  }
-
   /**
    * @throws ProblemsFound if anything was added
    */

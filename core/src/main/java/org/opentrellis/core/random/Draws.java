@@ -11,7 +11,7 @@ package org.opentrellis.core.random;
  */
 public final class Draws {
   private static final long GOLDEN_GAMMA = 0x9e3779b97f4a7c15L;
-  private static final double TO_UNIT = 0x1.0p-53;
+  private static final double TO_UNIT = 0x1.0p-52;
 
   private Draws() {}
 
@@ -42,9 +42,14 @@ public final class Draws {
     return mix(hash + purpose * GOLDEN_GAMMA);
   }
 
-  /** A number in (0, 1), never 0 and never 1: the middle of one of 2^53 cells. */
+  /** A number in (0, 1), never 0 and never 1: the middle of one of 2^52 cells. */
   public static double uniform(long key, long address) {
-    return ((bits(key, address) >>> 11) + 0.5) * TO_UNIT;
+    return middleOfCell(bits(key, address));
+  }
+
+  /** With 2^52 cells every middle is an exact double; with 2^53 the last would round to 1. */
+  static double middleOfCell(long bits) {
+    return ((bits >>> 12) + 0.5) * TO_UNIT;
   }
 
   /** An exponential waiting time with the given mean, by inversion. */
