@@ -1,0 +1,29 @@
+import { describe, expect, it } from 'vitest'
+import { answerOf, reasonOf, Refused } from './client'
+
+const response = (status: number) => new Response(null, { status })
+
+describe('an answer of the server', () => {
+  it('is its data', async () => {
+    expect(await answerOf(Promise.resolve({ data: 7, response: response(200) }))).toBe(7)
+  })
+
+  it('is a refusal with the server’s own reason', async () => {
+    const error = { code: 'bad-value', detail: 'A wait must be more than 0.', problems: [] }
+    const request = answerOf(Promise.resolve({ error, response: response(400) }))
+    const refused = await request.catch((failure: unknown) => failure)
+    expect(refused).toBeInstanceOf(Refused)
+    expect((refused as Refused).problem).toMatchObject({ status: 400, code: 'bad-value' })
+    expect(reasonOf(refused)).toBe('A wait must be more than 0.')
+  })
+
+  it('says something even when the server said nothing', async () => {
+    const request = answerOf(Promise.resolve({ error: undefined, response: response(502) }))
+    await expect(request).rejects.toThrow('The request failed with status 502.')
+  })
+
+  it('says so when nobody answers', async () => {
+    const request = answerOf(Promise.reject(new TypeError('Failed to fetch')))
+    await expect(request).rejects.toThrow('The application does not answer.')
+  })
+})

@@ -1,0 +1,191 @@
+import { createPinia, setActivePinia } from 'pinia'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import type { JourneyDocument, JourneyView, StepDocument } from '@/api/types'
+import { useJourneyStore } from './journeyStore'
+
+const send = (id: string): StepDocument => ({ kind: 'send', id, message: 'm', subject: null })
+
+function document(name: string, ...body: StepDocument[]): JourneyDocument {
+  return {
+    name,
+    purpose: 'WELCOME',
+    state: 'DRAFT',
+    triggers: [],
+    entryFilter: null,
+    reEntry: 'NEVER',
+    goal: null,
+    body,
+  }
+}
+
+/** A server that keeps one journey, answers as ours does, and can be told to refuse or to wait. */
+class Server {
+  version = 1
+  journey = document('Start')
+  saves: string[] = []
+  estimates = 0
+  refuse: string | null = null
+  gate: Promise<void> | null = null
+
+  view(): JourneyView {
+    const sheet = { opening: { spans: [] }, rows: [] }
+    return {
+      id: 1,
+      version: this.version,
+      savedAt: '2026-01-01T00:00:00Z',
+      journey: this.journey,
+      sheet,
+      findings: [],
+      behaviour: {} as JourneyView['behaviour'],
+      behaviourVersion: 1,
+    }
+  }
+
+  async answer(request: Request): Promise<Response> {
+    const path = new URL(request.url).pathname
+    if (path.endsWith('/estimates')) return json(200, { people: ++this.estimates, steps: [] })
+    if (path === '/api/messages') return json(200, [])
+    if (request.method === 'GET') return json(200, this.view())
+    const save = (await request.json()) as { version: number; journey: JourneyDocument }
+    await this.gate
+    if (this.refuse) return json(400, { code: 'bad-value', detail: this.refuse })
+    if (save.version !== this.version) {
+      const yours = { journey: save.journey, sheet: this.view().sheet }
+      return json(409, { code: 'save-lost', detail: 'Lost.', current: this.view(), yours })
+    }
+    this.version++
+    this.journey = save.journey
+    this.saves.push(save.journey.name)
+    return json(200, this.view())
+  }
+}
+
+function json(status: number, body: unknown): Response {
+  return new Response(JSON.stringify(body), {
+    status,
+    headers: { 'Content-Type': 'application/json' },
+  })
+}
+
+let server: Server
+
+vi.mock('@/api/client', async (original) => {
+  const real = await original<typeof import('@/api/client')>()
+  const { default: createClient } = await import('openapi-fetch')
+  const fetch = (request: Request) => server.answer(request)
+  return { ...real, api: createClient({ baseUrl: 'http://test.test/', fetch }) }
+})
+
+const settled = (check: () => void) => vi.waitFor(check, { timeout: 2000 })
+const rename = (name: string) => (before: JourneyDocument) => ({ ...before, name })
+
+async function opened() {
+  const store = useJourneyStore()
+  await store.open(1, null)
+  return store
+}
+
+describe('the journey that is being edited', () => {
+  beforeEach(() => {
+    setActivePinia(createPinia())
+    server = new Server()
+  })
+
+  it('shows an edit at once and saves it', async () => {
+    const store = await opened()
+    store.edit('rename', rename('Next'))
+    expect(store.journey?.name).toBe('Next')
+    expect(store.save.status).toBe('saving')
+    await settled(() => expect(store.save.status).toBe('saved'))
+    expect(server.journey.name).toBe('Next')
+    expect(store.view?.version).toBe(2)
+  })
+
+  it('saves one after another, and of those that wait only the newest', async () => {
+    const store = await opened()
+    let open = () => {}
+    server.gate = new Promise((resolve) => (open = resolve))
+    store.edit('rename', rename('one'))
+    store.edit('rename', rename('two'))
+    store.edit('rename', rename('three'))
+    open()
+    await settled(() => expect(store.save.status).toBe('saved'))
+    expect(server.saves).toEqual(['one', 'three'])
+  })
+
+  it('does not note an edit that changes nothing', async () => {
+    const store = await opened()
+    store.edit('nothing', (before) => ({ ...before }))
+    expect(store.canUndo).toBe(false)
+    expect(server.saves).toEqual([])
+  })
+
+  it('undoes and redoes by name, back to the very same document', async () => {
+    const store = await opened()
+    const before = store.journey
+    store.edit('add send', (now) => ({ ...now, body: [send('a')] }))
+    store.edit('add send again', (now) => ({ ...now, body: [...now.body, send('b')] }))
+    expect(store.undoName).toBe('add send again')
+    store.undo()
+    store.undo()
+    expect(store.journey).toEqual(before)
+    expect(store.canUndo).toBe(false)
+    store.redo()
+    store.redo()
+    expect(store.journey?.body.map((step) => step.id)).toEqual(['a', 'b'])
+    store.undo()
+    store.edit('rename', rename('another way'))
+    expect(store.canRedo).toBe(false)
+    await settled(() => expect(server.journey.name).toBe('another way'))
+  })
+
+  it('keeps a refused edit on the screen, says why, and saves it again when asked', async () => {
+    const store = await opened()
+    server.refuse = 'That is no name.'
+    store.edit('rename', rename('bad'))
+    await settled(() =>
+      expect(store.save).toEqual({ status: 'refused', reason: 'That is no name.' }),
+    )
+    expect(store.journey?.name).toBe('bad')
+    expect(server.journey.name).toBe('Start')
+    server.refuse = null
+    store.saveAgain()
+    await settled(() => expect(store.save.status).toBe('saved'))
+    expect(server.journey.name).toBe('bad')
+  })
+
+  it('shows both sides of a lost race, and keeps mine over theirs', async () => {
+    const store = await opened()
+    server.version = 5
+    server.journey = document('theirs')
+    store.edit('rename', rename('mine'))
+    await settled(() => expect(store.save.status).toBe('lost'))
+    store.keepMine()
+    await settled(() => expect(store.save.status).toBe('saved'))
+    expect(server.journey.name).toBe('mine')
+    expect(server.version).toBe(6)
+    store.undo()
+    expect(store.journey?.name).toBe('theirs')
+  })
+
+  it('takes theirs, and undo brings mine back', async () => {
+    const store = await opened()
+    server.version = 5
+    server.journey = document('theirs')
+    store.edit('rename', rename('mine'))
+    await settled(() => expect(store.save.status).toBe('lost'))
+    store.keepTheirs()
+    expect(store.journey?.name).toBe('theirs')
+    expect(store.save.status).toBe('saved')
+    store.undo()
+    expect(store.journey?.name).toBe('mine')
+    await settled(() => expect(server.journey.name).toBe('mine'))
+  })
+
+  it('asks for an estimate when it opens and after each save', async () => {
+    const store = await opened()
+    await settled(() => expect(store.estimate?.people).toBe(1))
+    store.edit('rename', rename('Next'))
+    await settled(() => expect(store.estimate?.people).toBe(2))
+  })
+})
