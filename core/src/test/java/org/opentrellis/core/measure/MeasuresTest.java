@@ -17,12 +17,14 @@ import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.opentrellis.core.behaviour.Keenness;
+import org.opentrellis.core.behaviour.TypicalBehaviour;
 import org.opentrellis.core.calendar.TimeUnit;
 import org.opentrellis.core.dryrun.CohortSettings;
 import org.opentrellis.core.dryrun.DryRun;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.machine.Program;
 import org.opentrellis.core.stats.Pairs;
+import org.opentrellis.core.testing.Steps;
 
 class MeasuresTest {
   private static RunMeasures run(Journey journey, int horizonDays) {
@@ -42,6 +44,19 @@ class MeasuresTest {
     assertThat(Share.of(343, 980).value()).isCloseTo(0.35, within(1e-12));
     assertThat(Share.of(49, 980).value()).isCloseTo(0.05, within(1e-12));
     assertThat(Share.of(49, 343).value()).isCloseTo(0.142857142857, within(1e-12));
+  }
+
+  /** Common practice, no source: click rate = open rate x click-to-open, pre-loads or not. */
+  @Test
+  void theRatesOfARunMultiply() {
+    CohortSettings cohort = new CohortSettings(2_000, 3, Instant.parse("2025-06-02T00:00:00Z"), 30);
+    var people = TypicalBehaviour.in(Steps.BERLIN);
+    Program program = Program.compile(journey(send("a")), Map.of());
+    EmailMeasures email =
+        RunMeasures.of(new DryRun(program, people, cohort).run(2)).steps().get(0).email();
+    assertThat(email.opened().count()).isGreaterThan(email.openedByPeople().count());
+    assertThat(email.opened().value() * email.clickToOpen().value())
+        .isCloseTo(email.clicked().value(), within(1e-12));
   }
 
   @Test

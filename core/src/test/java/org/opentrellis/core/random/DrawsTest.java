@@ -30,6 +30,14 @@ class DrawsTest {
     assertThat(Draws.uniform(42, 1)).isCloseTo(0.7415648787718233, within(1e-15));
   }
 
+  @Test
+  void theOutermostCellsStayInside() {
+    assertThat(Draws.middleOfCell(-1L)).isLessThan(1).isGreaterThan(1 - 0x1.0p-52);
+    assertThat(Draws.middleOfCell(0L)).isPositive().isLessThan(0x1.0p-52);
+    assertThat(Draws.exponential(1, 1, Double.POSITIVE_INFINITY))
+        .isEqualTo(Double.POSITIVE_INFINITY);
+  }
+
   /** Fixed seeds; a sound generator fails this once in 100,000. */
   @Test
   void drawsOfNeighboursAreUniformAndIndependent() {
