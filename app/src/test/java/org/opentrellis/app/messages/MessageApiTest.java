@@ -1,0 +1,53 @@
+package org.opentrellis.app.messages;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.opentrellis.app.RunningApplication;
+import org.opentrellis.app.RunningApplication.Answer;
+
+/** The message library over HTTP. */
+class MessageApiTest {
+  @RegisterExtension static final RunningApplication APP = RunningApplication.empty();
+
+  private static String edit(String name, String links, String version) {
+    return "{\"name\": \"%s\", \"subject\": \"Hello\", \"links\": %s, \"version\": %s}"
+        .formatted(name, links, version);
+  }
+
+  private static Answer add(String name) {
+    return APP.post("/api/messages", edit(name, "[]", "null"));
+  }
+
+  @Test
+  void theIdComesFromTheNameAndIsFree() {
+    assertThat(add("Hive plan: the 1st!").body().get("id").asString())
+        .isEqualTo("hive-plan-the-1st");
+    assertThat(add("Hive plan: the 1st!").body().get("id").asString())
+        .isEqualTo("hive-plan-the-1st-2");
+    assertThat(add("\u00fc").body().get("id").asString()).isEqualTo("message");
+  }
+
+  @Test
+  void aSaveNeedsTheVersionItWasReadAt() {
+    String id = add("Jar").body().get("id").asString();
+    Answer saved = APP.put("/api/messages/" + id, edit("Jar", "[\"Kits\"]", "1"));
+    assertThat(saved.status()).isEqualTo(200);
+    assertThat(saved.body().get("version").asInt()).isEqualTo(2);
+    Answer lost = APP.put("/api/messages/" + id, edit("Jam", "[]", "1"));
+    assertThat(lost.status()).isEqualTo(409);
+    assertThat(lost.body().at("/current/links/0").asString()).isEqualTo("Kits");
+    assertThat(lost.body().at("/current/version").asInt()).isEqualTo(2);
+    assertThat(lost.body().at("/yours/name").asString()).isEqualTo("Jam");
+  }
+
+  @Test
+  void badMessagesAreRefusedWithTheirPlace() {
+    Answer refused = APP.post("/api/messages", edit("Jar", "[\"Kits\", \"Kits\"]", "null"));
+    assertThat(refused.status()).isEqualTo(400);
+    assertThat(refused.body().at("/problems/0/place").asString()).isEqualTo("/links");
+    assertThat(add(" ").body().at("/problems/0/place").asString()).isEqualTo("/name");
+    assertThat(APP.put("/api/messages/nowhere", edit("Jar", "[]", "1")).status()).isEqualTo(404);
+  }
+}
