@@ -166,7 +166,7 @@ const beside = computed(() =>
             >
               {{ name === 'steps' ? 'Steps' : 'Each email’s assumptions' }}
             </button>
-            <span class="note ml-auto"
+            <span v-if="tab === 'steps'" class="note ml-auto"
               >± is half of a 95% interval; point at a figure for its interval</span
             >
           </div>
