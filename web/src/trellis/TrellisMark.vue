@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Mark } from './picture'
+import { isSend } from './graph'
 import { leafPath } from './paths'
 
 const props = defineProps<{ mark: Mark; clip: string; selected: boolean }>()
 const emit = defineEmits<{ select: [] }>()
 
 const LEAF = 34
-const choosable = computed(() => ['send', 'branch', 'change', 'finish'].includes(props.mark.kind))
+const choosable = computed(() => !['start', 'merge', 'end'].includes(props.mark.kind))
+const isText = computed(() => props.mark.kind === 'sendText')
 const line = computed(() => (props.selected ? '#f0a818' : '#143d30'))
 
 function choose(event: Event) {
@@ -30,7 +32,7 @@ function choose(event: Event) {
     @keydown.space="choose"
   >
     <title>{{ mark.title }}</title>
-    <template v-if="mark.kind === 'send'">
+    <template v-if="isSend(mark)">
       <line
         :x1="mark.x"
         :x2="mark.x"
@@ -40,7 +42,28 @@ function choose(event: Event) {
         stroke-width="1.6"
       />
       <circle :cx="mark.x" :cy="mark.y" r="3" fill="#143d30" />
-      <g :transform="`translate(${mark.x} ${mark.top - 6})`">
+      <g v-if="isText" :transform="`translate(${mark.x} ${mark.top - 6})`">
+        <rect x="-13" y="-22" width="26" height="20" rx="4" fill="#fbfcf9" />
+        <rect
+          v-if="mark.opened !== null"
+          x="-13"
+          :y="-2 - 20 * mark.opened"
+          width="26"
+          :height="20 * mark.opened"
+          fill="#62a584"
+        />
+        <rect
+          x="-13"
+          y="-22"
+          width="26"
+          height="20"
+          rx="4"
+          fill="none"
+          :stroke="line"
+          :stroke-width="selected ? 3 : 1.6"
+        />
+      </g>
+      <g v-else :transform="`translate(${mark.x} ${mark.top - 6})`">
         <path :d="leafPath(22, LEAF)" fill="#fbfcf9" />
         <rect
           v-if="mark.opened !== null"
@@ -69,6 +92,54 @@ function choose(event: Event) {
       fill="#143d30"
       :stroke="selected ? '#f0a818' : 'none'"
       stroke-width="3"
+    />
+    <g v-else-if="mark.kind === 'splitTest'">
+      <rect
+        :x="mark.x - 5"
+        :y="mark.top - 4"
+        width="10"
+        :height="mark.bottom - mark.top + 8"
+        rx="4"
+        fill="#fbfcf9"
+        :stroke="line"
+        :stroke-width="selected ? 3 : 1.6"
+      />
+      <line
+        :x1="mark.x"
+        :x2="mark.x"
+        :y1="mark.top"
+        :y2="mark.bottom"
+        stroke="#143d30"
+        stroke-width="3"
+        stroke-dasharray="3 3"
+      />
+    </g>
+    <g v-else-if="mark.kind === 'include'" fill="none" stroke-linecap="round">
+      <rect
+        :x="mark.x - 8"
+        :y="mark.y - 8"
+        width="16"
+        height="16"
+        rx="4"
+        fill="#fbfcf9"
+        :stroke="line"
+        :stroke-width="selected ? 3 : 1.6"
+      />
+      <path :d="`M${mark.x - 4},${mark.y + 4}c1,-8 7,0 8,-8`" stroke="#2e7258" stroke-width="1.8" />
+    </g>
+    <path
+      v-else-if="mark.kind === 'handOver'"
+      :d="`M${mark.x - 8},${mark.y - 4}h7v-4l9,8l-9,8v-4h-7z`"
+      fill="#d5e5ee"
+      :stroke="selected ? '#f0a818' : '#2f6585'"
+      :stroke-width="selected ? 2.5 : 1.3"
+    />
+    <path
+      v-else-if="mark.kind === 'notify'"
+      :d="`M${mark.x},${mark.y - 8}l8,8l-8,8l-8,-8z`"
+      fill="#d5e5ee"
+      :stroke="selected ? '#f0a818' : '#2f6585'"
+      :stroke-width="selected ? 2.5 : 1.3"
     />
     <path
       v-else-if="mark.kind === 'change'"

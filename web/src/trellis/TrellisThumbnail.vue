@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isFork, isSend } from './graph'
 import { computed, useId } from 'vue'
 import type { RunMeasures, StepDocument } from '@/api/types'
 import { layOut } from './layout'
@@ -11,8 +12,8 @@ const uid = useId()
 const picture = computed(() =>
   layOut(props.body, props.measures, { name: () => '', figures: () => null, goal: null }),
 )
-const leaves = computed(() => picture.value.marks.filter((mark) => mark.kind === 'send'))
-const uprights = computed(() => picture.value.marks.filter((mark) => mark.kind === 'branch'))
+const leaves = computed(() => picture.value.marks.filter(isSend))
+const uprights = computed(() => picture.value.marks.filter(isFork))
 </script>
 
 <template>

@@ -1,3 +1,4 @@
+import { isFork, isMark, isSend } from './graph'
 import type { TrellisEvent, TrellisGraph, TrellisLink } from './graph'
 import type { TrellisWords } from './picture'
 import { CURVE, LABEL_CHARS, POST_WIDTH } from './sizes'
@@ -69,10 +70,10 @@ function lastPostTime(placed: Map<TrellisEvent, Placed>): number {
 
 function dress(event: TrellisEvent, words: TrellisWords): Placed {
   const item: Placed = { event, x: 0, chip: null, label: null }
-  if (event.kind === 'branch') {
+  if (isFork(event)) {
     const text = wrap(words.name(event.id), 26, 1)[0] ?? ''
     item.chip = { text, width: textWidth(text, 11) + 14 }
-  } else if (event.kind === 'send') {
+  } else if (isSend(event)) {
     const lines = wrap(words.name(event.id), LABEL_CHARS, 2)
     const figures = words.figures(event.id)
     const widest = Math.max(...lines.map((line) => textWidth(line, 12)), monoWidth(figures))
@@ -99,12 +100,12 @@ function leastX(
   for (const link of event.links) {
     const curves = (link.row !== link.from.row ? 1 : 0) + (link.row !== event.row ? 1 : 0)
     const lettered = link.arm && link.hatched ? textWidth(armText(link), 11) + 10 : 0
-    const first = link.from.kind === 'branch' || event.links.length > 1 || link.row !== event.row
+    const first = isFork(link.from) || event.links.length > 1 || link.row !== event.row
     const run = Math.max(first ? CURVE + 14 : 20, lettered + (curves > 1 ? CURVE : 12))
     x = Math.max(x, placed.get(link.from)!.x + run + (curves > 1 ? CURVE : 0))
   }
   if (item.label) x = Math.max(x, lower[event.row]! + 10 + labelOffset(event))
-  if (event.kind === 'send' || event.kind === 'change') {
+  if (isSend(event) || isMark(event)) {
     x = Math.max(x, upper[event.row]! + 16)
   }
   if (item.chip) {
@@ -130,8 +131,8 @@ function occupy(item: Placed, upper: number[], lower: number[]): void {
   const { event, x } = item
   const row = event.row
   if (item.label) lower[row] = x - labelOffset(event) + item.label.width
-  if (event.kind === 'send') upper[row] = x + 14
-  if (event.kind === 'change') upper[row] = x + 22
+  if (isSend(event)) upper[row] = x + 14
+  if (isMark(event)) upper[row] = x + 22
   if (item.chip) {
     upper[row] = x + item.chip.width / 2
     for (let r = row + 1; r <= event.lastRow; r++) {

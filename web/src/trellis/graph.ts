@@ -6,7 +6,34 @@ import type { RunMeasures, StepDocument, StepMeasures } from '@/api/types'
  * those of the arms before it, so rails never cross.
  */
 
-export type EventKind = 'start' | 'send' | 'change' | 'branch' | 'finish' | 'merge' | 'end'
+export type EventKind =
+  | 'start'
+  | 'sendEmail'
+  | 'sendText'
+  | 'change'
+  | 'branch'
+  | 'splitTest'
+  | 'include'
+  | 'handOver'
+  | 'notify'
+  | 'finish'
+  | 'merge'
+  | 'end'
+
+/** Stands on a stem above its ribbon. */
+export function isSend(event: { kind: EventKind }): boolean {
+  return event.kind === 'sendEmail' || event.kind === 'sendText'
+}
+
+/** Parts the ribbon. */
+export function isFork(event: { kind: EventKind }): boolean {
+  return event.kind === 'branch' || event.kind === 'splitTest'
+}
+
+/** A small mark on the ribbon itself. */
+export function isMark(event: { kind: EventKind }): boolean {
+  return ['change', 'include', 'handOver', 'notify'].includes(event.kind)
+}
 
 export interface TrellisEvent {
   kind: EventKind
@@ -111,9 +138,9 @@ class Builder {
       }
       if (tails.length > 1) tails = [this.merge(tails, row)]
       const event = this.place(step, tails, row)
-      if (step.kind === 'finish') return { tails: [], rows }
+      if (ends(step)) return { tails: [], rows }
       const flow = this.passed(event, tails[0]!.flow)
-      if (step.kind === 'branch') {
+      if (step.kind === 'branch' || step.kind === 'splitTest') {
         const arms = this.arms(step, event, flow, row, taken, label)
         tails = arms.tails
         rows = Math.max(rows, arms.rows)
@@ -133,7 +160,7 @@ class Builder {
   }
 
   private place(step: StepDocument, tails: Tail[], row: number): TrellisEvent {
-    const kind = step.kind as EventKind
+    const kind: EventKind = step.kind === 'wait' ? 'start' : step.kind
     const measured = this.steps.get(step.id) ?? null
     const before = Math.max(...tails.map((tail) => tail.time))
     const own = measured?.arrival ? calendarHours(measured.arrival) : before
@@ -156,14 +183,14 @@ class Builder {
   }
 
   private arms(
-    step: StepDocument & { kind: 'branch' },
+    step: StepDocument & { kind: 'branch' | 'splitTest' },
     event: TrellisEvent,
     flow: number,
     row: number,
     taken: number,
     label: string | null,
   ): { tails: Tail[]; rows: number; ended: boolean } {
-    const arms = [...step.arms, step.otherwise]
+    const arms = step.kind === 'branch' ? [...step.arms, step.otherwise] : step.arms
     const tails: Tail[] = []
     let used = 0
     let ended = false
@@ -284,8 +311,16 @@ const MOMENT = 0.001
 
 const UNIT_HOURS = { MINUTES: 1 / 60, HOURS: 1, DAYS: 24, WEEKS: 168, MONTHS: 730, YEARS: 8766 }
 
+/** Whether nobody goes on behind a step. */
+function ends(step: StepDocument): boolean {
+  return step.kind === 'finish' || (step.kind === 'handOver' && step.thenFinish)
+}
+
 /** How far to draw a wait before there is any run to measure it by. */
 function nominalHours(step: StepDocument & { kind: 'wait' }): number {
-  const amount = step.amount ? step.amount.count * UNIT_HOURS[step.amount.unit] : 0
-  return amount + (step.until ? 12 : 0)
+  const rule = step.rule
+  if (rule.kind === 'for') {
+    return rule.amount.count * UNIT_HOURS[rule.amount.unit] + (rule.thenUntil ? 12 : 0)
+  }
+  return rule.kind === 'until' ? 12 : 24
 }

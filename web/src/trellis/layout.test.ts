@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { buildGraph } from './graph'
+import { buildGraph, isSend } from './graph'
 import { layOut } from './layout'
 import type { Box, TrellisPicture, TrellisWords } from './picture'
 import { randomJourney } from './randomJourney'
@@ -31,7 +31,7 @@ function overlap(a: Box, b: Box): boolean {
 
 function leafBoxes(picture: TrellisPicture): Box[] {
   return picture.marks
-    .filter((mark) => mark.kind === 'send')
+    .filter(isSend)
     .map((mark) => ({ x: mark.x - 11, y: mark.top - 40, width: 22, height: 34 }))
 }
 

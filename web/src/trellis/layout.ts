@@ -110,10 +110,16 @@ function mark(item: Placed, rails: Rail[], words: TrellisWords): Mark {
     y: rail.middle,
     top: rail.middle - half,
     bottom: rail.middle + half,
-    opened: event.step?.email?.opened.value ?? null,
+    opened: filled(event),
     title: ['start', 'merge', 'end'].includes(event.kind) ? '' : words.name(event.id),
     count: event.changes,
   }
+}
+
+/** How far a leaf is filled: by the share that opened, a text's by the share that clicked. */
+function filled(event: TrellisEvent): number | null {
+  const email = event.step?.email
+  return (event.kind === 'sendText' ? email?.clicked.value : email?.opened.value) ?? null
 }
 
 function labelsOf(item: Placed, rails: Rail[]): Label[] {

@@ -1,3 +1,4 @@
+import { isMark, isSend } from './graph'
 import type { Placed } from './columns'
 import type { TrellisEvent, TrellisGraph } from './graph'
 import { CHIP_BAND, FULL, HEADER, LEAF_BAND, LINE } from './sizes'
@@ -18,8 +19,8 @@ export function railsOf(graph: TrellisGraph, placed: Map<TrellisEvent, Placed>):
     const links = graph.links.filter((link) => link.row === row)
     const flows = [...items.map((item) => item.event.flow), ...links.map((l) => l.startFlow)]
     const half = Math.max(6, (Math.max(0, ...flows) * FULL) / 2)
-    const hasLeaf = items.some((item) => item.event.kind === 'send')
-    const hasChip = items.some((item) => item.chip || item.event.kind === 'change')
+    const hasLeaf = items.some((item) => isSend(item.event))
+    const hasChip = items.some((item) => item.chip || isMark(item.event))
     const above = hasLeaf ? LEAF_BAND : hasChip ? CHIP_BAND : 6
     const lines = items.map((item) =>
       item.label ? item.label.lines.length + (item.label.figures ? 1 : 0) : 0,

@@ -1,4 +1,5 @@
 import type { ArmDocument, RunMeasures, Share, StepDocument, StepMeasures } from '@/api/types'
+import { email } from '@/features/workbench/newSteps'
 
 /** Seeded random journeys with measures that conserve people, for the tests of the layout. */
 
@@ -40,17 +41,22 @@ export function randomJourney(seed: number, size: number): RandomJourney {
     const kind = random()
     if (kind < 0.4) {
       measured.email = emailOf(people, random)
-      return [{ kind: 'send', id, message: 'm', subject: null }, measured.passed, hours]
+      return [email(id, 'm'), measured.passed, hours]
     }
     if (kind < 0.65) {
       const later = hours + Math.floor(random() * 100)
       const until = { time: '09:00', days: [...WEEK] }
       return [
-        { kind: 'wait', id, amount: { count: 1, unit: 'DAYS' }, until },
+        {
+          kind: 'wait',
+          id,
+          rule: { kind: 'for', amount: { count: 1, unit: 'DAYS' }, thenUntil: until },
+        },
         measured.passed,
         later,
       ]
     }
+    if (kind < 0.68) return [plainStep(id, random), measured.passed, hours]
     if (kind < 0.75) {
       const changes = [{ kind: 'addTag' as const, tag: 't' }]
       return [{ kind: 'change', id, changes }, measured.passed, hours]
@@ -58,7 +64,7 @@ export function randomJourney(seed: number, size: number): RandomJourney {
     if (kind < 0.8 && depth > 0) return [{ kind: 'finish', id }, 0, hours]
     if (depth >= 3) {
       measured.email = emailOf(people, random)
-      return [{ kind: 'send', id, message: 'm', subject: null }, measured.passed, hours]
+      return [email(id, 'm'), measured.passed, hours]
     }
     const arms: ArmDocument[] = []
     let rest = measured.passed
@@ -77,7 +83,12 @@ export function randomJourney(seed: number, size: number): RandomJourney {
         latest = Math.max(latest, later)
       }
     }
-    const otherwise = { ...arms.pop()!, condition: null }
+    const { id: last, steps: rest2 } = arms.pop()!
+    const otherwise = { id: last, steps: rest2 }
+    if (random() < 0.2) {
+      const lots = [...arms, otherwise].map(({ id, steps }) => ({ id, percent: 50, steps }))
+      return [{ kind: 'splitTest', id, arms: lots }, out, latest]
+    }
     return [{ kind: 'branch', id, waitUpTo: null, arms, otherwise }, out, latest]
   }
 
@@ -88,6 +99,10 @@ export function randomJourney(seed: number, size: number): RandomJourney {
       reach: share(people, entered),
       passed: people - gone,
       waiting: 0,
+      finished: 0,
+      held: 0,
+      skipped: 0,
+      leftRule: 0,
       leftGoal: gone,
       leftUnsubscribed: 0,
       leftBounced: 0,
@@ -121,14 +136,30 @@ export function randomJourney(seed: number, size: number): RandomJourney {
     leftGoal: none,
     leftUnsubscribed: none,
     leftBounced: none,
+    leftRule: none,
+    leftComplained: none,
+    leftErased: none,
     unsubscribed: none,
     goal: share(700, entered),
+    heldOutGoal: null,
+    added: null,
     emailsSent: 0,
+    textsSent: 0,
     emailsPerGoal: null,
+    buyers: none,
+    revenueCents: 0,
     goalByDay: [],
     steps,
   }
   return { body, measures }
+}
+
+/** A step that people go through without noticing. */
+function plainStep(id: string, random: () => number): StepDocument {
+  const kind = random()
+  if (kind < 0.3) return { kind: 'include', id, strand: 's' }
+  if (kind < 0.6) return { kind: 'handOver', id, journey: 'Another', thenFinish: false }
+  return { kind: 'notify', id, notice: { kind: 'teammate', to: 'Bo', text: 'Look' } }
 }
 
 function emailOf(people: number, random: () => number): StepMeasures['email'] {
@@ -140,6 +171,9 @@ function emailOf(people: number, random: () => number): StepMeasures['email'] {
     clicked: some,
     clickToOpen: some,
     links: [],
+    variants: [],
+    buyers: some,
+    revenueCents: 0,
   }
 }
 

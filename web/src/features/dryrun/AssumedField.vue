@@ -16,7 +16,7 @@ const shown = () => Number((props.assumed.value * factor()).toFixed(3))
 function set(event: Event) {
   const typed = (event.target as HTMLInputElement).valueAsNumber
   if (Number.isFinite(typed) && typed !== shown()) {
-    emit('change', { value: typed / factor(), origin: 'BY_HAND' })
+    emit('change', { value: typed / factor(), origin: 'BY_HAND', measured: null })
   }
 }
 </script>

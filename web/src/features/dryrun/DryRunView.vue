@@ -201,7 +201,7 @@ const beside = computed(() =>
           </div>
           <div class="min-h-0 flex-1 p-2">
             <Trellis
-              :body="run.journey.body"
+              :body="run.expanded.body"
               :measures="run.measures"
               :sheet="run.sheet"
               :selected="selected"

@@ -27,7 +27,7 @@ const PARTS = [
 
 const emails = computed(() =>
   props.sheet.rows
-    .filter((row) => row.kind === 'SEND')
+    .filter((row) => row.kind === 'SEND' || row.kind === 'TEXT')
     .map((row) => ({
       id: row.id,
       label: row.label,

@@ -11,11 +11,13 @@ const CHANCES = [
   { field: 'preloads', name: 'Pre-load images' },
   { field: 'hardBounce', name: 'Dead addresses' },
   { field: 'softBounce', name: 'Soft bounces' },
+  { field: 'textConsent', name: 'Agreed to texts' },
   { field: 'buysAnyway', name: 'Buy anyway, 30 days' },
+  { field: 'returnsToCart', name: 'Return to a cart left' },
   { field: 'comesAgain', name: 'Come again, 30 days' },
 ] as const
 
-const tenths = computed(() => Math.round(props.group.keenness * 10))
+const tenths = computed(() => Math.round(props.group.keenness.mean * 10))
 
 function set(part: Partial<GroupDocument>) {
   emit('change', { ...props.group, ...part })
@@ -81,8 +83,8 @@ function names(event: Event): string[] {
           min="0.1"
           max="99.9"
           step="any"
-          :value="Number((group.keenness * 100).toFixed(2))"
-          @change="number($event, (v) => ({ keenness: v / 100 }))"
+          :value="Number((group.keenness.mean * 100).toFixed(2))"
+          @change="number($event, (v) => ({ keenness: { ...group.keenness, mean: v / 100 } }))"
         />
       </label>
       <label class="contents">
@@ -93,8 +95,8 @@ function names(event: Event): string[] {
           min="0.001"
           max="0.999"
           step="any"
-          :value="group.spread"
-          @change="number($event, (v) => ({ spread: v }))"
+          :value="group.keenness.spread"
+          @change="number($event, (v) => ({ keenness: { ...group.keenness, spread: v } }))"
         />
       </label>
       <label class="contents">

@@ -24,7 +24,7 @@ const findings = computed(() => {
   <li
     class="grid grid-cols-[190px_minmax(0,1fr)_150px_230px] items-center gap-5 border-b border-line2 px-4 py-3 last:border-0"
   >
-    <TrellisThumbnail :body="journey.journey.body" :measures="estimate" class="h-16 w-full" />
+    <TrellisThumbnail :body="journey.expanded.body" :measures="estimate" class="h-16 w-full" />
     <div class="min-w-0">
       <div class="flex items-center gap-2">
         <RouterLink

@@ -5,6 +5,7 @@ import Trouble from '@/ui/Trouble.vue'
 import { useJourneyStore } from './journeyStore'
 
 /** Writes a message into the library; its text comes later. */
+const props = withDefaults(defineProps<{ channel?: 'EMAIL' | 'TEXT' }>(), { channel: 'EMAIL' })
 const emit = defineEmits<{ added: [message: string]; cancel: [] }>()
 
 const store = useJourneyStore()
@@ -17,7 +18,7 @@ onMounted(() => first.value?.focus())
 async function add() {
   trouble.value = null
   try {
-    const added = await store.addMessage(name.value, subject.value)
+    const added = await store.addMessage(name.value, subject.value, props.channel)
     emit('added', added.id)
   } catch (failure) {
     trouble.value = reasonOf(failure)
@@ -37,8 +38,13 @@ async function add() {
       <input ref="first" v-model="name" class="field" required maxlength="80" />
     </label>
     <label>
-      <span class="label">Its subject</span>
-      <input v-model="subject" class="field" required maxlength="200" />
+      <span class="label">{{ channel === 'TEXT' ? 'Its words' : 'Its subject' }}</span>
+      <input
+        v-model="subject"
+        class="field"
+        required
+        :maxlength="channel === 'TEXT' ? 1000 : 200"
+      />
     </label>
     <div class="col-span-2 flex gap-2">
       <button type="submit" class="button button-main button-small">Add message</button>

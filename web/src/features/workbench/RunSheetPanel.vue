@@ -30,7 +30,8 @@ const arms = computed(
   () =>
     new Map(estimate.value?.steps.flatMap((step) => step.arms).map((arm) => [arm.id, arm.taken])),
 )
-const writing = ref(false)
+/** The kind of step that a message is being written for. */
+const writing = ref<StepKind | null>(null)
 const stepCount = computed(() => rows.value.filter((row) => row.kind !== 'ARM').length)
 const current = computed(() =>
   rows.value.some((row) => row.id === selected.value) ? selected.value : rows.value[0]?.id,
@@ -67,8 +68,12 @@ const anchor = computed(() => {
 function add(kind: StepKind) {
   if (!journey.value) return
   const known = anchor.value
-  const step = newStep(kind, journey.value, known, store.messages)
-  writing.value = step === null
+  const step = newStep(kind, journey.value, known, {
+    messages: store.messages,
+    strands: store.strands.map((one) => one.id),
+    journeys: view.value?.otherJourneys ?? [],
+  })
+  writing.value = step === null ? kind : null
   if (!step) return
   store.edit(`add ${step.kind}`, (before) => insertAfter(before, known, step))
   store.select(step.id)
@@ -189,6 +194,13 @@ const isStep = computed(() => !!journey.value && !!findStep(journey.value, selec
       @click="store.select(START)"
     >
       <Sentence :phrase="view.sheet.opening" />
+      <span
+        v-for="(rule, i) in view.sheet.rules"
+        :key="i"
+        class="mt-0.5 block text-[12px] text-ink2"
+      >
+        <Sentence :phrase="rule" />
+      </span>
     </button>
     <ol
       ref="list"
@@ -220,7 +232,13 @@ const isStep = computed(() => !!journey.value && !!findStep(journey.value, selec
         An empty sheet. Add the first step below: usually the email that people asked for.
       </li>
     </ol>
-    <NewMessage v-if="writing" class="m-2" @added="add('send')" @cancel="writing = false" />
+    <NewMessage
+      v-if="writing"
+      class="m-2"
+      :channel="writing === 'sendText' ? 'TEXT' : 'EMAIL'"
+      @added="add(writing)"
+      @cancel="writing = null"
+    />
     <div class="flex flex-wrap items-center gap-1.5 border-t border-line bg-sunk px-3 py-2">
       <span class="note mr-1">{{ anchor ? 'Add below:' : 'Add:' }}</span>
       <button

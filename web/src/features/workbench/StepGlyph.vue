@@ -22,6 +22,39 @@ defineProps<{ kind: Row['kind'] }>()
       <circle cx="8" cy="8" r="5.500" />
       <path d="M5.500 8h5" />
     </g>
+    <rect
+      v-else-if="kind === 'TEXT'"
+      x="1.700"
+      y="3"
+      width="12.600"
+      height="9"
+      rx="2.500"
+      fill="none"
+      stroke="#143d30"
+      stroke-width="1.600"
+    />
+    <g v-else-if="kind === 'SPLIT'" stroke="#143d30">
+      <rect x="5.500" y="1.500" width="5" height="13" rx="2" fill="none" stroke-width="1.200" />
+      <path d="M8 3v10" stroke-width="1.800" stroke-dasharray="2 2" />
+    </g>
+    <g v-else-if="kind === 'INCLUDE'" fill="none" stroke-width="1.400">
+      <rect x="2" y="2" width="12" height="12" rx="3" stroke="#143d30" />
+      <path d="M5 11c1-6 5 0 6-6" stroke="#2e7258" />
+    </g>
+    <path
+      v-else-if="kind === 'HAND_OVER'"
+      d="M1.500 6h6V3l6.500 5-6.500 5v-3h-6z"
+      fill="#d5e5ee"
+      stroke="#2f6585"
+      stroke-width="1.200"
+    />
+    <path
+      v-else-if="kind === 'NOTIFY'"
+      d="M8 2l6 6-6 6-6-6z"
+      fill="#d5e5ee"
+      stroke="#2f6585"
+      stroke-width="1.200"
+    />
     <path v-else d="M3 2v7h9M9.500 6l3 3-3 3" fill="none" stroke="#2e7258" stroke-width="1.400" />
   </svg>
 </template>

@@ -6,9 +6,11 @@ import Sentence from '@/ui/Sentence.vue'
 import BranchEditor from './editors/BranchEditor.vue'
 import ChangeEditor from './editors/ChangeEditor.vue'
 import JourneyEditor from './editors/JourneyEditor.vue'
+import PlainEditor from './editors/PlainEditor.vue'
 import SendEditor from './editors/SendEditor.vue'
+import SplitEditor from './editors/SplitEditor.vue'
 import WaitEditor from './editors/WaitEditor.vue'
-import { findArm, findStep, replaceStep } from './edits'
+import { emailsBefore, findArm, findStep, replaceStep } from './edits'
 import FindingNote from './FindingNote.vue'
 import { useJourneyStore } from './journeyStore'
 import StepFigures from './StepFigures.vue'
@@ -25,8 +27,13 @@ const branch = computed(() =>
   journey.value && selected.value ? (findArm(journey.value, selected.value)?.branch ?? null) : null,
 )
 const edited = computed(() => step.value ?? branch.value)
-const row = computed(() => view.value?.sheet.rows.find((one) => one.id === edited.value?.id))
-const measures = computed(() => estimate.value?.steps.find((one) => one.id === edited.value?.id))
+const row = computed(() =>
+  view.value?.sheet.rows.find((one) => one.id === (edited.value?.id ?? selected.value)),
+)
+const before = computed(() =>
+  journey.value && edited.value ? emailsBefore(journey.value, edited.value.id) : [],
+)
+const measures = computed(() => estimate.value?.steps.find((one) => one.id === row.value?.id))
 const findings = computed(() => view.value?.findings ?? [])
 const here = computed(() =>
   findings.value.filter((finding) =>
@@ -37,7 +44,7 @@ const here = computed(() =>
 watch(selected, () => (tab.value = 'step'))
 
 function change(changed: StepDocument) {
-  store.edit(`change ${changed.kind}`, (before) => replaceStep(before, changed.id, () => changed))
+  store.edit(`change ${changed.kind}`, (whole) => replaceStep(whole, changed.id, () => changed))
 }
 </script>
 
@@ -82,16 +89,33 @@ function change(changed: StepDocument) {
       <div v-else-if="journey" class="flex flex-col gap-3">
         <FindingNote v-for="(finding, i) in here" :key="i" :finding="finding" />
         <SendEditor
-          v-if="edited?.kind === 'send'"
+          v-if="edited?.kind === 'sendEmail'"
           :key="edited.id"
           :step="edited"
+          :emails="before"
           @change="change"
         />
-        <WaitEditor v-else-if="edited?.kind === 'wait'" :step="edited" @change="change" />
+        <WaitEditor
+          v-else-if="edited?.kind === 'wait'"
+          :step="edited"
+          :emails="before"
+          @change="change"
+        />
+        <SplitEditor v-else-if="edited?.kind === 'splitTest'" :step="edited" @change="change" />
         <BranchEditor v-else-if="edited?.kind === 'branch'" :step="edited" @change="change" />
         <ChangeEditor v-else-if="edited?.kind === 'change'" :step="edited" @change="change" />
         <p v-else-if="edited?.kind === 'finish'" class="text-ink2">
           Whoever gets here has come to the end of the journey.
+        </p>
+        <PlainEditor
+          v-else-if="edited"
+          :key="edited.id"
+          :step="edited"
+          :emails="before"
+          @change="change"
+        />
+        <p v-else-if="row?.ofStrand" class="text-ink2">
+          This step belongs to a strand, which several journeys share. It is changed there.
         </p>
         <JourneyEditor
           v-else

@@ -137,7 +137,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           <div class="min-h-0 flex-1 p-2">
             <Trellis
               v-if="journey.body.length"
-              :body="journey.body"
+              :body="store.drawn"
               :measures="estimate"
               :sheet="view.sheet"
               :selected="selected"

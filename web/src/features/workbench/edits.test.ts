@@ -12,14 +12,15 @@ import {
   removeWithRest,
   START,
 } from './edits'
+import { email } from './newSteps'
 
-const send = (id: string): StepDocument => ({ kind: 'send', id, message: 'm', subject: null })
+const send = (id: string): StepDocument => email(id, 'm')
 const branch = (id: string, then: StepDocument[], otherwise: StepDocument[]): BranchStep => ({
   kind: 'branch',
   id,
   waitUpTo: null,
   arms: [{ id: `${id}-a`, condition: { kind: 'hasTag', tag: 't' }, steps: then }],
-  otherwise: { id: `${id}-else`, condition: null, steps: otherwise },
+  otherwise: { id: `${id}-else`, steps: otherwise },
 })
 const journey = (...body: StepDocument[]): JourneyDocument => ({
   name: 'A test',
@@ -27,8 +28,13 @@ const journey = (...body: StepDocument[]): JourneyDocument => ({
   state: 'DRAFT',
   triggers: [],
   entryFilter: null,
-  reEntry: 'NEVER',
+  reEntry: { kind: 'never' },
+  leaveWhen: [],
   goal: null,
+  sendWindow: null,
+  zone: null,
+  frequencyGuard: null,
+  sender: null,
   body,
 })
 

@@ -1,44 +1,53 @@
 import type {
-  ArmDocument,
   BranchStep,
   ConditionDocument,
   JourneyDocument,
+  SplitStep,
   StepDocument,
 } from '@/api/types'
 
 /** Pure edits of a journey's document: each returns a new one and leaves the old as it was. */
 
+/** A step that parts people: by a question or by lot. */
+export type Fork = BranchStep | SplitStep
+
+/** A way through a fork, whichever it is. */
+export interface Way {
+  id: string
+  steps: StepDocument[]
+}
+
 /** Where a sequence of steps stands: the body, or inside an arm. */
 export interface Place {
   steps: StepDocument[]
   index: number
-  /** The branch and arm around it; null in the body. */
-  branch: BranchStep | null
-  arm: ArmDocument | null
+  /** The fork and arm around it; null in the body. */
+  branch: Fork | null
+  arm: Way | null
 }
 
-export function armsOf(branch: BranchStep): ArmDocument[] {
-  return [...branch.arms, branch.otherwise]
+export function isFork(step: StepDocument): step is Fork {
+  return step.kind === 'branch' || step.kind === 'splitTest'
+}
+
+/** The ways through a step, in order; none unless it parts people. */
+export function armsOf(step: StepDocument): Way[] {
+  if (step.kind === 'branch') return [...step.arms, step.otherwise]
+  return step.kind === 'splitTest' ? step.arms : []
 }
 
 /** All steps in the order of the run sheet. */
 export function allSteps(steps: StepDocument[]): StepDocument[] {
-  return steps.flatMap((step) => [
-    step,
-    ...(step.kind === 'branch' ? armsOf(step).flatMap((arm) => allSteps(arm.steps)) : []),
-  ])
+  return steps.flatMap((step) => [step, ...armsOf(step).flatMap((arm) => allSteps(arm.steps))])
 }
 
 export function findStep(journey: JourneyDocument, id: string): StepDocument | null {
   return allSteps(journey.body).find((step) => step.id === id) ?? null
 }
 
-export function findArm(
-  journey: JourneyDocument,
-  id: string,
-): { branch: BranchStep; arm: ArmDocument } | null {
+export function findArm(journey: JourneyDocument, id: string): { branch: Fork; arm: Way } | null {
   for (const step of allSteps(journey.body)) {
-    if (step.kind !== 'branch') continue
+    if (!isFork(step)) continue
     const arm = armsOf(step).find((one) => one.id === id)
     if (arm) return { branch: step, arm }
   }
@@ -53,13 +62,13 @@ export function placeOf(journey: JourneyDocument, id: string): Place | null {
 function placeIn(
   steps: StepDocument[],
   id: string,
-  branch: BranchStep | null,
-  arm: ArmDocument | null,
+  branch: Fork | null,
+  arm: Way | null,
 ): Place | null {
   const index = steps.findIndex((step) => step.id === id)
   if (index >= 0) return { steps, index, branch, arm }
   for (const step of steps) {
-    if (step.kind !== 'branch') continue
+    if (!isFork(step)) continue
     for (const inner of armsOf(step)) {
       const found = placeIn(inner.steps, id, step, inner)
       if (found) return found
@@ -107,7 +116,7 @@ export function removeOnly(journey: JourneyDocument, id: string): JourneyDocumen
   return onSequence(journey, id, (steps) =>
     steps.flatMap((step) => {
       if (step.id !== id) return [step]
-      return step.kind === 'branch' ? step.arms[0]!.steps : []
+      return armsOf(step)[0]?.steps ?? []
     }),
   )
 }
@@ -135,7 +144,7 @@ export function removalOf(journey: JourneyDocument, id: string): Removal | null 
   if (!place) return null
   const step = place.steps[place.index]!
   const inside = allSteps([step]).length - 1
-  const kept = step.kind === 'branch' ? allSteps(step.arms[0]!.steps).length : 0
+  const kept = allSteps(armsOf(step)[0]?.steps ?? []).length
   return {
     inside,
     after: allSteps(place.steps.slice(place.index + 1)).length,
@@ -158,8 +167,9 @@ export function moveStep(
   const step = place.steps[place.index]!
   const neighbour = place.steps[place.index + (up ? -1 : 1)]
   const without = takeOut(journey, id)
-  if (neighbour?.kind === 'branch') {
-    const arm = up ? neighbour.otherwise : neighbour.arms[0]!
+  if (neighbour && isFork(neighbour)) {
+    const ways = armsOf(neighbour)
+    const arm = up ? ways.at(-1)! : ways[0]!
     return intoArm(without, arm.id, step, up)
   }
   if (neighbour) {
@@ -180,14 +190,16 @@ export function moveStep(
 /** An id that no step or arm has yet: short, and it says what the step does. */
 export function freshId(journey: JourneyDocument, kind: string): string {
   const taken = new Set(
-    allSteps(journey.body).flatMap((step) =>
-      step.kind === 'branch' ? [step.id, ...armsOf(step).map((arm) => arm.id)] : [step.id],
-    ),
+    allSteps(journey.body).flatMap((step) => [
+      step.id,
+      ...armsOf(step).map((arm) => arm.id),
+      ...(step.kind === 'sendEmail' ? step.variants.map((variant) => variant.id) : []),
+    ]),
   )
   for (let n = 1; ; n++) if (!taken.has(`${kind}-${n}`)) return `${kind}-${n}`
 }
 
-/** The emails that can have been sent where a step stands, the nearest last. */
+/** The emails and texts that can have been sent where a step stands, the nearest last. */
 export function emailsBefore(journey: JourneyDocument, id: string): string[] {
   const found: string[] = []
   visit(journey.body, [], (step, before) => {
@@ -204,8 +216,8 @@ function visit(
   let sent = before
   for (const step of steps) {
     see(step, sent)
-    if (step.kind === 'send') sent = [...sent, step.id]
-    if (step.kind === 'branch') {
+    if (step.kind === 'sendEmail' || step.kind === 'sendText') sent = [...sent, step.id]
+    if (isFork(step)) {
       const after = armsOf(step).map((arm) => visit(arm.steps, sent, see))
       sent = [...new Set([...sent, ...after.flat()])]
     }
@@ -246,10 +258,7 @@ function onSequence(
   return { ...journey, body: apply(journey.body) }
 }
 
-function onArms(
-  journey: JourneyDocument,
-  change: (arm: ArmDocument) => ArmDocument,
-): JourneyDocument {
+function onArms(journey: JourneyDocument, change: (arm: Way) => Way): JourneyDocument {
   const apply = (steps: StepDocument[]): StepDocument[] =>
     steps.map((step) =>
       withArms(step, (arm) => {
@@ -260,7 +269,15 @@ function onArms(
   return { ...journey, body: apply(journey.body) }
 }
 
-function withArms(step: StepDocument, change: (arm: ArmDocument) => ArmDocument): StepDocument {
-  if (step.kind !== 'branch') return step
-  return { ...step, arms: step.arms.map(change), otherwise: change(step.otherwise) }
+function withArms(step: StepDocument, change: (arm: Way) => Way): StepDocument {
+  if (!isFork(step)) return step
+  const steps = (way: Way) => change(way).steps
+  if (step.kind === 'splitTest') {
+    return { ...step, arms: step.arms.map((arm) => ({ ...arm, steps: steps(arm) })) }
+  }
+  return {
+    ...step,
+    arms: step.arms.map((arm) => ({ ...arm, steps: steps(arm) })),
+    otherwise: { ...step.otherwise, steps: steps(step.otherwise) },
+  }
 }

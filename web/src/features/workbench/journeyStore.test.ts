@@ -2,8 +2,9 @@ import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { JourneyDocument, JourneyView, StepDocument } from '@/api/types'
 import { useJourneyStore } from './journeyStore'
+import { email } from './newSteps'
 
-const send = (id: string): StepDocument => ({ kind: 'send', id, message: 'm', subject: null })
+const send = (id: string): StepDocument => email(id, 'm')
 
 function document(name: string, ...body: StepDocument[]): JourneyDocument {
   return {
@@ -12,8 +13,13 @@ function document(name: string, ...body: StepDocument[]): JourneyDocument {
     state: 'DRAFT',
     triggers: [],
     entryFilter: null,
-    reEntry: 'NEVER',
+    reEntry: { kind: 'never' },
+    leaveWhen: [],
     goal: null,
+    sendWindow: null,
+    zone: null,
+    frequencyGuard: null,
+    sender: null,
     body,
   }
 }
@@ -28,23 +34,25 @@ class Server {
   gate: Promise<void> | null = null
 
   view(): JourneyView {
-    const sheet = { opening: { spans: [] }, rows: [] }
+    const sheet = { opening: { spans: [] }, rules: [], rows: [] }
     return {
       id: 1,
       version: this.version,
       savedAt: '2026-01-01T00:00:00Z',
       journey: this.journey,
+      expanded: this.journey,
       sheet,
       findings: [],
       behaviour: {} as JourneyView['behaviour'],
       behaviourVersion: 1,
+      otherJourneys: [],
     }
   }
 
   async answer(request: Request): Promise<Response> {
     const path = new URL(request.url).pathname
     if (path.endsWith('/estimates')) return json(200, { people: ++this.estimates, steps: [] })
-    if (path === '/api/messages') return json(200, [])
+    if (['/api/messages', '/api/strands', '/api/segments'].includes(path)) return json(200, [])
     if (request.method === 'GET') return json(200, this.view())
     const save = (await request.json()) as { version: number; journey: JourneyDocument }
     await this.gate

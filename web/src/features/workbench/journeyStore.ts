@@ -7,7 +7,11 @@ import type {
   JourneyView,
   MessageView,
   RunMeasures,
+  SegmentDocument,
+  StepDocument,
+  StrandDocument,
 } from '@/api/types'
+import { allSteps } from './edits'
 
 /** Whether what is on the screen is saved. */
 export type SaveState =
@@ -32,6 +36,8 @@ export const useJourneyStore = defineStore('journey', () => {
   const journey = shallowRef<JourneyDocument | null>(null)
   const estimate = shallowRef<RunMeasures | null>(null)
   const messages = shallowRef<MessageView[]>([])
+  const strands = shallowRef<StrandDocument[]>([])
+  const segments = shallowRef<SegmentDocument[]>([])
   const selected = ref<string | null>(null)
   const save = shallowRef<SaveState>({ status: 'saved' })
   const loadFailure = ref<string | null>(null)
@@ -58,11 +64,15 @@ export const useJourneyStore = defineStore('journey', () => {
     save.value = { status: 'saved' }
     loadFailure.value = null
     try {
-      const [loaded, library] = await Promise.all([
+      const [loaded, library, shared, groups] = await Promise.all([
         answerOf(api.GET('/api/journeys/{id}', { params: { path: { id } } })),
         answerOf(api.GET('/api/messages')),
+        answerOf(api.GET('/api/strands')),
+        answerOf(api.GET('/api/segments')),
       ])
       messages.value = library
+      strands.value = shared
+      segments.value = groups
       if (journey.value === null || view.value?.version !== loaded.version) {
         journey.value = loaded.journey
         done.value = []
@@ -207,9 +217,15 @@ export const useJourneyStore = defineStore('journey', () => {
     }
   }
 
-  async function addMessage(name: string, subject: string): Promise<MessageView> {
+  async function addMessage(
+    name: string,
+    subject: string,
+    channel: MessageView['channel'],
+  ): Promise<MessageView> {
     const added = await answerOf(
-      api.POST('/api/messages', { body: { name, subject, links: [], version: null } }),
+      api.POST('/api/messages', {
+        body: { name, channel, subject, links: [], voucher: false, version: null },
+      }),
     )
     messages.value = [...messages.value, added]
     return added
@@ -221,8 +237,10 @@ export const useJourneyStore = defineStore('journey', () => {
         params: { path: { id: message.id } },
         body: {
           name: message.name,
+          channel: message.channel,
           subject: message.subject,
           links: message.links,
+          voucher: message.voucher,
           version: message.version,
         },
       }),
@@ -235,8 +253,42 @@ export const useJourneyStore = defineStore('journey', () => {
     }
   }
 
+  /** The names of one kind that the account already uses, by where they stand in documents. */
+  function knownNames(type: string): string[] {
+    if (type === 'LinkName') return [...new Set(messages.value.flatMap((one) => one.links))]
+    if (type === 'SegmentName') return segments.value.map((one) => one.name)
+    if (type === 'JourneyName') return view.value?.otherJourneys ?? []
+    const field = type.replace('Name', '').toLowerCase()
+    const text = JSON.stringify([journey.value, view.value?.behaviour.groups])
+    const found = [...text.matchAll(new RegExp(`"${field}":"((?:[^"\\\\]|\\\\.)*)"`, 'g'))]
+    return [...new Set(found.map((match) => JSON.parse(`"${match[1]}"`) as string))].sort()
+  }
+
+  /** What a step is called on the sheet. */
+  function nameOfStep(id: string): string {
+    const row = view.value?.sheet.rows.find((one) => one.id === id)
+    return row?.sentence.spans.find((span) => span.strong)?.text ?? id
+  }
+
+  /** The steps to draw: those of strands too, as soon as the server has put them in place. */
+  const drawn = computed<StepDocument[]>(() => {
+    const body = journey.value?.body ?? []
+    const includes = allSteps(body).some((step) => step.kind === 'include')
+    return includes && view.value ? view.value.expanded.body : body
+  })
+
+  const stepIds = computed(() =>
+    journey.value ? allSteps(journey.value.body).map((step) => step.id) : [],
+  )
+
   return {
     view,
+    strands,
+    segments,
+    stepIds,
+    knownNames,
+    nameOfStep,
+    drawn,
     journey,
     estimate,
     messages,

@@ -1,16 +1,28 @@
 import type { ConditionDocument, JourneyDocument, MessageView, StepDocument } from '@/api/types'
 import { allSteps, emailsBefore, findArm, findStep, freshId, START } from './edits'
 
-/** The kinds of step that can be added, and what each begins as. */
+/** The kinds of step that can be added: how they are called, and what their ids begin with. */
 export const STEP_KINDS = [
-  { kind: 'send', name: 'Send' },
-  { kind: 'wait', name: 'Wait' },
-  { kind: 'branch', name: 'Branch' },
-  { kind: 'change', name: 'Change' },
-  { kind: 'finish', name: 'Finish' },
+  { kind: 'sendEmail', name: 'Send', id: 'send' },
+  { kind: 'wait', name: 'Wait', id: 'wait' },
+  { kind: 'branch', name: 'Branch', id: 'branch' },
+  { kind: 'change', name: 'Change', id: 'change' },
+  { kind: 'finish', name: 'Finish', id: 'finish' },
+  { kind: 'sendText', name: 'Text', id: 'text' },
+  { kind: 'splitTest', name: 'Split test', id: 'split' },
+  { kind: 'include', name: 'Strand', id: 'strand' },
+  { kind: 'handOver', name: 'Hand over', id: 'hand-over' },
+  { kind: 'notify', name: 'Notify', id: 'notify' },
 ] as const
 
 export type StepKind = (typeof STEP_KINDS)[number]['kind']
+
+/** What a new step may refer to. */
+export interface Names {
+  messages: MessageView[]
+  strands: string[]
+  journeys: string[]
+}
 
 /**
  * A step to begin with, to be put behind another.
@@ -21,44 +33,94 @@ export function newStep(
   kind: StepKind,
   journey: JourneyDocument,
   after: string | null,
-  messages: MessageView[],
+  names: Names,
 ): StepDocument | null {
-  const id = freshId(journey, kind)
+  const id = freshId(journey, STEP_KINDS.find((one) => one.kind === kind)!.id)
   switch (kind) {
-    case 'send': {
-      const used = new Set(JSON.stringify(journey.body).match(/"message":"[^"]*"/g) ?? [])
-      const unused = messages.find((one) => !used.has(`"message":${JSON.stringify(one.id)}`))
-      const message = unused ?? messages[0]
-      return message ? { kind, id, message: message.id, subject: null } : null
+    case 'sendEmail': {
+      const message = unusedMessage('EMAIL', journey, names.messages)
+      return message ? email(id, message) : null
+    }
+    case 'sendText': {
+      const message = unusedMessage('TEXT', journey, names.messages)
+      return message ? { kind, id, message, onlyIf: null, oncePerPerson: false } : null
     }
     case 'wait':
-      return { kind, id, amount: { count: 1, unit: 'DAYS' }, until: null }
+      return { kind, id, rule: { kind: 'for', amount: aDay(), thenUntil: null } }
     case 'branch':
       return {
         kind,
         id,
-        waitUpTo: { count: 1, unit: 'DAYS' },
+        waitUpTo: aDay(),
         arms: [{ id: `${id}-a`, condition: firstQuestion(journey, after), steps: [] }],
-        otherwise: { id: `${id}-else`, condition: null, steps: [] },
+        otherwise: { id: `${id}-else`, steps: [] },
+      }
+    case 'splitTest':
+      return {
+        kind,
+        id,
+        arms: ['a', 'b'].map((arm) => ({ id: `${id}-${arm}`, percent: 50, steps: [] })),
       }
     case 'change':
       return { kind, id, changes: [{ kind: 'addTag', tag: 'new tag' }] }
+    case 'include':
+      return { kind, id, strand: names.strands[0] ?? 'new-strand' }
+    case 'handOver':
+      return { kind, id, journey: names.journeys[0] ?? 'Another journey', thenFinish: true }
+    case 'notify':
+      return { kind, id, notice: { kind: 'teammate', to: 'The team', text: 'Have a look' } }
     case 'finish':
       return { kind, id }
   }
 }
 
+function aDay() {
+  return { count: 1, unit: 'DAYS' as const }
+}
+
+/** A plain email: to everybody, with its opens tracked. */
+export function email(id: string, message: string): StepDocument {
+  return {
+    kind: 'sendEmail',
+    id,
+    message,
+    subject: null,
+    preview: null,
+    sender: null,
+    variants: [],
+    onlyIf: null,
+    oncePerPerson: false,
+    untracked: false,
+    linkParameters: false,
+  }
+}
+
+function unusedMessage(
+  channel: MessageView['channel'],
+  journey: JourneyDocument,
+  messages: MessageView[],
+): string | null {
+  const used = new Set(JSON.stringify(journey.body).match(/"message":"[^"]*"/g) ?? [])
+  const right = messages.filter((one) => one.channel === channel)
+  const unused = right.find((one) => !used.has(`"message":${JSON.stringify(one.id)}`))
+  return (unused ?? right[0])?.id ?? null
+}
+
 /** Asks about the nearest email before, or for a tag if there is none. */
 export function firstQuestion(journey: JourneyDocument, after: string | null): ConditionDocument {
-  const email = nearestEmail(journey, after)
-  return email ? { kind: 'opened', email, peopleOnly: false } : { kind: 'hasTag', tag: 'new tag' }
+  const step = nearestEmail(journey, after)
+  return step
+    ? { kind: 'opened', email: { kind: 'ofStep', step }, peopleOnly: false, within: null }
+    : { kind: 'hasTag', tag: 'new tag' }
 }
 
 function nearestEmail(journey: JourneyDocument, after: string | null): string | undefined {
   if (after === START) return undefined
   if (after === null) {
-    return allSteps(journey.body).findLast((step) => step.kind === 'send')?.id
+    return allSteps(journey.body).findLast((step) => step.kind === 'sendEmail')?.id
   }
   const anchor = findArm(journey, after)?.branch.id ?? after
-  return findStep(journey, anchor)?.kind === 'send' ? anchor : emailsBefore(journey, anchor).at(-1)
+  return findStep(journey, anchor)?.kind === 'sendEmail'
+    ? anchor
+    : emailsBefore(journey, anchor).at(-1)
 }

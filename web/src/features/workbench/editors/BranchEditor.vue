@@ -74,7 +74,6 @@ function removeArm(arm: ArmDocument) {
         {{ letter(i) }}
       </span>
       <ConditionEditor
-        v-if="arm.condition"
         class="flex-1"
         :condition="arm.condition"
         :emails="emails"

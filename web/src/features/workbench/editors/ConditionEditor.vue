@@ -2,7 +2,8 @@
 import { computed } from 'vue'
 import type { ConditionDocument } from '@/api/types'
 import { partsOf } from '../edits'
-import QuestionFields from './QuestionFields.vue'
+import PartEditor from './PartEditor.vue'
+import { part } from './shapes'
 
 /** A condition: questions joined by all, any or none; nested ones are kept and edited in turn. */
 const props = defineProps<{ condition: ConditionDocument; emails: string[]; depth?: number }>()
@@ -10,10 +11,14 @@ const emit = defineEmits<{ change: [condition: ConditionDocument] }>()
 
 type Joined = 'all' | 'any' | 'none'
 
+const JOINED = ['all', 'any', 'none']
+const ABOUT_EMAIL = ['delivered', 'bounced', 'opened', 'clicked']
+
 const parts = computed(() => partsOf(props.condition))
 const joined = computed<Joined>(() =>
   'parts' in props.condition ? (props.condition.kind as Joined) : 'all',
 )
+const without = computed(() => (props.emails.length ? JOINED : [...JOINED, ...ABOUT_EMAIL]))
 
 function join(kind: Joined, all: ConditionDocument[]) {
   if (all.length === 0) return
@@ -26,9 +31,9 @@ function replace(index: number, part: ConditionDocument) {
 }
 
 function add() {
-  const email = props.emails.at(-1)
-  const question: ConditionDocument = email
-    ? { kind: 'opened', email, peopleOnly: false }
+  const step = props.emails.at(-1)
+  const question: ConditionDocument = step
+    ? { kind: 'opened', email: { kind: 'ofStep', step }, peopleOnly: false, within: null }
     : { kind: 'hasTag', tag: 'new tag' }
   join(joined.value, [...parts.value, question])
 }
@@ -36,7 +41,7 @@ function add() {
 
 <template>
   <div class="flex flex-col gap-1.5">
-    <div v-for="(part, i) in parts" :key="i" class="flex items-start gap-1.5">
+    <div v-for="(one, i) in parts" :key="i" class="flex items-start gap-1.5">
       <select
         v-if="i === 0"
         class="field w-20!"
@@ -52,14 +57,23 @@ function add() {
         {{ joined === 'all' ? 'and' : joined === 'any' ? 'or' : 'nor' }}
       </span>
       <ConditionEditor
-        v-if="'parts' in part"
+        v-if="'parts' in one"
         class="rounded-lg border border-line2 p-1.5"
-        :condition="part"
+        :condition="one"
         :emails="emails"
         :depth="(depth ?? 0) + 1"
         @change="replace(i, $event)"
       />
-      <QuestionFields v-else :condition="part" :emails="emails" @change="replace(i, $event)" />
+      <PartEditor
+        v-else
+        class="flex-1"
+        :schema="part('Condition')"
+        :value="one"
+        label="Question"
+        :emails="emails"
+        :without="without"
+        @change="replace(i, $event as ConditionDocument)"
+      />
       <button
         v-if="parts.length > 1"
         type="button"

@@ -1,8 +1,11 @@
 <script setup lang="ts">
 import DraftInput from '@/ui/DraftInput.vue'
+import { computed } from 'vue'
 import type { JourneyDocument, TriggerDocument } from '@/api/types'
+import { allSteps } from '../edits'
 import ConditionEditor from './ConditionEditor.vue'
-import NameField from './NameField.vue'
+import PartEditor from './PartEditor.vue'
+import { part } from './shapes'
 
 /** Who comes in, how often, and what for. */
 const props = defineProps<{ journey: JourneyDocument }>()
@@ -16,20 +19,31 @@ const PURPOSES = [
   ['OTHER', 'other'],
 ] as const
 
-function set(part: Partial<JourneyDocument>) {
-  emit('change', { ...props.journey, ...part })
+const BOUGHT = {
+  kind: 'bought' as const,
+  what: { product: null, category: null, atLeast: null },
+  within: null,
+}
+
+const OPTIONS = [
+  { field: 'sendWindow', name: 'only in a send window', schema: part('SendWindow') },
+  { field: 'frequencyGuard', name: 'with a frequency guard', schema: part('FrequencyGuard') },
+  { field: 'zone', name: 'all in one time zone', schema: { type: 'string', format: 'time-zone' } },
+  { field: 'sender', name: 'from a sender of its own', schema: { type: 'string' } },
+] as const
+
+const emails = computed(() =>
+  allSteps(props.journey.body)
+    .filter((step) => step.kind === 'sendEmail' || step.kind === 'sendText')
+    .map((step) => step.id),
+)
+
+function set(change: Partial<JourneyDocument>) {
+  emit('change', { ...props.journey, ...change })
 }
 
 function setTrigger(index: number, trigger: TriggerDocument) {
   set({ triggers: props.journey.triggers.with(index, trigger) })
-}
-
-function setTriggerKind(index: number, event: Event) {
-  const joins = (event.target as HTMLSelectElement).value === 'joinsList'
-  setTrigger(
-    index,
-    joins ? { kind: 'joinsList', list: 'new list' } : { kind: 'getsTag', tag: 'new tag' },
-  )
 }
 
 function setGoalDays(event: Event) {
@@ -75,26 +89,12 @@ function setName(event: Event) {
           class="inline-flex items-center gap-1.5"
         >
           <span v-if="i > 0" class="text-ink2">or</span>
-          <select
-            class="field w-32!"
-            :value="trigger.kind"
-            aria-label="Trigger"
-            @change="setTriggerKind(i, $event)"
-          >
-            <option value="joinsList">joins list</option>
-            <option value="getsTag">gets tag</option>
-          </select>
-          <NameField
-            v-if="trigger.kind === 'joinsList'"
-            what="list"
-            :value="trigger.list"
-            @change="setTrigger(i, { kind: 'joinsList', list: $event })"
-          />
-          <NameField
-            v-else
-            what="tag"
-            :value="trigger.tag"
-            @change="setTrigger(i, { kind: 'getsTag', tag: $event })"
+          <PartEditor
+            :schema="part('Trigger')"
+            :value="trigger"
+            label="Trigger"
+            :emails="[]"
+            @change="setTrigger(i, $event as TriggerDocument)"
           />
           <button
             type="button"
@@ -139,21 +139,18 @@ function setName(event: Event) {
       </button>
     </div>
     <div class="flex flex-wrap items-center gap-x-5 gap-y-2">
-      <label class="flex items-center gap-2">
+      <span class="flex items-center gap-2">
         <span class="w-16 text-ink2">Again</span>
-        <select
-          class="field w-44!"
+        <PartEditor
+          :schema="part('ReEntry')"
           :value="journey.reEntry"
-          @change="
-            set({
-              reEntry: ($event.target as HTMLSelectElement).value as JourneyDocument['reEntry'],
-            })
-          "
-        >
-          <option value="NEVER">once per person</option>
-          <option value="AFTER_HAVING_LEFT">after having left</option>
-        </select>
-      </label>
+          label="Again"
+          :emails="[]"
+          @change="set({ reEntry: $event as JourneyDocument['reEntry'] })"
+        />
+      </span>
+    </div>
+    <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
       <label class="flex items-center gap-2">
         <input
           type="checkbox"
@@ -161,20 +158,25 @@ function setName(event: Event) {
           @change="
             set({
               goal: ($event.target as HTMLInputElement).checked
-                ? { withinDays: 21, leaveWhenMet: true }
+                ? { what: BOUGHT, withinDays: 21, leaveWhenMet: true }
                 : null,
             })
           "
         />
-        Goal: bought
+        Goal: they
       </label>
       <template v-if="journey.goal">
+        <ConditionEditor
+          :condition="journey.goal.what"
+          :emails="emails"
+          @change="set({ goal: { ...journey.goal, what: $event } })"
+        />
         <label class="flex items-center gap-2">
           within
           <DraftInput
             type="number"
             min="1"
-            max="365"
+            max="730"
             class="field figure w-20!"
             :value="journey.goal.withinDays"
             @change="setGoalDays"
@@ -197,6 +199,47 @@ function setName(event: Event) {
           leave when met
         </label>
       </template>
+    </div>
+    <div class="flex items-start gap-2">
+      <span class="w-16 pt-1.5 text-ink2">Leaves</span>
+      <div class="flex flex-1 flex-col gap-2">
+        <span v-for="(rule, i) in journey.leaveWhen" :key="i" class="flex items-start gap-1.5">
+          <ConditionEditor
+            :condition="rule"
+            :emails="emails"
+            @change="set({ leaveWhen: journey.leaveWhen.with(i, $event) })"
+          />
+          <button
+            type="button"
+            class="button button-small mt-0.5"
+            aria-label="Remove this rule"
+            @click="set({ leaveWhen: journey.leaveWhen.toSpliced(i, 1) })"
+          >
+            Remove rule
+          </button>
+        </span>
+        <button
+          type="button"
+          class="button button-small self-start"
+          @click="set({ leaveWhen: [...journey.leaveWhen, BOUGHT] })"
+        >
+          Add a rule for leaving
+        </button>
+      </div>
+    </div>
+    <div class="flex items-start gap-2">
+      <span class="w-16 pt-0.5 text-ink2">Sends</span>
+      <div class="flex flex-1 flex-col gap-2">
+        <PartEditor
+          v-for="option in OPTIONS"
+          :key="option.field"
+          :schema="{ anyOf: [option.schema, { type: 'null' }] }"
+          :value="journey[option.field]"
+          :label="option.name"
+          :emails="[]"
+          @change="set({ [option.field]: $event })"
+        />
+      </div>
     </div>
   </div>
 </template>

@@ -6,14 +6,16 @@ import type { SendStep } from '@/api/types'
 import Trouble from '@/ui/Trouble.vue'
 import { useJourneyStore } from '../journeyStore'
 import NewMessage from '../NewMessage.vue'
+import SendOptions from './SendOptions.vue'
 
-const props = defineProps<{ step: SendStep }>()
+const props = defineProps<{ step: SendStep; emails: string[] }>()
 const emit = defineEmits<{ change: [step: SendStep] }>()
 
 const store = useJourneyStore()
 const writing = ref(false)
 const trouble = ref<string | null>(null)
 
+const emailMessages = computed(() => store.messages.filter((one) => one.channel === 'EMAIL'))
 const message = computed(() => store.messages.find((one) => one.id === props.step.message))
 
 function written(added: string) {
@@ -52,7 +54,7 @@ function setSubject(event: Event) {
           :value="step.message"
           @change="emit('change', { ...step, message: ($event.target as HTMLSelectElement).value })"
         >
-          <option v-for="one in store.messages" :key="one.id" :value="one.id">
+          <option v-for="one in emailMessages" :key="one.id" :value="one.id">
             {{ one.name }}
           </option>
         </select>
@@ -86,5 +88,11 @@ function setSubject(event: Event) {
       />
     </div>
     <Trouble v-if="trouble" class="col-span-2" :text="trouble" />
+    <SendOptions
+      class="col-span-2"
+      :step="step"
+      :emails="emails"
+      @change="emit('change', $event)"
+    />
   </div>
 </template>

@@ -20,7 +20,8 @@ record ComparisonView(List<Column> columns, List<GoalDifference> differences) {
    * @param name how the run is called here: by its journey, and by version or run where needed
    * @param emailNames the emails' names, as many as places
    * @param places the emails in the order people get them
-   * @param left who unsubscribed or turned out to have a dead address inside, of entered
+   * @param left who unsubscribed, complained or turned out to have a dead address inside, of
+   *     entered
    */
   record Column(
       DryRunSummary run,

@@ -58,9 +58,12 @@ class Comparisons {
     RunMeasures measures = run.measures();
     List<EmailOrder.Place> places = EmailOrder.of(measures);
     Map<String, String> names =
-        RunSheet.of(run.journey(), run.messages()).rows().stream()
+        RunSheet.of(run.journey(), run.catalogue()).rows().stream()
             .collect(Collectors.toMap(RunSheet.Row::id, RunSheet.Row::brief));
-    long left = measures.leftUnsubscribed().count() + measures.leftBounced().count();
+    long left =
+        measures.leftUnsubscribed().count()
+            + measures.leftBounced().count()
+            + measures.leftComplained().count();
     return new ComparisonView.Column(
         run.summary(),
         name,

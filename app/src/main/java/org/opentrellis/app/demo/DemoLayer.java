@@ -3,61 +3,86 @@ package org.opentrellis.app.demo;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import org.opentrellis.app.TrellisSettings;
+import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.dryruns.DryRuns;
 import org.opentrellis.app.journeys.Journeys;
-import org.opentrellis.app.messages.MessageEdit;
 import org.opentrellis.app.messages.MessageLibrary;
-import org.opentrellis.core.format.BehaviourDocument;
-import org.opentrellis.core.format.JourneyDocument;
-import org.opentrellis.core.format.Json;
+import org.opentrellis.core.behaviour.TypicalBehaviour;
+import org.opentrellis.core.format.Documents;
+import org.opentrellis.core.format.JourneyFile;
+import org.opentrellis.core.journey.Message;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 
-/** Lays the demo: Ambercomb, an invented beekeeping co-op. Only into an empty database. */
+/**
+ * Lays the demo: Ambercomb, an invented beekeeping co-op. Only into an empty database. The journeys
+ * are the examples of docs/examples.
+ */
 @Component
 class DemoLayer implements ApplicationRunner {
   private static final int PEOPLE = 20_000;
   private static final long SEED = 2026;
   private static final int HORIZON_DAYS = 60;
 
+  private static final List<String> JOURNEYS =
+      List.of(
+          "first-frames",
+          "first-frames-one-try",
+          "through-the-season",
+          "left-on-the-bench",
+          "membership-turns-over",
+          "wake-the-quiet-ones",
+          "what-goes-with-it",
+          "thirty-days-of-bees");
+
   private final TrellisSettings settings;
   private final MessageLibrary messages;
+  private final Catalogues catalogues;
   private final Journeys journeys;
   private final DryRuns dryRuns;
 
-  DemoLayer(TrellisSettings settings, MessageLibrary messages, Journeys journeys, DryRuns dryRuns) {
+  DemoLayer(
+      TrellisSettings settings,
+      MessageLibrary messages,
+      Catalogues catalogues,
+      Journeys journeys,
+      DryRuns dryRuns) {
     this.settings = settings;
     this.messages = messages;
+    this.catalogues = catalogues;
     this.journeys = journeys;
     this.dryRuns = dryRuns;
   }
 
   @Override
   public void run(ApplicationArguments arguments) {
-    if (!settings.demo() || !journeys.all().isEmpty()) {
-      return;
+    if (settings.demo() && journeys.all().isEmpty()) {
+      JOURNEYS.forEach(this::lay);
     }
-    for (MessageEdit message : read("messages", MessageEdit[].class)) {
-      messages.add(message);
-    }
-    lay("first-frames", "first-frames-people");
-    lay("first-frames-one-try", "first-frames-people");
-    lay("through-the-season", "through-the-season-people");
   }
 
-  private void lay(String journey, String people) {
+  private void lay(String name) {
+    JourneyFile file = read(name);
+    List<Message> known = messages.all();
+    file.messages().stream()
+        .filter(message -> known.stream().noneMatch(one -> one.id().equals(message.id())))
+        .forEach(messages::keep);
+    file.strands().forEach(catalogues::keep);
+    file.segments().forEach(catalogues::keep);
     long id =
-        journeys.add(read(journey, JourneyDocument.class), read(people, BehaviourDocument.class));
+        journeys.add(
+            file.journey(), file.behaviour().orElse(TypicalBehaviour.in(Documents.USUAL_ZONE)));
     dryRuns.run(id, PEOPLE, SEED, HORIZON_DAYS);
   }
 
-  private static <T> T read(String name, Class<T> type) {
+  private static JourneyFile read(String name) {
     try {
-      ClassPathResource file = new ClassPathResource("demo/" + name + ".json");
-      return Json.read(file.getContentAsString(StandardCharsets.UTF_8), type);
+      ClassPathResource file = new ClassPathResource("examples/" + name + ".json");
+      return Documents.readFile(file.getContentAsString(StandardCharsets.UTF_8));
     } catch (IOException missing) {
       throw new UncheckedIOException(missing);
     }

@@ -13,11 +13,11 @@ interface DryRunMapper {
       """
       insert into dry_run (journey_id, journey_version, journey_name, purpose, people, seed,
         horizon_days, made_at, millis, entered, goal_met, last_reached, document, behaviour,
-        messages, start_at, results)
+        catalogue, start_at, results)
       values (#{summary.journeyId}, #{summary.journeyVersion}, #{summary.journeyName},
         #{summary.purpose}, #{summary.people}, #{summary.seed}, #{summary.horizonDays},
         #{summary.madeAt}, #{summary.millis}, #{summary.entered}, #{summary.goalMet},
-        #{summary.lastReached}, #{content.document}, #{content.behaviour}, #{content.messages},
+        #{summary.lastReached}, #{content.document}, #{content.behaviour}, #{content.catalogue},
         #{content.startAt}, #{content.results})
       """)
   @Options(useGeneratedKeys = true, keyProperty = "id", keyColumn = "id")
@@ -25,7 +25,7 @@ interface DryRunMapper {
 
   @Select(
       """
-      select document, behaviour, messages, start_at, results from dry_run where id = #{id}
+      select document, behaviour, catalogue, start_at, results from dry_run where id = #{id}
       """)
   Optional<DryRunRow> content(long id);
 

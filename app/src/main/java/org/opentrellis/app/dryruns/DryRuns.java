@@ -8,22 +8,17 @@ import java.time.ZoneOffset;
 import java.time.temporal.TemporalAdjusters;
 import java.util.List;
 import java.util.Objects;
-import java.util.Set;
 import java.util.concurrent.TimeUnit;
-import java.util.stream.Collectors;
+import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.journeys.KeptJourney;
-import org.opentrellis.app.messages.MessageLibrary;
 import org.opentrellis.core.dryrun.CohortSettings;
-import org.opentrellis.core.format.BehaviourDocument;
-import org.opentrellis.core.format.BehaviourFormat;
-import org.opentrellis.core.format.JourneyDocument;
-import org.opentrellis.core.format.JourneyReader;
-import org.opentrellis.core.format.JourneyWriter;
+import org.opentrellis.core.dryrun.DryRun;
+import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.Json;
-import org.opentrellis.core.journey.Message;
-import org.opentrellis.core.journey.MessageId;
+import org.opentrellis.core.journey.Catalogue;
+import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.measure.EmailOrder;
 import org.opentrellis.core.measure.RunMeasures;
 import org.opentrellis.core.measure.RunSummary;
@@ -43,14 +38,14 @@ public class DryRuns {
 
   private final DryRunMapper mapper;
   private final Journeys journeys;
-  private final MessageLibrary messages;
+  private final Catalogues catalogues;
   private final Clock clock;
-  private final int partitions = Runtime.getRuntime().availableProcessors();
+  private final int threads = Runtime.getRuntime().availableProcessors();
 
-  DryRuns(DryRunMapper mapper, Journeys journeys, MessageLibrary messages, Clock clock) {
+  DryRuns(DryRunMapper mapper, Journeys journeys, Catalogues catalogues, Clock clock) {
     this.mapper = mapper;
     this.journeys = journeys;
-    this.messages = messages;
+    this.catalogues = catalogues;
     this.clock = clock;
   }
 
@@ -66,14 +61,14 @@ public class DryRuns {
   DryRunView run(long journeyId, DryRunOrder order) {
     check(order);
     KeptJourney kept = journeys.find(journeyId);
-    List<Message> library = messages.all();
+    Catalogue catalogue = catalogues.current();
     CohortSettings cohort = KeptRun.cohort(order, thisMonday());
     long begun = System.nanoTime();
-    RunMeasures measures = measure(kept, library, cohort);
+    RunMeasures measures = measure(kept, catalogue, cohort);
     long millis = TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begun);
     NewDryRunRow row =
         new NewDryRunRow(
-            summary(kept, cohort, measures, millis), content(kept, library, cohort, measures));
+            summary(kept, cohort, measures, millis), content(kept, catalogue, cohort, measures));
     mapper.insert(row);
     return view(Objects.requireNonNull(row.id));
   }
@@ -81,12 +76,12 @@ public class DryRuns {
   /** A quick look at a journey as it is saved now; nothing is kept. */
   RunMeasures estimate(long journeyId) {
     return measure(
-        journeys.find(journeyId), messages.all(), KeptRun.cohort(ESTIMATE, thisMonday()));
+        journeys.find(journeyId), catalogues.current(), KeptRun.cohort(ESTIMATE, thisMonday()));
   }
 
-  private RunMeasures measure(KeptJourney kept, List<Message> library, CohortSettings cohort) {
+  private RunMeasures measure(KeptJourney kept, Catalogue catalogue, CohortSettings cohort) {
     return RunMeasures.of(
-        KeptRun.prepare(kept.journey(), library, kept.behaviour(), cohort).run(partitions));
+        new DryRun(kept.journey(), catalogue, kept.behaviour(), cohort).run(threads));
   }
 
   /** The newest runs in short, newest first. */
@@ -98,9 +93,10 @@ public class DryRuns {
     KeptRun run = find(id);
     return new DryRunView(
         run.summary(),
-        JourneyWriter.write(run.journey()),
-        RunSheet.of(run.journey(), run.messages()),
-        BehaviourFormat.write(run.behaviour()),
+        Documents.write(run.journey()),
+        Documents.write(Strands.expand(run.journey(), run.catalogue())),
+        RunSheet.of(run.journey(), run.catalogue()),
+        Documents.write(run.behaviour()),
         run.measures(),
         RunSummary.of(run.measures()));
   }
@@ -164,26 +160,25 @@ public class DryRuns {
   }
 
   private static DryRunRow content(
-      KeptJourney kept, List<Message> library, CohortSettings cohort, RunMeasures measures) {
+      KeptJourney kept, Catalogue catalogue, CohortSettings cohort, RunMeasures measures) {
     return new DryRunRow(
-        Json.write(JourneyWriter.write(kept.journey())),
-        Json.write(BehaviourFormat.write(kept.behaviour())),
-        Json.write(library),
+        Json.write(Documents.write(kept.journey())),
+        Json.write(Documents.write(kept.behaviour())),
+        Json.write(Documents.write(catalogue)),
         cohort.start().atOffset(ZoneOffset.UTC),
         Json.write(measures));
   }
 
   private static KeptRun kept(SummaryRow summary, DryRunRow content) {
-    List<Message> library = List.of(Json.read(content.messages(), Message[].class));
-    Set<MessageId> ids = library.stream().map(Message::id).collect(Collectors.toSet());
+    Catalogue catalogue = Documents.readCatalogue(Json.tree(content.catalogue()));
     CohortSettings cohort =
-        new CohortSettings(
+        CohortSettings.of(
             summary.people(), summary.seed(), content.startAt().toInstant(), summary.horizonDays());
     return new KeptRun(
         summary.summary(),
-        JourneyReader.read(Json.read(content.document(), JourneyDocument.class), ids),
-        library,
-        BehaviourFormat.read(Json.read(content.behaviour(), BehaviourDocument.class)),
+        Documents.readJourney(Json.tree(content.document()), catalogue),
+        catalogue,
+        Documents.readBehaviour(Json.tree(content.behaviour())),
         cohort,
         Json.read(content.results(), RunMeasures.class));
   }

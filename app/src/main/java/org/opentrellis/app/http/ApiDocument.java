@@ -1,13 +1,14 @@
 package org.opentrellis.app.http;
 
-import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.databind.JavaType;
 import com.fasterxml.jackson.databind.type.TypeFactory;
 import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.core.converter.ModelConverter;
 import io.swagger.v3.core.converter.ModelConverterContext;
+import io.swagger.v3.core.util.Json31;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
+import io.swagger.v3.oas.models.media.JsonSchema;
 import io.swagger.v3.oas.models.media.Schema;
 import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
@@ -18,6 +19,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.format.SchemaWriter;
 import org.springdoc.core.customizers.GlobalOpenApiCustomizer;
 import org.springframework.stereotype.Component;
 
@@ -27,7 +29,13 @@ import org.springframework.stereotype.Component;
  * front end's types are generated from this.
  */
 @Component
-class ApiDocument implements ModelConverter, GlobalOpenApiCustomizer {
+public class ApiDocument implements ModelConverter, GlobalOpenApiCustomizer {
+  private static final String SCHEMAS = "#/components/schemas/";
+  public static final String JOURNEY = SCHEMAS + "Journey";
+  public static final String BEHAVIOUR = SCHEMAS + "Behaviour";
+  public static final String STRAND = SCHEMAS + "Strand";
+  public static final String SEGMENT = SCHEMAS + "Segment";
+
   private final Map<String, Class<?>> types = new ConcurrentHashMap<>();
 
   @Override
@@ -45,28 +53,16 @@ class ApiDocument implements ModelConverter, GlobalOpenApiCustomizer {
     api.info(new Info().title("Open Trellis").version("1"));
     api.servers(null);
     Map<String, Schema> schemas = api.getComponents().getSchemas();
-    Map<String, Map<String, Schema>> unions = new LinkedHashMap<>();
-    schemas.forEach(
-        (name, schema) -> {
-          JsonSubTypes kinds = types.containsKey(name) ? kindsOf(types.get(name)) : null;
-          if (kinds != null) {
-            unions.put(name, schemasOf(kinds, schemas));
-          }
-        });
     schemas.forEach((name, schema) -> promise(types.get(name), flat(schema)));
-    unions.forEach((name, kinds) -> unite(name, kinds, schemas));
+    addDocuments(schemas);
   }
 
-  private static @Nullable JsonSubTypes kindsOf(Class<?> type) {
-    return type.getAnnotation(JsonSubTypes.class);
-  }
-
-  private static Map<String, Schema> schemasOf(JsonSubTypes kinds, Map<String, Schema> schemas) {
-    Map<String, Schema> found = new LinkedHashMap<>();
-    for (JsonSubTypes.Type kind : kinds.value()) {
-      found.put(kind.name(), schemas.get(kind.value().getSimpleName()));
-    }
-    return found;
+  /** The documents' schemas come from where the documents are read and written. */
+  private static void addDocuments(Map<String, Schema> schemas) {
+    SchemaWriter.ofParts(SCHEMAS)
+        .forEach(
+            (name, schema) ->
+                schemas.put(name, Json31.mapper().convertValue(schema, JsonSchema.class)));
   }
 
   /** A kind repeats its parent in {@code allOf}; its own part is enough. */
@@ -116,34 +112,5 @@ class ApiDocument implements ModelConverter, GlobalOpenApiCustomizer {
     Schema<?> either = new Schema<>();
     either.setAnyOf(List.of(schema, nothing));
     return either;
-  }
-
-  private static void unite(String name, Map<String, Schema> kinds, Map<String, Schema> schemas) {
-    Schema<?> union = new Schema<>();
-    List<Schema> choices = new ArrayList<>();
-    kinds.forEach(
-        (kind, schema) -> {
-          Schema<Object> constant = new Schema<>();
-          constant.addType("string");
-          constant.setEnum(List.of(kind));
-          Map<String, Schema> properties = new LinkedHashMap<>();
-          properties.put("kind", constant);
-          if (schema.getProperties() != null) {
-            properties.putAll(schema.getProperties());
-          }
-          schema.setProperties(properties);
-          schema.setRequired(new ArrayList<>(properties.keySet()));
-          choices.add(new Schema<>().$ref(referenceTo(schema, schemas)));
-        });
-    union.setOneOf(choices);
-    schemas.put(name, union);
-  }
-
-  private static String referenceTo(Schema<?> schema, Map<String, Schema> schemas) {
-    return schemas.entrySet().stream()
-        .filter(entry -> entry.getValue() == schema)
-        .findFirst()
-        .map(entry -> "#/components/schemas/" + entry.getKey())
-        .orElseThrow();
   }
 }

@@ -1,9 +1,11 @@
 package org.opentrellis.app.journeys;
 
-import org.opentrellis.core.format.BehaviourDocument;
-import org.opentrellis.core.format.JourneyDocument;
+import io.swagger.v3.oas.annotations.media.Schema;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.http.ApiDocument;
 import org.opentrellis.core.journey.Purpose;
 import org.opentrellis.core.sentence.RunSheet;
+import tools.jackson.databind.JsonNode;
 
 /** What a user sends about a journey. */
 final class JourneyEdits {
@@ -15,13 +17,14 @@ final class JourneyEdits {
   /**
    * @param version the version it was read at
    */
-  record JourneySave(int version, JourneyDocument journey) {}
+  record JourneySave(int version, @Schema(ref = ApiDocument.JOURNEY) @Nullable JsonNode journey) {}
 
   /**
    * @param version the version they were read at
    */
-  record BehaviourSave(int version, BehaviourDocument behaviour) {}
+  record BehaviourSave(
+      int version, @Schema(ref = ApiDocument.BEHAVIOUR) @Nullable JsonNode behaviour) {}
 
   /** What a save that lost the race was to save, in words, to set beside what is saved now. */
-  record LostSave(JourneyDocument journey, RunSheet sheet) {}
+  record LostSave(@Schema(ref = ApiDocument.JOURNEY) JsonNode journey, RunSheet sheet) {}
 }

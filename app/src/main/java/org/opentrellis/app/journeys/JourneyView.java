@@ -1,26 +1,35 @@
 package org.opentrellis.app.journeys;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.OffsetDateTime;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.http.ApiDocument;
 import org.opentrellis.core.check.Finding;
-import org.opentrellis.core.format.BehaviourDocument;
-import org.opentrellis.core.format.JourneyDocument;
-import org.opentrellis.core.format.JourneyWriter;
+import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.journey.StepId;
 import org.opentrellis.core.problem.Severity;
 import org.opentrellis.core.sentence.RunSheet;
+import tools.jackson.databind.JsonNode;
 
-/** A journey as the API gives it: the document, in words, and what is wrong with it. */
+/**
+ * A journey as the API gives it: the document, in words, and what is wrong with it.
+ *
+ * @param journey as it is written
+ * @param expanded with the steps of its strands in place
+ * @param otherJourneys the names of the others, to hand people over to
+ */
 public record JourneyView(
     long id,
     int version,
     OffsetDateTime savedAt,
-    JourneyDocument journey,
+    @Schema(ref = ApiDocument.JOURNEY) JsonNode journey,
+    @Schema(ref = ApiDocument.JOURNEY) JsonNode expanded,
     RunSheet sheet,
     List<FindingView> findings,
-    BehaviourDocument behaviour,
-    int behaviourVersion) {
+    @Schema(ref = ApiDocument.BEHAVIOUR) JsonNode behaviour,
+    int behaviourVersion,
+    List<String> otherJourneys) {
 
   /**
    * @param step the step it is about, or null for the whole journey
@@ -40,7 +49,7 @@ public record JourneyView(
           finding.sentence(),
           finding
               .fix()
-              .map(fix -> new FixView(fix.label(), JourneyWriter.write(fix.mended())))
+              .map(fix -> new FixView(fix.label(), Documents.write(fix.mended())))
               .orElse(null));
     }
   }
@@ -49,5 +58,5 @@ public record JourneyView(
    * @param label what a button that does it says
    * @param journey the journey after it
    */
-  public record FixView(String label, JourneyDocument journey) {}
+  public record FixView(String label, @Schema(ref = ApiDocument.JOURNEY) JsonNode journey) {}
 }

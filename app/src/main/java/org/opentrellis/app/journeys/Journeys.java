@@ -1,36 +1,31 @@
 package org.opentrellis.app.journeys;
 
 import java.time.Clock;
+import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Set;
-import java.util.stream.Collectors;
+import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.SaveLost;
-import org.opentrellis.app.messages.MessageLibrary;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.TypicalBehaviour;
 import org.opentrellis.core.check.CheckContext;
 import org.opentrellis.core.check.Checks;
-import org.opentrellis.core.format.BehaviourDocument;
-import org.opentrellis.core.format.BehaviourFormat;
-import org.opentrellis.core.format.JourneyDocument;
-import org.opentrellis.core.format.JourneyReader;
-import org.opentrellis.core.format.JourneyWriter;
+import org.opentrellis.core.format.Documents;
+import org.opentrellis.core.format.FirstVersion;
 import org.opentrellis.core.format.Json;
+import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
-import org.opentrellis.core.journey.JourneyState;
-import org.opentrellis.core.journey.Message;
-import org.opentrellis.core.journey.MessageId;
-import org.opentrellis.core.journey.ReEntry;
-import org.opentrellis.core.journey.TagName;
+import org.opentrellis.core.journey.Purpose;
+import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.sentence.RunSheet;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The journeys, as they are kept. */
 @Service
@@ -39,68 +34,62 @@ public class Journeys {
   private static final ZoneId ACCOUNT_ZONE = ZoneId.of("Europe/Berlin");
 
   private final JourneyMapper mapper;
-  private final MessageLibrary messages;
+  private final Catalogues catalogues;
   private final Clock clock;
 
-  Journeys(JourneyMapper mapper, MessageLibrary messages, Clock clock) {
+  Journeys(JourneyMapper mapper, Catalogues catalogues, Clock clock) {
     this.mapper = mapper;
-    this.messages = messages;
+    this.catalogues = catalogues;
     this.clock = clock;
   }
 
   /** All journeys, oldest first. */
   public List<KeptJourney> all() {
-    Set<MessageId> known = messageIds();
-    return mapper.all().stream().map(row -> kept(row, known)).toList();
+    Catalogue catalogue = catalogues.current();
+    return mapper.all().stream().map(row -> kept(row, catalogue)).toList();
   }
 
   /**
    * @throws NotFound if there is none
    */
   public KeptJourney find(long id) {
-    return kept(row(id), messageIds());
+    return kept(row(id), catalogues.current());
   }
 
   List<JourneyView> views() {
     List<KeptJourney> all = all();
-    List<Message> library = messages.all();
-    return all.stream().map(kept -> view(kept, all, library)).toList();
+    Catalogue catalogue = catalogues.current();
+    return all.stream().map(kept -> view(kept, all, catalogue)).toList();
   }
 
   /** A journey with its sentences and findings. */
   public JourneyView view(long id) {
-    return view(find(id), all(), messages.all());
+    return view(find(id), all(), catalogues.current());
   }
 
   /** Adds an empty draft that once-per-person readers enter; its people behave typically. */
   public JourneyView add(JourneyEdits.NewJourney given) {
-    JourneyDocument empty =
-        new JourneyDocument(
-            given.name(),
-            given.purpose(),
-            JourneyState.DRAFT,
-            List.of(),
-            null,
-            ReEntry.NEVER,
-            null,
-            List.of());
-    return view(add(empty, BehaviourFormat.write(TypicalBehaviour.in(ACCOUNT_ZONE))));
+    return view(add(empty(given), TypicalBehaviour.in(ACCOUNT_ZONE)));
+  }
+
+  private static Journey empty(JourneyEdits.NewJourney given) {
+    ObjectNode document = (ObjectNode) Documents.write(Journey.empty("New", Purpose.OTHER));
+    document.put("name", given.name());
+    document.put("purpose", given.purpose() == null ? null : given.purpose().name());
+    return Documents.readJourney(document, Catalogue.EMPTY);
   }
 
   /**
    * Adds a journey with what is assumed of its people.
    *
    * @return its id
-   * @throws ProblemsFound if something in it is wrong
    */
-  public long add(JourneyDocument document, BehaviourDocument behaviour) {
-    Journey journey = read(document);
-    Behaviour people = BehaviourFormat.read(behaviour);
+  public long add(Journey journey, Behaviour behaviour) {
     NewJourneyRow row =
         new NewJourneyRow(
-            Json.write(JourneyWriter.write(journey)),
+            Json.write(Documents.write(journey)),
             OffsetDateTime.now(clock),
-            Json.write(BehaviourFormat.write(people)));
+            Json.write(Documents.write(behaviour)));
     mapper.insert(row);
     return java.util.Objects.requireNonNull(row.id);
   }
@@ -118,13 +107,13 @@ public class Journeys {
           List.of(new Problem("missing-value", "/journey", "\u201cjourney\u201d is missing.")));
     }
     Journey journey = readIn("/journey", save.journey());
-    String document = Json.write(JourneyWriter.write(journey));
+    String document = Json.write(Documents.write(journey));
     int saved = mapper.updateDocument(id, save.version(), document, OffsetDateTime.now(clock));
     if (saved == 0) {
       throw new SaveLost(
           "Somebody else has saved this journey since you opened it. Both sides are kept: choose.",
           view(id),
-          new JourneyEdits.LostSave(save.journey(), RunSheet.of(journey, messages.all())));
+          new JourneyEdits.LostSave(save.journey(), RunSheet.of(journey, catalogues.current())));
     }
     return view(id);
   }
@@ -141,8 +130,8 @@ public class Journeys {
       throw new ProblemsFound(
           List.of(new Problem("missing-value", "/behaviour", "\u201cbehaviour\u201d is missing.")));
     }
-    Behaviour behaviour = within("/behaviour", () -> BehaviourFormat.read(save.behaviour()));
-    String document = Json.write(BehaviourFormat.write(behaviour));
+    Behaviour behaviour = within("/behaviour", () -> Documents.readBehaviour(save.behaviour()));
+    String document = Json.write(Documents.write(behaviour));
     if (mapper.updateBehaviour(id, save.version(), document) == 0) {
       throw new SaveLost(
           "Somebody else has changed these assumptions since you opened them.",
@@ -152,47 +141,40 @@ public class Journeys {
     return view(id);
   }
 
-  private static JourneyView view(KeptJourney kept, List<KeptJourney> all, List<Message> library) {
-    Set<TagName> elsewhere = new HashSet<>();
-    all.stream()
-        .filter(other -> other.id() != kept.id())
-        .forEach(other -> elsewhere.addAll(Checks.tagsSetBy(other.journey())));
-    CheckContext context = new CheckContext(kept.journey(), library, kept.behaviour(), elsewhere);
+  private JourneyView view(KeptJourney kept, List<KeptJourney> all, Catalogue catalogue) {
+    List<Journey> others =
+        all.stream().filter(other -> other.id() != kept.id()).map(KeptJourney::journey).toList();
+    CheckContext context =
+        new CheckContext(kept.journey(), catalogue, kept.behaviour(), others, LocalDate.now(clock));
     return new JourneyView(
         kept.id(),
         kept.version(),
         kept.savedAt(),
-        JourneyWriter.write(kept.journey()),
-        RunSheet.of(kept.journey(), library),
+        Documents.write(kept.journey()),
+        Documents.write(Strands.expand(kept.journey(), catalogue)),
+        RunSheet.of(kept.journey(), catalogue),
         Checks.run(context).stream().map(JourneyView.FindingView::of).toList(),
-        BehaviourFormat.write(kept.behaviour()),
-        kept.behaviourVersion());
+        Documents.write(kept.behaviour()),
+        kept.behaviourVersion(),
+        others.stream().map(Journey::name).distinct().sorted().toList());
   }
 
   private JourneyRow row(long id) {
     return mapper.find(id).orElseThrow(() -> NotFound.of("journey", id));
   }
 
-  private static KeptJourney kept(JourneyRow row, Set<MessageId> known) {
+  private static KeptJourney kept(JourneyRow row, Catalogue catalogue) {
     return new KeptJourney(
         row.id(),
         row.version(),
         row.savedAt(),
-        JourneyReader.read(Json.read(row.document(), JourneyDocument.class), known),
-        BehaviourFormat.read(Json.read(row.behaviour(), BehaviourDocument.class)),
+        Documents.readJourney(FirstVersion.journey(Json.tree(row.document())), catalogue),
+        Documents.readBehaviour(FirstVersion.behaviour(Json.tree(row.behaviour()))),
         row.behaviourVersion());
   }
 
-  private Journey read(JourneyDocument document) {
-    return JourneyReader.read(document, messageIds());
-  }
-
-  private Set<MessageId> messageIds() {
-    return messages.all().stream().map(Message::id).collect(Collectors.toSet());
-  }
-
-  private Journey readIn(String place, JourneyDocument document) {
-    return within(place, () -> read(document));
+  private Journey readIn(String place, JsonNode document) {
+    return within(place, () -> Documents.readJourney(document, catalogues.current()));
   }
 
   /** Reads a part of a request, so that problems are placed in the whole of it. */

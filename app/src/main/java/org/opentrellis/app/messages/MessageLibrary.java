@@ -7,14 +7,16 @@ import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.SaveLost;
+import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.Json;
-import org.opentrellis.core.format.MessageFormat;
 import org.opentrellis.core.journey.LinkName;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The messages that journeys send. */
 @Service
@@ -48,6 +50,11 @@ public class MessageLibrary {
     return view(find(message.id().value()));
   }
 
+  /** Adds a message under the id that it has, as it comes with a journey file. */
+  public void keep(Message message) {
+    mapper.insert(row(message, 1));
+  }
+
   /**
    * Saves a message over the version it was read at.
    *
@@ -73,14 +80,25 @@ public class MessageLibrary {
     return new MessageRow(
         message.id().value(),
         message.name(),
+        message.channel(),
         message.subject(),
         Json.write(links),
+        message.voucher(),
         version,
         OffsetDateTime.now(clock));
   }
 
   private static Message read(String id, MessageEdit edit) {
-    return MessageFormat.read(new MessageId(id), edit.name(), edit.subject(), edit.links());
+    ObjectNode document = JsonNodeFactory.instance.objectNode();
+    document.put("id", id);
+    document.put("name", edit.name());
+    document.put("channel", edit.channel() == null ? null : edit.channel().name());
+    document.put("subject", edit.subject());
+    if (edit.links() != null) {
+      edit.links().forEach(document.withArray("links")::add);
+    }
+    document.put("voucher", edit.voucher());
+    return Documents.readMessage(document);
   }
 
   private String freeId(@Nullable String name) {
@@ -96,11 +114,19 @@ public class MessageLibrary {
 
   private static Message message(MessageRow row) {
     List<LinkName> links = links(row).stream().map(LinkName::new).toList();
-    return new Message(new MessageId(row.id()), row.name(), row.subject(), links);
+    return new Message(
+        new MessageId(row.id()), row.name(), row.channel(), row.subject(), links, row.voucher());
   }
 
   private static MessageView view(MessageRow row) {
-    return new MessageView(row.id(), row.name(), row.subject(), links(row), row.version());
+    return new MessageView(
+        row.id(),
+        row.name(),
+        row.channel(),
+        row.subject(),
+        links(row),
+        row.voucher(),
+        row.version());
   }
 
   private static List<String> links(MessageRow row) {

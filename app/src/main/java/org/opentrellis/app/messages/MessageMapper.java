@@ -11,28 +11,30 @@ import org.apache.ibatis.annotations.Update;
 interface MessageMapper {
   @Select(
       """
-      select id, name, subject, links, version, created_at from message
+      select id, name, channel, subject, links, voucher, version, created_at from message
       order by created_at, id
       """)
   List<MessageRow> all();
 
   @Select(
       """
-      select id, name, subject, links, version, created_at from message where id = #{id}
+      select id, name, channel, subject, links, voucher, version, created_at from message where id = #{id}
       """)
   Optional<MessageRow> find(String id);
 
   @Insert(
       """
-      insert into message (id, name, subject, links, version, created_at)
-      values (#{id}, #{name}, #{subject}, #{links}, #{version}, #{createdAt})
+      insert into message (id, name, channel, subject, links, voucher, version, created_at)
+      values (#{id}, #{name}, #{channel}, #{subject}, #{links}, #{voucher}, #{version},
+        #{createdAt})
       """)
   void insert(MessageRow row);
 
   /** Returns 0 when somebody else has saved since. */
   @Update(
       """
-      update message set name = #{name}, subject = #{subject}, links = #{links},
+      update message set name = #{name}, channel = #{channel}, subject = #{subject},
+        links = #{links}, voucher = #{voucher},
         version = version + 1
       where id = #{id} and version = #{version}
       """)

@@ -1,6 +1,14 @@
 package org.opentrellis.app.messages;
 
 import java.time.OffsetDateTime;
+import org.opentrellis.core.journey.Channel;
 
 record MessageRow(
-    String id, String name, String subject, String links, int version, OffsetDateTime createdAt) {}
+    String id,
+    String name,
+    Channel channel,
+    String subject,
+    String links,
+    boolean voucher,
+    int version,
+    OffsetDateTime createdAt) {}

@@ -22,16 +22,14 @@ import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.TypicalBehaviour;
 import org.opentrellis.core.dryrun.CohortSettings;
 import org.opentrellis.core.dryrun.DryRun;
+import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Goal;
 import org.opentrellis.core.journey.Journey;
-import org.opentrellis.core.journey.JourneyState;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.journey.Purpose;
-import org.opentrellis.core.journey.ReEntry;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepId;
-import org.opentrellis.core.machine.Program;
 import org.opentrellis.core.measure.RunMeasures;
 import org.opentrellis.core.problem.ProblemsFound;
 
@@ -44,22 +42,15 @@ class ComparisonsTest {
   @InjectMocks private Comparisons comparisons;
 
   private void kept(long id, String journey, int version, long seed, boolean hasGoal) {
-    Message message = new Message(new MessageId("m"), "Hello", "Hello", List.of());
+    Catalogue catalogue = Catalogue.of(List.of(Message.email("m", "Hello", "Hello")));
     Journey plan =
-        new Journey(
-            journey,
-            Purpose.OTHER,
-            JourneyState.DRAFT,
-            List.of(),
-            Optional.empty(),
-            ReEntry.NEVER,
-            hasGoal ? Optional.of(new Goal(20, true)) : Optional.empty(),
-            List.of(new Step.SendEmail(new StepId("a"), message.id(), Optional.empty())));
-    CohortSettings cohort =
-        new CohortSettings(500, seed, Instant.parse("2025-06-02T00:00:00Z"), 30);
-    RunMeasures measures =
-        RunMeasures.of(
-            new DryRun(Program.compile(plan, java.util.Map.of()), PEOPLE, cohort).run(1));
+        Journey.empty(journey, Purpose.OTHER)
+            .edit()
+            .goal(hasGoal ? Optional.of(Goal.bought(20, true)) : Optional.empty())
+            .body(List.of(Step.SendEmail.of(new StepId("a"), new MessageId("m"))))
+            .done();
+    CohortSettings cohort = CohortSettings.of(500, seed, Instant.parse("2025-06-02T00:00:00Z"), 30);
+    RunMeasures measures = RunMeasures.of(new DryRun(plan, catalogue, PEOPLE, cohort).run(1));
     DryRunSummary summary =
         new DryRunSummary(
             id,
@@ -76,7 +67,7 @@ class ComparisonsTest {
             measures.goal(),
             null);
     when(dryRuns.find(id))
-        .thenReturn(new KeptRun(summary, plan, List.of(message), PEOPLE, cohort, measures));
+        .thenReturn(new KeptRun(summary, plan, catalogue, PEOPLE, cohort, measures));
   }
 
   @Test

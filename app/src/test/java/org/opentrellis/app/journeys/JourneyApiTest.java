@@ -20,15 +20,16 @@ class JourneyApiTest {
 
   private static final String DOCUMENT =
       """
-      {"name": "A test", "purpose": "WELCOME", "state": "DRAFT",
+      {"name": "A test", "purpose": "WELCOME", "state": "OPEN",
        "triggers": [{"kind": "joinsList", "list": "Newcomers"}],
-       "entryFilter": null, "reEntry": "NEVER", "goal": {"withinDays": 21, "leaveWhenMet": true},
+       "reEntry": {"kind": "never"},
+       "goal": {"what": {"kind": "bought", "what": {}}, "withinDays": 21, "leaveWhenMet": true},
        "body": [
-         {"kind": "send", "id": "a", "message": "hello", "subject": null},
-         {"kind": "wait", "id": "w", "amount": {"count": 1, "unit": "DAYS"}, "until": null},
-         {"kind": "branch", "id": "b", "waitUpTo": null,
-          "arms": [{"id": "b-1", "condition": {"kind": "opened", "email": "a", "peopleOnly": false}, "steps": []}],
-          "otherwise": {"id": "b-2", "condition": null, "steps": []}}]}
+         {"kind": "sendEmail", "id": "a", "message": "hello"},
+         {"kind": "wait", "id": "w", "rule": {"kind": "for", "amount": {"count": 1, "unit": "DAYS"}}},
+         {"kind": "branch", "id": "b",
+          "arms": [{"id": "b-1", "condition": {"kind": "opened", "email": {"kind": "ofStep", "step": "a"}}}],
+          "otherwise": {"id": "b-2"}}]}
       """;
 
   private long id;
@@ -38,7 +39,8 @@ class JourneyApiTest {
     Answer added =
         APP.post(
             "/api/messages",
-            "{\"name\": \"Hello\", \"subject\": \"Hello there\", \"links\": [\"Kits\"], \"version\": null}");
+            "{\"name\": \"Hello\", \"channel\": \"EMAIL\", \"subject\": \"Hello there\","
+                + " \"links\": [\"Kits\"], \"voucher\": false, \"version\": null}");
     assertThat(added.status()).isEqualTo(201);
     assertThat(added.body().get("id").asString()).isEqualTo("hello");
   }
@@ -91,11 +93,11 @@ class JourneyApiTest {
       delimiter = '|',
       quoteCharacter = '`',
       value = {
-        "\"state\": \"DRAFT\"|\"state\": \"DRAFT\", \"colour\": 1|unknown-field|/journey/colour",
-        "\"count\": 1|\"count\": -1|bad-value|/journey/body/1/amount/count",
-        "\"hello\"|\"gone\"|missing-message|/journey/body/0/message",
-        "\"purpose\": \"WELCOME\"|\"purpose\": \"HELLO\"|bad-json|/journey/purpose",
-        "\"reEntry\": \"NEVER\"|\"reEntry\": null|missing-value|/journey/reEntry",
+        "\"state\": \"OPEN\"|\"state\": \"OPEN\", \"colour\": 1|unknown-field|/journey/colour",
+        "\"count\": 1|\"count\": -1|bad-value|/journey/body/1/rule/amount",
+        "\"hello\"|\"gone\"|unknown-message|/journey/body/0/message",
+        "\"purpose\": \"WELCOME\"|\"purpose\": \"HELLO\"|bad-value|/journey/purpose",
+        "\"reEntry\": {\"kind\": \"never\"}|\"reEntry\": null|missing-value|/journey/reEntry",
       })
   void badInputIsRefusedWithItsPlaceAndNothingIsLostOrLogged(
       String valid, String broken, String code, String place) {
@@ -121,10 +123,11 @@ class JourneyApiTest {
 
   @Test
   void aBranchWithoutArmsIsRefused() {
-    Answer refused = save(1, DOCUMENT.replaceAll("(?s)\"arms\": \\[.*?\\]\\}\\]", "\"arms\": []"));
+    Answer refused = save(1, DOCUMENT.replaceAll("(?s)\"arms\": \\[.*?\\}\\]", "\"arms\": []"));
     assertThat(refused.status()).isEqualTo(400);
-    assertThat(refused.body().get("code").asString()).isEqualTo("branch-without-arms");
-    assertThat(refused.body().at("/problems/0/place").asString()).isEqualTo("/journey/body/2/arms");
+    assertThat(refused.body().get("detail").asString())
+        .isEqualTo("Branch b needs at least one arm.");
+    assertThat(refused.body().at("/problems/0/place").asString()).isEqualTo("/journey/body/2");
   }
 
   @Test
@@ -154,9 +157,9 @@ class JourneyApiTest {
         APP.put(
             "/api/journeys/" + id + "/behaviour",
             "{\"version\": 1, \"behaviour\": %s}"
-                .formatted(behaviour.replace("\"keenness\":0.38", "\"keenness\":0.5")));
+                .formatted(behaviour.replace("\"mean\":0.38", "\"mean\":0.5")));
     assertThat(saved.status()).isEqualTo(200);
-    assertThat(saved.body().at("/behaviour/groups/0/keenness").asDouble()).isEqualTo(0.5);
+    assertThat(saved.body().at("/behaviour/groups/0/keenness/mean").asDouble()).isEqualTo(0.5);
     assertThat(saved.body().get("version").asInt()).isEqualTo(1);
     Answer refused =
         APP.put(
@@ -166,5 +169,35 @@ class JourneyApiTest {
     assertThat(refused.status()).isEqualTo(400);
     assertThat(refused.body().at("/problems/0/place").asString())
         .isEqualTo("/behaviour/groups/0/zone");
+  }
+
+  @Test
+  void aStrandIsKeptAndStandsInEveryJourneyThatIncludesIt() {
+    String strand =
+        "{\"id\": \"spring\", \"name\": \"Spring work\", \"body\":"
+            + " [{\"kind\": \"sendEmail\", \"id\": \"m\", \"message\": \"hello\"}]}";
+    assertThat(APP.put("/api/strands/spring", strand).status()).isEqualTo(204);
+    assertThat(APP.get("/api/strands").body().at("/0/name").asString()).isEqualTo("Spring work");
+    String include = "{\"kind\": \"include\", \"id\": \"i\", \"strand\": \"spring\"}, ";
+    Answer saved = save(1, DOCUMENT.replace("\"body\": [", "\"body\": [" + include));
+    assertThat(saved.status()).isEqualTo(200);
+    assertThat(saved.body().at("/expanded/body/1/id").asString()).isEqualTo("i/m");
+    assertThat(saved.body().at("/sheet/rows/1/ofStrand").asBoolean()).isTrue();
+    String circle =
+        strand.replace("[{", "[{\"kind\": \"include\", \"id\": \"i\", \"strand\": \"spring\"}, {");
+    assertThat(APP.put("/api/strands/spring", circle).status()).isEqualTo(400);
+    assertThat(APP.put("/api/strands/summer", strand).status()).isEqualTo(400);
+  }
+
+  @Test
+  void aSegmentIsKeptUnderItsName() {
+    String segment = "{\"name\": \"Keen\", \"who\": {\"kind\": \"hasTag\", \"tag\": \"keeper\"}}";
+    assertThat(APP.put("/api/segments/Keen", segment).status()).isEqualTo(204);
+    assertThat(APP.get("/api/segments").body().at("/0/who/tag").asString()).isEqualTo("keeper");
+    String asks =
+        segment.replace(
+            "\"hasTag\", \"tag\": \"keeper\"",
+            "\"opened\", \"email\": {\"kind\": \"anyOfJourney\"}");
+    assertThat(APP.put("/api/segments/Keen", asks).status()).isEqualTo(400);
   }
 }

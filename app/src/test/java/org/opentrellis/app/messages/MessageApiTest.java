@@ -12,7 +12,8 @@ class MessageApiTest {
   @RegisterExtension static final RunningApplication APP = RunningApplication.empty();
 
   private static String edit(String name, String links, String version) {
-    return "{\"name\": \"%s\", \"subject\": \"Hello\", \"links\": %s, \"version\": %s}"
+    return ("{\"name\": \"%s\", \"channel\": \"EMAIL\", \"subject\": \"Hello\", \"links\": %s,"
+            + " \"voucher\": false, \"version\": %s}")
         .formatted(name, links, version);
   }
 
@@ -43,11 +44,13 @@ class MessageApiTest {
   }
 
   @Test
-  void badMessagesAreRefusedWithTheirPlace() {
+  void badMessagesAreRefusedInASentence() {
     Answer refused = APP.post("/api/messages", edit("Jar", "[\"Kits\", \"Kits\"]", "null"));
     assertThat(refused.status()).isEqualTo(400);
-    assertThat(refused.body().at("/problems/0/place").asString()).isEqualTo("/links");
-    assertThat(add(" ").body().at("/problems/0/place").asString()).isEqualTo("/name");
+    assertThat(refused.body().get("detail").asString())
+        .isEqualTo("A message must not name a link twice.");
+    assertThat(add(" ").body().get("detail").asString())
+        .isEqualTo("A message's name must not be empty.");
     assertThat(APP.put("/api/messages/nowhere", edit("Jar", "[]", "1")).status()).isEqualTo(404);
   }
 }

@@ -1,11 +1,14 @@
 package org.opentrellis.core.behaviour;
 
+import java.util.Optional;
+
 /**
  * A value that the model assumes, and where it comes from.
  *
  * @param value finite
+ * @param measured how sure it is, if it was measured
  */
-public record Assumed(double value, Origin origin) {
+public record Assumed(double value, Origin origin, Optional<Measured> measured) {
   public Assumed {
     if (!Double.isFinite(value)) {
       throw new IllegalArgumentException("an assumption must be a finite number, not " + value);
@@ -13,11 +16,15 @@ public record Assumed(double value, Origin origin) {
   }
 
   public static Assumed typical(double value) {
-    return new Assumed(value, Origin.TYPICAL);
+    return new Assumed(value, Origin.TYPICAL, Optional.empty());
   }
 
   public static Assumed byHand(double value) {
-    return new Assumed(value, Origin.BY_HAND);
+    return new Assumed(value, Origin.BY_HAND, Optional.empty());
+  }
+
+  public static Assumed measured(double value, Measured how) {
+    return new Assumed(value, Origin.MEASURED, Optional.of(how));
   }
 
   /**

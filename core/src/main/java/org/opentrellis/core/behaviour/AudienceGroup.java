@@ -1,7 +1,10 @@
 package org.opentrellis.core.behaviour;
 
 import java.time.ZoneId;
+import java.util.Map;
 import java.util.Set;
+import org.opentrellis.core.journey.EventName;
+import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.ListName;
 import org.opentrellis.core.journey.TagName;
 
@@ -11,40 +14,73 @@ import org.opentrellis.core.journey.TagName;
  * @param name for the user
  * @param share of the people, in [0, 1]; the shares of all groups add up to 1
  * @param zone where they live
+ * @param arriveFromHour the local hour from which on they come, 0 to 23
+ * @param arriveToHour the local hour by which they have come, 1 to 24
  * @param preloads share whose mail program loads images by itself, which records an open
  * @param hardBounce share whose address is dead
- * @param softBounce chance that one email is not delivered this time
+ * @param softBounce chance that one email or text is not delivered this time
+ * @param textConsent share who agreed to get texts
  * @param buysAnyway chance to buy within 30 days without any email
+ * @param returnsToCart chance to buy what lies in the cart without any email, for those who left
+ *     one
+ * @param returnMeanHours how long those take on average
  * @param comesAgain chance to trigger the journey once more within 30 days
  * @param tags what they carry when they come
  * @param lists what they are on when they come
+ * @param fields what their record says when they come
+ * @param events how often a named event happens to each of them in 30 days
  */
 public record AudienceGroup(
     String name,
     double share,
     Keenness keenness,
     ZoneId zone,
+    int arriveFromHour,
+    int arriveToHour,
     Assumed preloads,
     Assumed hardBounce,
     Assumed softBounce,
+    Assumed textConsent,
     Assumed buysAnyway,
+    Assumed returnsToCart,
+    Assumed returnMeanHours,
     Assumed comesAgain,
     Set<TagName> tags,
-    Set<ListName> lists) {
+    Set<ListName> lists,
+    Map<FieldName, FieldGuess> fields,
+    Map<EventName, Assumed> events) {
   public AudienceGroup {
-    if (name.isBlank()) {
-      throw new IllegalArgumentException("an audience group needs a name");
+    if (name.isBlank() || name.length() > 80) {
+      throw new IllegalArgumentException("an audience group needs a name of at most 80 characters");
     }
     if (!(share >= 0 && share <= 1)) {
       throw new IllegalArgumentException("a group's share must be 0 to 1, not " + share);
     }
+    if (arriveFromHour < 0 || arriveToHour > 24 || arriveFromHour >= arriveToHour) {
+      throw new IllegalArgumentException(
+          "people come between two hours of the day, not from %d to %d"
+              .formatted(arriveFromHour, arriveToHour));
+    }
     preloads.share("the share that pre-loads images");
     hardBounce.share("the share of dead addresses");
     softBounce.share("the chance of a soft bounce");
+    textConsent.share("the share who agreed to texts");
     below1(buysAnyway.share("the chance to buy anyway"));
+    returnsToCart.share("the chance to return to a cart");
+    returnMeanHours.positive("the mean time to return to a cart");
     below1(comesAgain.share("the chance to come again"));
     tags = Set.copyOf(tags);
     lists = Set.copyOf(lists);
+    fields = Map.copyOf(fields);
+    events = Map.copyOf(events);
+    events.values().forEach(AudienceGroup::rate);
+  }
+
+  private static void rate(Assumed perMonth) {
+    if (perMonth.value() < 0 || perMonth.value() > 300) {
+      throw new IllegalArgumentException(
+          "an event happens 0 to 300 times in 30 days, not " + perMonth.value());
+    }
   }
 
   private static void below1(Assumed chance) {

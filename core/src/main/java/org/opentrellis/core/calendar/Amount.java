@@ -1,7 +1,6 @@
 package org.opentrellis.core.calendar;
 
-import java.time.Instant;
-import java.time.ZoneId;
+import java.time.LocalDate;
 import java.time.ZonedDateTime;
 
 /**
@@ -36,22 +35,25 @@ public record Amount(double count, TimeUnit unit) {
     return new Amount(count, unit);
   }
 
-  /** The instant this much after {@code start}, for a person who lives in {@code zone}. */
-  public Instant after(Instant start, ZoneId zone) {
+  /** The instant this much after a start, in epoch seconds, for a person under a clock. */
+  public long after(long start, ZoneClock clock) {
     if (unit.exact()) {
-      return start.plusMillis(Math.round(count * unit.nominalSeconds() * 1000));
+      return start + Math.round(count * unit.nominalSeconds());
     }
-    ZonedDateTime local = start.atZone(zone);
+    long local = clock.local(start);
+    long day = Math.floorDiv(local, (long) ZoneClock.DAY);
+    return clock.instant(later(day) * ZoneClock.DAY + local - day * ZoneClock.DAY);
+  }
+
+  private long later(long day) {
     long n = (long) count;
-    ZonedDateTime moved =
-        switch (unit) {
-          case DAYS -> local.plusDays(n);
-          case WEEKS -> local.plusWeeks(n);
-          case MONTHS -> local.plusMonths(n);
-          case YEARS -> local.plusYears(n);
-          case MINUTES, HOURS -> throw new IllegalStateException("exact units are handled above");
-        };
-    return moved.toInstant();
+    return switch (unit) {
+      case DAYS -> day + n;
+      case WEEKS -> day + 7 * n;
+      case MONTHS -> LocalDate.ofEpochDay(day).plusMonths(n).toEpochDay();
+      case YEARS -> LocalDate.ofEpochDay(day).plusYears(n).toEpochDay();
+      case MINUTES, HOURS -> throw new IllegalStateException("exact units are handled above");
+    };
   }
 
   /** Roughly how long this is, in hours; for shares and limits, never for a date. */

@@ -1,29 +1,22 @@
 package org.opentrellis.core.calendar;
 
 import java.time.DayOfWeek;
-import java.time.Instant;
-import java.time.LocalDate;
 import java.time.LocalTime;
-import java.time.ZoneId;
-import java.time.ZonedDateTime;
 import java.util.EnumSet;
 import java.util.Set;
-import java.util.TreeSet;
 
 /**
  * A local time, on some or all weekdays: "09:00, Tue to Sat".
  *
  * @param time the local time, to the minute
- * @param days the weekdays it may fall on; at least one
+ * @param days the weekdays it may fall on; all of them if none is named
  */
 public record TimeOfDay(LocalTime time, Set<DayOfWeek> days) {
-  public static final Set<DayOfWeek> EVERY_DAY = Set.copyOf(EnumSet.allOf(DayOfWeek.class));
+  public static final Set<DayOfWeek> EVERY_DAY = Weekdays.copy(EnumSet.allOf(DayOfWeek.class));
 
   public TimeOfDay {
-    if (days.isEmpty()) {
-      throw new IllegalArgumentException("a time of day needs at least one weekday");
-    }
-    days = Set.copyOf(days);
+    days = days.isEmpty() ? EVERY_DAY : Weekdays.copy(days);
+    requireMinute(time);
   }
 
   public static TimeOfDay daily(LocalTime time) {
@@ -34,34 +27,27 @@ public record TimeOfDay(LocalTime time, Set<DayOfWeek> days) {
     return days.size() == 7;
   }
 
-  /**
-   * The first moment at or after {@code start} that fits in {@code zone}; now counts if it fits.
-   */
-  public Instant atOrAfter(Instant start, ZoneId zone) {
-    LocalDate date = start.atZone(zone).toLocalDate();
-    for (int ahead = 0; ; ahead++) {
-      LocalDate candidate = date.plusDays(ahead);
-      if (days.contains(candidate.getDayOfWeek())) {
-        Instant moment = ZonedDateTime.of(candidate, time, zone).toInstant();
-        if (!moment.isBefore(start)) {
+  /** The first moment at or after an instant that fits; now counts if it fits. */
+  public long atOrAfter(long instant, ZoneClock clock) {
+    int second = time.toSecondOfDay();
+    for (long day = clock.day(instant); ; day++) {
+      if (everyDay() || Weekdays.has(days, day)) {
+        long moment = clock.instant(day * ZoneClock.DAY + second);
+        if (moment >= instant) {
           return moment;
         }
       }
     }
   }
 
-  /** In words: "09:00" or "09:00 on Tue, Wed". */
+  /** In words: "09:00", "09:00 on Tue, Wed" or "09:00 on Tue to Sat". */
   public String inWords() {
-    if (everyDay()) {
-      return time.toString();
+    return everyDay() ? time.toString() : time + " on " + Weekdays.inWords(days);
+  }
+
+  static void requireMinute(LocalTime time) {
+    if (time.getSecond() != 0 || time.getNano() != 0) {
+      throw new IllegalArgumentException("a time of day goes to the minute, not " + time);
     }
-    StringBuilder words = new StringBuilder(time.toString()).append(" on ");
-    String comma = "";
-    for (DayOfWeek day : new TreeSet<>(days)) {
-      words.append(comma).append(day.toString(), 0, 1);
-      words.append(day.toString().substring(1, 3).toLowerCase(java.util.Locale.ROOT));
-      comma = ", ";
-    }
-    return words.toString();
   }
 }

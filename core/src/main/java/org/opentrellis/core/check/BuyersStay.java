@@ -4,9 +4,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.opentrellis.core.behaviour.AudienceGroup;
+import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.Goal;
-import org.opentrellis.core.journey.StepEdits;
-import org.opentrellis.core.problem.Severity;
+import org.opentrellis.core.journey.Journey;
 
 /** People who have bought go on getting mail that asks them to buy. */
 final class BuyersStay implements Check {
@@ -14,29 +14,38 @@ final class BuyersStay implements Check {
 
   @Override
   public List<Finding> look(CheckContext context) {
-    Optional<Goal> goal = context.journey().goal();
-    if (goal.map(Goal::leaveWhenMet).orElse(false) || context.journey().emails().isEmpty()) {
+    Journey journey = context.journey();
+    Optional<Goal> goal = journey.goal();
+    boolean leavesAtGoal = goal.map(Goal::leaveWhenMet).orElse(false);
+    if (leavesAtGoal || leavesWhenBought(journey) || context.expanded().sends().isEmpty()) {
       return List.of();
     }
     double anyway = buyAnyway(context.behaviour().groups());
     String why = goal.isEmpty() ? "There is no goal" : "Nobody leaves when the goal is met";
     String sentence =
         "%s, so people who buy still get every email. At least %.1f%% of them buy within 30 days.";
-    Goal mended = new Goal(goal.map(Goal::withinDays).orElse(USUAL_DAYS), true);
+    Goal mended =
+        goal.map(g -> new Goal(g.what(), g.withinDays(), true))
+            .orElse(Goal.bought(USUAL_DAYS, true));
     String label =
         goal.isEmpty()
             ? "Set goal: bought within 21 days, then leave"
             : "Leave when the goal is met";
     return List.of(
-        new Finding(
-            "buyers-stay",
-            Severity.WARNING,
-            Optional.empty(),
-            String.format(Locale.ROOT, sentence, why, anyway * 100),
-            Optional.of(new Finding.Fix(label, StepEdits.withGoal(context.journey(), mended)))));
+        Findings.fixedBy(
+            Findings.warning(
+                "buyers-stay", String.format(Locale.ROOT, sentence, why, anyway * 100)),
+            label,
+            journey.edit().goal(Optional.of(mended)).done()));
   }
 
-  private static double buyAnyway(List<AudienceGroup> groups) {
+  private static boolean leavesWhenBought(Journey journey) {
+    return journey.leaveWhen().stream()
+        .flatMap(Condition::all)
+        .anyMatch(Condition.Bought.class::isInstance);
+  }
+
+  static double buyAnyway(List<AudienceGroup> groups) {
     return groups.stream().mapToDouble(g -> g.share() * g.buysAnyway().value()).sum();
   }
 }

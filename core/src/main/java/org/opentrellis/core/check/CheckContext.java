@@ -1,18 +1,48 @@
 package org.opentrellis.core.check;
 
+import java.time.LocalDate;
 import java.util.List;
-import java.util.Set;
+import java.util.stream.Stream;
 import org.opentrellis.core.behaviour.Behaviour;
+import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
-import org.opentrellis.core.journey.Message;
-import org.opentrellis.core.journey.TagName;
+import org.opentrellis.core.journey.Step;
+import org.opentrellis.core.journey.Strands;
+import org.opentrellis.core.sentence.Sentences;
 
 /**
  * What checks look at.
  *
- * @param messages those that the journey sends
+ * @param journey as it is written
+ * @param catalogue what journeys refer to
  * @param behaviour what is assumed of people, for the figures
- * @param tagsSetElsewhere tags that other journeys set
+ * @param others the other journeys of the account, or of the run
+ * @param today for dates that are past
  */
 public record CheckContext(
-    Journey journey, List<Message> messages, Behaviour behaviour, Set<TagName> tagsSetElsewhere) {}
+    Journey journey,
+    Catalogue catalogue,
+    Behaviour behaviour,
+    List<Journey> others,
+    LocalDate today) {
+
+  /** The journey with the steps of its strands in place. */
+  Journey expanded() {
+    return Strands.expand(journey, catalogue);
+  }
+
+  /** This journey and the others, with the steps of their strands in place. */
+  Stream<Journey> all() {
+    return Stream.concat(
+        Stream.of(expanded()), others.stream().map(j -> Strands.expand(j, catalogue)));
+  }
+
+  Sentences sentences() {
+    return new Sentences(journey, catalogue);
+  }
+
+  /** Whether a step stands in the journey itself, not in a strand, so that an edit can mend it. */
+  boolean own(Step step) {
+    return journey.steps().anyMatch(one -> one.id().equals(step.id()));
+  }
+}

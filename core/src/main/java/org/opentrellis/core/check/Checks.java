@@ -2,20 +2,36 @@ package org.opentrellis.core.check;
 
 import java.util.Comparator;
 import java.util.List;
-import java.util.Set;
-import java.util.stream.Collectors;
-import org.opentrellis.core.journey.Journey;
-import org.opentrellis.core.journey.TagName;
 
 /** All checks. */
 public final class Checks {
   private static final List<Check> ALL =
       List.of(
           new NoTrigger(),
+          new TriggerWithoutData(),
+          new MissingReference(),
           new EmailNotSentBefore(),
+          new WeightsNotWhole(),
+          new ArmNeverTaken(),
+          new StepsBehindFinish(),
+          new CircleWithoutWait(),
           new OpenedTooSoon(),
+          new UntrackedOpens(),
+          new MostlyPreloads(),
+          new EmailsTooClose(),
+          new TooManyInAWeek(),
+          new OutsideSendWindow(),
           new BuyersStay(),
-          new TagNeverSet());
+          new VoucherForAll(),
+          new SecondCartIgnored(),
+          new WelcomeRepeats(),
+          new EveryEntrance(),
+          new NotHandedOver(),
+          new NeverSet(),
+          new TagNeverUsed(),
+          new DateIsPast(),
+          new TooMuchToFollow(),
+          new StillADraft());
 
   private Checks() {}
 
@@ -25,10 +41,5 @@ public final class Checks {
         .flatMap(check -> check.look(context).stream())
         .sorted(Comparator.comparing(Finding::severity))
         .toList();
-  }
-
-  /** The tags that a journey sets, or that people get to come into it. */
-  public static Set<TagName> tagsSetBy(Journey journey) {
-    return TagNeverSet.tagsSetBy(journey).collect(Collectors.toUnmodifiableSet());
   }
 }

@@ -2,7 +2,6 @@ package org.opentrellis.core.check;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.apache.commons.statistics.distribution.LogNormalDistribution;
 import org.opentrellis.core.behaviour.Behaviour;
@@ -11,8 +10,6 @@ import org.opentrellis.core.calendar.TimeUnit;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepEdits;
-import org.opentrellis.core.problem.Severity;
-import org.opentrellis.core.sentence.Sentences;
 
 /**
  * "Opened?" asked moments after sending finds hardly anybody: most openers need hours. The share is
@@ -28,21 +25,47 @@ final class OpenedTooSoon implements Check {
   public List<Finding> look(CheckContext context) {
     List<Finding> findings = new ArrayList<>();
     SentBefore.walk(
-        context.journey(),
-        (branch, sent) -> {
-          double waits = branch.waitUpTo().map(Amount::nominalHours).orElse(0.0);
-          for (Condition.AboutEmail asked : EmailNotSentBefore.askedBy(branch)) {
-            Double since = sent.get(asked.email());
-            if (since == null || !(asked instanceof Condition.Opened)) {
-              continue;
-            }
-            double share = openedWithin(since + waits, context.behaviour());
-            if (share < ENOUGH) {
-              findings.add(finding(context, branch, asked, since + waits, share));
-            }
+        context.expanded(),
+        (step, before) -> {
+          if (step instanceof Step.Branch branch) {
+            EmailNotSentBefore.askedBy(step)
+                .filter(Condition.Opened.class::isInstance)
+                .filter(asked -> asked.step().isPresent())
+                .filter(asked -> before.since().containsKey(asked.step().get()))
+                .forEach(
+                    asked ->
+                        look(branch, asked, before.since().get(asked.step().get()), context)
+                            .ifPresent(findings::add));
           }
         });
     return findings;
+  }
+
+  private static Optional<Finding> look(
+      Step.Branch branch, Condition.AboutEmail asked, double since, CheckContext context) {
+    double hours = since + branch.waitUpTo().map(Amount::nominalHours).orElse(0.0);
+    double share = openedWithin(hours, context.behaviour());
+    if (share >= ENOUGH) {
+      return Optional.empty();
+    }
+    String sentence =
+        "This branch asks \u201c%s?\u201d %s after it is sent. By then about %s of those who will "
+            + "open it have done so; the others take the wrong arm.";
+    Finding finding =
+        Findings.warning(
+            "opened-too-soon",
+            branch.id(),
+            sentence.formatted(
+                context.sentences().condition(asked).text(),
+                Findings.hours(hours),
+                Findings.percent(share)));
+    return Optional.of(
+        context.own(branch)
+            ? Findings.fixedBy(
+                finding,
+                "Wait up to 1 day",
+                StepEdits.change(context.journey(), branch.id(), OpenedTooSoon::waitingADay))
+            : finding);
   }
 
   /** The share of later openers who have opened within some hours. */
@@ -54,39 +77,8 @@ final class OpenedTooSoon implements Check {
         : LogNormalDistribution.of(Math.log(median), sigma).cumulativeProbability(hours);
   }
 
-  private static Finding finding(
-      CheckContext context,
-      Step.Branch branch,
-      Condition.AboutEmail asked,
-      double hours,
-      double share) {
-    String question = new Sentences(context.journey(), context.messages()).condition(asked).text();
-    String sentence =
-        "This branch asks \u201c%s?\u201d %s after it is sent. By then about %.0f%% of those who will "
-            + "open it have done so; the others take the wrong arm.";
-    return new Finding(
-        "opened-too-soon",
-        Severity.WARNING,
-        Optional.of(branch.id()),
-        String.format(Locale.ROOT, sentence, question, inWords(hours), share * 100),
-        Optional.of(new Finding.Fix("Wait up to 1 day", waitingADay(context, branch))));
-  }
-
-  private static org.opentrellis.core.journey.Journey waitingADay(
-      CheckContext context, Step.Branch branch) {
-    return StepEdits.replace(
-        context.journey(),
-        branch.id(),
-        step ->
-            new Step.Branch(branch.id(), Optional.of(A_DAY), branch.arms(), branch.otherwise()));
-  }
-
-  private static String inWords(double hours) {
-    if (hours <= 0) {
-      return "at the moment";
-    }
-    return hours < 1
-        ? "about " + Amount.of(Math.max(1, Math.rint(hours * 60)), TimeUnit.MINUTES).inWords()
-        : "about " + Amount.of(Math.rint(hours * 10) / 10, TimeUnit.HOURS).inWords();
+  private static Step waitingADay(Step step) {
+    Step.Branch branch = (Step.Branch) step;
+    return new Step.Branch(branch.id(), Optional.of(A_DAY), branch.arms(), branch.otherwise());
   }
 }

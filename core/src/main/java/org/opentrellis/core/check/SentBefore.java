@@ -1,89 +1,143 @@
 package org.opentrellis.core.check;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.BiConsumer;
 import org.opentrellis.core.calendar.Amount;
 import org.opentrellis.core.calendar.TimeOfDay;
-import org.opentrellis.core.calendar.Wait;
-import org.opentrellis.core.journey.Arm;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepId;
+import org.opentrellis.core.journey.WaitRule;
+import org.opentrellis.core.journey.Way;
 
 /**
- * Which emails may have been sent before each branch, and how long ago at the least, in nominal
- * hours. A wait for a time of day counts with its mean, half of the time between two such moments.
+ * What may have been sent before each step, and how long ago at the least, in nominal hours. A wait
+ * for a time of day counts with its mean, half of the time between two such moments; a wait around
+ * a date in the record counts a day.
  */
 final class SentBefore {
-  private final BiConsumer<Step.Branch, Map<StepId, Double>> atBranch;
-
-  private SentBefore(BiConsumer<Step.Branch, Map<StepId, Double>> atBranch) {
-    this.atBranch = atBranch;
-  }
+  private static final double DAY = 24;
+  private static final double WEEK = 7 * DAY;
 
   /**
-   * @param atBranch told of each branch the emails that may have been sent, with the hours since
+   * Where somebody may stand.
+   *
+   * @param since by send, the hours since it went out at the least
+   * @param path hours since each send of the way with the most of them in a week
+   * @param elapsed hours since entry at the least
    */
-  static void walk(Journey journey, BiConsumer<Step.Branch, Map<StepId, Double>> atBranch) {
-    new SentBefore(atBranch).through(journey.body(), new HashMap<>());
+  record State(Map<StepId, Double> since, List<Double> path, double elapsed) {
+
+    State later(double hours) {
+      Map<StepId, Double> moved = new HashMap<>();
+      since.forEach((send, ago) -> moved.put(send, ago + hours));
+      return new State(moved, path.stream().map(ago -> ago + hours).toList(), elapsed + hours);
+    }
+
+    State with(Step.Send send) {
+      Map<StepId, Double> more = new HashMap<>(since);
+      more.put(send.id(), 0.0);
+      List<Double> longer = new ArrayList<>(path);
+      if (send instanceof Step.SendEmail) {
+        longer.add(0.0);
+      }
+      return new State(more, longer, elapsed);
+    }
+
+    long emailsInAWeek() {
+      return path.stream().filter(ago -> ago < WEEK).count();
+    }
+
+    /** Whoever may have come by either way. */
+    State or(State other) {
+      Map<StepId, Double> both = new HashMap<>(since);
+      other.since.forEach((send, ago) -> both.merge(send, ago, Math::min));
+      boolean more = other.emailsInAWeek() > emailsInAWeek();
+      return new State(both, more ? other.path : path, Math.min(elapsed, other.elapsed));
+    }
+  }
+
+  /** Is told of each step, in order. */
+  @FunctionalInterface
+  interface Visitor {
+    void at(Step step, State before);
+  }
+
+  private final Visitor visitor;
+
+  private SentBefore(Visitor visitor) {
+    this.visitor = visitor;
+  }
+
+  static void walk(Journey journey, Visitor visitor) {
+    new SentBefore(visitor).through(journey.body(), new State(Map.of(), List.of(), 0));
   }
 
   /** Goes through a sequence; empty if nobody comes out at its end. */
-  private Optional<Map<StepId, Double>> through(List<Step> steps, Map<StepId, Double> before) {
-    Map<StepId, Double> sent = before;
+  private Optional<State> through(List<Step> steps, State before) {
+    State state = before;
     for (Step step : steps) {
-      if (step instanceof Step.SendEmail send) {
-        sent = new HashMap<>(sent);
-        sent.put(send.id(), 0.0);
-      } else if (step instanceof Step.Pause pause) {
-        sent = later(sent, hours(pause.rule()));
-      } else if (step instanceof Step.Branch branch) {
-        atBranch.accept(branch, sent);
-        Optional<Map<StepId, Double>> out = throughArms(branch, sent);
+      visitor.at(step, state);
+      if (step instanceof Step.Send send) {
+        state = state.with(send);
+      } else if (step instanceof Step.Wait wait) {
+        state = state.later(hours(wait.rule(), state.elapsed()));
+      } else if (!step.ways().isEmpty()) {
+        Optional<State> out = throughWays(step, state);
         if (out.isEmpty()) {
           return out;
         }
-        sent = out.get();
-      } else if (step instanceof Step.Finish) {
+        state = out.get();
+      } else if (ends(step)) {
         return Optional.empty();
       }
     }
-    return Optional.of(sent);
+    return Optional.of(state);
   }
 
-  private Optional<Map<StepId, Double>> throughArms(Step.Branch branch, Map<StepId, Double> sent) {
-    Map<StepId, Double> waited =
-        later(sent, branch.waitUpTo().map(Amount::nominalHours).orElse(0.0));
-    Map<StepId, Double> merged = new HashMap<>();
-    boolean anyGoesOn = false;
-    for (Arm arm : branch.allArms()) {
-      boolean isOtherwise = arm == branch.otherwise();
-      Optional<Map<StepId, Double>> out = through(arm.steps(), isOtherwise ? waited : sent);
+  /** Whether nobody goes on behind a step. */
+  static boolean ends(Step step) {
+    return step instanceof Step.Finish
+        || step instanceof Step.HandOver over && over.thenFinish()
+        || !step.ways().isEmpty()
+            && step.ways().stream()
+                .allMatch(way -> way.steps().stream().anyMatch(SentBefore::ends));
+  }
+
+  private Optional<State> throughWays(Step step, State before) {
+    double waits =
+        step instanceof Step.Branch branch
+            ? branch.waitUpTo().map(Amount::nominalHours).orElse(0.0)
+            : 0;
+    Optional<State> merged = Optional.empty();
+    List<Way> ways = step.ways();
+    for (int i = 0; i < ways.size(); i++) {
+      State in = i == ways.size() - 1 ? before.later(waits) : before;
+      Optional<State> out = through(ways.get(i).steps(), in);
       if (out.isPresent()) {
-        anyGoesOn = true;
-        out.get().forEach((email, hours) -> merged.merge(email, hours, Math::min));
+        merged = Optional.of(merged.map(other -> other.or(out.get())).orElse(out.get()));
       }
     }
-    return anyGoesOn ? Optional.of(merged) : Optional.empty();
+    return merged;
   }
 
-  private static Map<StepId, Double> later(Map<StepId, Double> sent, double hours) {
-    Map<StepId, Double> later = new HashMap<>();
-    sent.forEach((email, since) -> later.put(email, since + hours));
-    return later;
-  }
-
-  private static double hours(Wait wait) {
-    if (wait instanceof Wait.For waits) {
+  private static double hours(WaitRule rule, double elapsed) {
+    if (rule instanceof WaitRule.For waits) {
       return waits.amount().nominalHours() + waits.thenUntil().map(SentBefore::mean).orElse(0.0);
     }
-    return mean(((Wait.Until) wait).moment());
+    if (rule instanceof WaitRule.Until until) {
+      return mean(until.moment());
+    }
+    if (rule instanceof WaitRule.UntilDay until) {
+      return Math.max(0, until.day() * DAY - elapsed);
+    }
+    return rule instanceof WaitRule.UntilHappens ? 0 : DAY;
   }
 
   private static double mean(TimeOfDay moment) {
-    return 7 * 24.0 / moment.days().size() / 2;
+    return WEEK / moment.days().size() / 2;
   }
 }

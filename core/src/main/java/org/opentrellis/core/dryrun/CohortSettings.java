@@ -7,21 +7,34 @@ import java.time.Instant;
  *
  * @param people how many, 1 to 10 million
  * @param seed of all draws; the same seed gives the same people
- * @param start when the first of them enter; they come evenly over {@link #ARRIVAL_DAYS} days
+ * @param start when the first of them enter
  * @param horizonDays how long each person is followed after they first come, 1 to 730
+ * @param arrivalDays over how many days they come evenly, 1 to 366
+ * @param holdOut share of people who get nothing, to see what the journey adds, 0 to 0.9
  */
-public record CohortSettings(int people, long seed, Instant start, int horizonDays) {
+public record CohortSettings(
+    int people, long seed, Instant start, int horizonDays, int arrivalDays, double holdOut) {
   public static final int MOST_PEOPLE = 10_000_000;
   public static final int LONGEST_HORIZON_DAYS = 730;
   public static final int ARRIVAL_DAYS = 7;
 
   public CohortSettings {
-    if (people < 1 || people > MOST_PEOPLE) {
-      throw new IllegalArgumentException("people must be 1 to " + MOST_PEOPLE + ", not " + people);
+    inRange("people", people, MOST_PEOPLE);
+    inRange("the horizon's days", horizonDays, LONGEST_HORIZON_DAYS);
+    inRange("the days of arrival", arrivalDays, 366);
+    if (!(holdOut >= 0 && holdOut <= 0.9)) {
+      throw new IllegalArgumentException("the hold-out must be 0 to 0.9, not " + holdOut);
     }
-    if (horizonDays < 1 || horizonDays > LONGEST_HORIZON_DAYS) {
-      throw new IllegalArgumentException(
-          "the horizon must be 1 to " + LONGEST_HORIZON_DAYS + " days, not " + horizonDays);
+  }
+
+  /** Coming over {@link #ARRIVAL_DAYS} days, with no hold-out. */
+  public static CohortSettings of(int people, long seed, Instant start, int horizonDays) {
+    return new CohortSettings(people, seed, start, horizonDays, ARRIVAL_DAYS, 0);
+  }
+
+  private static void inRange(String what, int value, int most) {
+    if (value < 1 || value > most) {
+      throw new IllegalArgumentException(what + " must be 1 to " + most + ", not " + value);
     }
   }
 }

@@ -1,74 +1,161 @@
 package org.opentrellis.core.dryrun;
 
-import java.util.stream.IntStream;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.opentrellis.core.behaviour.Behaviour;
-import org.opentrellis.core.journey.ReEntry;
+import org.opentrellis.core.calendar.ZoneClock;
+import org.opentrellis.core.journey.Catalogue;
+import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.machine.JourneyMachine;
-import org.opentrellis.core.machine.PersonState;
-import org.opentrellis.core.machine.Program;
+import org.opentrellis.core.machine.Person;
+import org.opentrellis.core.machine.Visit;
+import org.opentrellis.core.machine.Witness;
+import org.opentrellis.core.machine.World;
 import org.opentrellis.core.random.Draws;
-import org.opentrellis.core.random.QuantileTable;
 
 /**
- * Sends a simulated cohort through a journey. People are independent and their draws are addressed,
- * so the same settings give bit-identical tallies for any number of partitions, in any order.
+ * Sends a simulated cohort through one journey, or through several together as one population.
+ * People are independent and their draws are addressed, so the same settings give bit-identical
+ * tallies for any number of threads.
  *
  * <p>Immutable; may be run many times and from several threads.
  */
 public final class DryRun {
-  private static final QuantileTable NORMAL = QuantileTable.standardNormal();
-  private static final int DAY_SECONDS = 86_400;
-
-  /** Nobody enters more often than this in one run. */
-  private static final int MOST_PASSES = 50;
-
-  private final Program program;
-  private final Behaviour behaviour;
+  private final World world;
+  private final World heldOutWorld;
   private final CohortSettings settings;
-  private final Audience audience;
+  private final Cohort cohort;
+  private final Cohort heldOutCohort;
+  private final Arrivals arrivals;
+  private final Arrivals heldOutArrivals;
 
-  public DryRun(Program program, Behaviour behaviour, CohortSettings settings) {
-    this.program = program;
-    this.behaviour = behaviour;
+  /**
+   * @param journeys no two of one name
+   * @param behaviours by journey; the first says who the people are
+   */
+  public DryRun(
+      List<Journey> journeys,
+      Catalogue catalogue,
+      List<Behaviour> behaviours,
+      CohortSettings settings) {
+    var products = Shop.products(behaviours.get(0));
     this.settings = settings;
-    this.audience = new Audience(behaviour, program);
+    world = World.compile(journeys, catalogue, products);
+    cohort = new Cohort(world, behaviours, settings);
+    arrivals = new Arrivals(world, settings, cohort.shop());
+    if (settings.holdOut() == 0) {
+      heldOutWorld = world;
+      heldOutCohort = cohort;
+      heldOutArrivals = arrivals;
+    } else {
+      // Those held out enter the same journeys, with nothing in them.
+      List<Journey> empty = journeys.stream().map(journey -> journey.withBody(List.of())).toList();
+      heldOutWorld = World.compile(empty, catalogue, products);
+      heldOutCohort = new Cohort(heldOutWorld, behaviours, settings);
+      heldOutArrivals = new Arrivals(heldOutWorld, settings, heldOutCohort.shop());
+    }
+  }
+
+  /** One journey. */
+  public DryRun(
+      Journey journey, Catalogue catalogue, Behaviour behaviour, CohortSettings settings) {
+    this(List.of(journey), catalogue, List.of(behaviour), settings);
+  }
+
+  /** The journeys as they are run; tallies go by their numbers. */
+  public World world() {
+    return world;
+  }
+
+  public CohortSettings settings() {
+    return settings;
+  }
+
+  /** Runs everyone, in so many threads. */
+  public Tallies run(int threads) {
+    return run(threads, RunControl.NONE);
   }
 
   /**
-   * Runs everyone.
+   * Runs everyone, in so many threads.
    *
-   * @param partitions into how many parts the people are split, which may run at the same time
+   * @throws RunCancelled if the control says so
    */
-  public Tallies run(int partitions) {
-    if (partitions < 1) {
-      throw new IllegalArgumentException("partitions must be at least 1, not " + partitions);
+  public Tallies run(int threads, RunControl control) {
+    if (threads < 1) {
+      throw new IllegalArgumentException("threads must be at least 1, not " + threads);
     }
-    return IntStream.range(0, partitions)
-        .parallel()
-        .mapToObj(part -> run(bound(part, partitions), bound(part + 1, partitions)))
-        .reduce(Tallies::combine)
-        .orElseThrow();
+    if (threads == 1) {
+      return part(0, settings.people(), control);
+    }
+    ExecutorService pool = Executors.newFixedThreadPool(threads);
+    try {
+      List<Future<Tallies>> parts = new ArrayList<>();
+      for (int i = 0; i < threads; i++) {
+        int from = bound(i, threads);
+        int to = bound(i + 1, threads);
+        parts.add(pool.submit(() -> part(from, to, control)));
+      }
+      Tallies all = null;
+      for (Future<Tallies> part : parts) {
+        all = all == null ? part.get() : all.combine(part.get());
+      }
+      return all;
+    } catch (ExecutionException failed) {
+      if (failed.getCause() instanceof RuntimeException why) {
+        throw why;
+      }
+      throw new IllegalStateException("a dry run failed", failed);
+    } catch (InterruptedException stopped) {
+      Thread.currentThread().interrupt();
+      throw new RunCancelled();
+    } finally {
+      pool.shutdownNow();
+    }
   }
 
-  private int bound(int part, int partitions) {
-    return (int) ((long) settings.people() * part / partitions);
+  private int bound(int part, int parts) {
+    return (int) ((long) settings.people() * part / parts);
   }
 
-  private Tallies run(int from, int to) {
-    Passage passage = new Passage();
+  private Tallies part(int from, int to, RunControl control) {
+    Tallies tallies = new Tallies(world, settings);
+    Life life = new Life(tallies);
     for (int person = from; person < to; person++) {
-      passage.person(person);
+      life.of(person);
+      if ((person & 1023) == 1023 || person == to - 1) {
+        control.reached((person - from) % 1024 + 1);
+      }
     }
-    return passage.tallies;
+    return tallies;
   }
 
-  /** Whether one person meets the goal in any of their passes. Derived anew; nothing is stored. */
+  /**
+   * Takes one person through again and tells what happens; nothing of it is stored anywhere.
+   *
+   * @param number of the person, from 0
+   * @return the person afterwards
+   */
+  public Person follow(int number, Witness witness) {
+    return new Life(new Tallies(world, settings), witness).of(number);
+  }
+
+  /** Whether each person meets the goal of the first journey in any of their visits. */
   PersonOutcome outcomes() {
-    Passage passage = new Passage();
-    return person -> {
-      long before = passage.tallies.goalMet();
-      passage.person(person);
-      return passage.tallies.goalMet() > before;
+    Life life = new Life(new Tallies(world, settings));
+    return number -> {
+      Person person = life.of(number);
+      for (Visit visit : person.visits()) {
+        if (visit.program().number() == 0
+            && JourneyMachine.goalMetAt(visit, life.end) <= life.end) {
+          return true;
+        }
+      }
+      return false;
     };
   }
 
@@ -78,63 +165,63 @@ public final class DryRun {
     boolean goalMet(int person);
   }
 
-  int people() {
-    return settings.people();
-  }
+  /** One thread's working state: people go through it one after another. */
+  private final class Life {
+    private final Tallies tallies;
+    private final Sampler sampler = new Sampler(cohort);
+    private final JourneyMachine machine;
+    private final Person person;
+    private final HeldOut heldOut;
+    long end;
 
-  /** One partition's working state: people go through it one after another. */
-  private final class Passage {
-    final Tallies tallies = new Tallies(program, settings.horizonDays());
-    final Sampler sampler = new Sampler(program, behaviour, audience, NORMAL);
-    final JourneyMachine machine = new JourneyMachine(program, sampler, tallies);
-    final PersonState state = program.newState();
-
-    void person(int number) {
-      sampler.become(Draws.personKey(settings.seed(), number));
-      tallies.person();
-      long first =
-          settings.start().getEpochSecond()
-              + sampler.arrival((long) CohortSettings.ARRIVAL_DAYS * DAY_SECONDS);
-      long end = first + (long) settings.horizonDays() * DAY_SECONDS;
-      state.record().clear();
-      state.record().or(sampler.group().brings());
-      long at = first;
-      boolean inside = pass(at, end, 0);
-      for (int again = 1; again < MOST_PASSES; again++) {
-        double later = sampler.comesAgainAfter();
-        if (!(at + later <= end)) {
-          return;
-        }
-        at += Math.max(1, (long) later);
-        sampler.passAgain(again);
-        boolean stillInside = inside || state.now() >= at;
-        if (program.journey().reEntry() == ReEntry.NEVER || stillInside) {
-          tallies.turnAway();
-        } else {
-          inside = pass(at, end, again);
-        }
-      }
+    Life(Tallies tallies) {
+      this(tallies, tallies);
     }
 
-    /** One trigger of the journey. Returns whether the person is still inside at the end. */
-    private boolean pass(long at, long end, int number) {
-      int mark = sampler.triggerMark();
-      if (mark >= 0) {
-        state.record().set(mark);
+    Life(Tallies tallies, Witness witness) {
+      this.tallies = tallies;
+      machine = new JourneyMachine(sampler, witness);
+      person = world.newPerson(cohort.groups().get(0).clock);
+      heldOut = new HeldOut();
+    }
+
+    Person of(int number) {
+      sampler.become(Draws.personKey(settings.seed(), number));
+      if (settings.holdOut() > 0 && sampler.heldOut(settings.holdOut())) {
+        return heldOut.of(number, tallies);
       }
-      machine.enter(state, at, sampler.group().group().zone());
-      if (!program.admits(state)) {
-        if (number == 0) {
-          tallies.refuse();
-        }
-        return false;
+      prepare(person, sampler, arrivals);
+      machine.run(person, end);
+      machine.close(person);
+      tallies.close(person, number, end);
+      return person;
+    }
+
+    /** Whoever comes to a cart has left one; that replaces what they would buy anyway. */
+    private void prepare(Person someone, Sampler draws, Arrivals coming) {
+      GroupDraws group = draws.group();
+      someone.begin(group.clock);
+      group.fillRecord(someone, draws.key());
+      someone.agreesToTexts(draws.agreesToTexts());
+      long first = coming.first(someone, draws);
+      end = first + (long) settings.horizonDays() * ZoneClock.DAY;
+      draws.background(someone, coming.fromCart() ? first : null, first, end);
+      group.addEvents(someone, draws.key(), first, end);
+    }
+
+    /** The same for people who get nothing. */
+    private final class HeldOut {
+      private final Sampler draws = new Sampler(heldOutCohort);
+      private final Person someone = heldOutWorld.newPerson(heldOutCohort.groups().get(0).clock);
+      private final JourneyMachine idle = new JourneyMachine(draws, Witness.NOBODY);
+
+      Person of(int number, Tallies counts) {
+        draws.become(Draws.personKey(settings.seed(), number));
+        prepare(someone, draws, heldOutArrivals);
+        idle.run(someone, end);
+        counts.heldOut(someone, end);
+        return someone;
       }
-      tallies.enter();
-      sampler.buysAnyway(state);
-      long waitingBefore = tallies.waiting();
-      machine.run(state, end);
-      tallies.close(state, end);
-      return tallies.waiting() > waitingBefore;
     }
   }
 }

@@ -1,16 +1,43 @@
 package org.opentrellis.core.dryrun;
 
-/** Counts of one email; people are counted once for each time it was sent to them. */
+import org.opentrellis.core.machine.Visit;
+
+/** Counts of one message sent by one step; people are counted once for each time it was sent. */
 public final class EmailTally {
   long sent;
   long delivered;
   long opened;
   long openedByPeople;
   long clicked;
-  final long[] byLink;
+  long buyers;
+  long revenueCents;
+  final long[][] byLink;
+  final long[] byVariant;
 
-  EmailTally(int links) {
-    byLink = new long[links];
+  EmailTally(int variants, int links) {
+    byLink = new long[variants][links];
+    byVariant = new long[variants];
+  }
+
+  /** Counts what became of it by a moment, once a visit is over. */
+  void close(Visit visit, int send, long end) {
+    if (visit.deliveredAt(send) > end) {
+      return;
+    }
+    delivered++;
+    opened += visit.recordedOpenAt(send) <= end ? 1 : 0;
+    openedByPeople += visit.peopleOpenAt(send) <= end ? 1 : 0;
+    if (visit.clickAt(send) <= end) {
+      clicked++;
+      int link = visit.clickedLink(send);
+      if (link >= 0) {
+        byLink[visit.variant(send)][link]++;
+      }
+    }
+    if (visit.orderAt(send) <= end) {
+      buyers++;
+      revenueCents += visit.orderCents(send);
+    }
   }
 
   void combine(EmailTally other) {
@@ -19,7 +46,12 @@ public final class EmailTally {
     opened += other.opened;
     openedByPeople += other.openedByPeople;
     clicked += other.clicked;
-    StepTally.add(byLink, other.byLink);
+    buyers += other.buyers;
+    revenueCents += other.revenueCents;
+    StepTally.add(byVariant, other.byVariant);
+    for (int i = 0; i < byLink.length; i++) {
+      StepTally.add(byLink[i], other.byLink[i]);
+    }
   }
 
   public long sent() {
@@ -43,8 +75,22 @@ public final class EmailTally {
     return clicked;
   }
 
-  /** Clicks by link, in the message's order. */
-  public long[] byLink() {
-    return byLink.clone();
+  /** People who bought because of a click in it. */
+  public long buyers() {
+    return buyers;
+  }
+
+  public long revenueCents() {
+    return revenueCents;
+  }
+
+  /** How often each variant was sent; one number if there is but one version. */
+  public long[] byVariant() {
+    return byVariant.clone();
+  }
+
+  /** Clicks of a variant by link, in the message's order. */
+  public long[] byLink(int variant) {
+    return byLink[variant].clone();
   }
 }

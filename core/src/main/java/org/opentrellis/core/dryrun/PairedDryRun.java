@@ -18,9 +18,12 @@ public final class PairedDryRun {
    * @param second the other, of as many people and with the same seed
    */
   public PairedDryRun(DryRun first, DryRun second) {
-    if (first.people() != second.people()) {
+    if (first.settings().people() != second.settings().people()) {
       throw new IllegalArgumentException(
-          "paired runs need the same people: " + first.people() + " against " + second.people());
+          "paired runs need the same people: "
+              + first.settings().people()
+              + " against "
+              + second.settings().people());
     }
     this.first = first;
     this.second = second;
@@ -37,8 +40,8 @@ public final class PairedDryRun {
   private Pairs part(int part) {
     DryRun.PersonOutcome one = first.outcomes();
     DryRun.PersonOutcome two = second.outcomes();
-    int from = (int) ((long) first.people() * part / PARTITIONS);
-    int to = (int) ((long) first.people() * (part + 1) / PARTITIONS);
+    int from = (int) ((long) first.settings().people() * part / PARTITIONS);
+    int to = (int) ((long) first.settings().people() * (part + 1) / PARTITIONS);
     long[] counts = new long[4];
     for (int person = from; person < to; person++) {
       counts[(one.goalMet(person) ? 0 : 2) + (two.goalMet(person) ? 0 : 1)]++;

@@ -11,6 +11,16 @@ final class Purposes {
   static final int BUYS_ANYWAY = 7;
   static final int COMES_AGAIN = 8;
   static final int PASS = 9;
+  static final int HOLD_OUT = 10;
+  static final int TEXT_CONSENT = 11;
+  static final int RETURNS_TO_CART = 12;
+  static final int RETURN_DELAY = 13;
+  static final int ARRIVAL_HOUR = 14;
+  static final int FIELD = 15;
+  static final int EVENT = 16;
+  static final int OFFER = 17;
+  static final int ORDER_VALUE = 18;
+  static final int JOURNEY = 19;
   static final int SOFT_BOUNCE = 20;
   static final int OPEN = 21;
   static final int OPEN_DELAY = 22;
@@ -22,6 +32,8 @@ final class Purposes {
   static final int UNSUBSCRIBE_DELAY = 28;
   static final int BUY = 29;
   static final int BUY_DELAY = 30;
+  static final int COMPLAINT = 31;
+  static final int LOT = 32;
 
   private Purposes() {}
 }

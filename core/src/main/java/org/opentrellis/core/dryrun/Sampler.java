@@ -1,178 +1,201 @@
 package org.opentrellis.core.dryrun;
 
-import org.opentrellis.core.behaviour.Behaviour;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.behaviour.Reaction;
-import org.opentrellis.core.machine.PersonState;
-import org.opentrellis.core.machine.Postbox;
-import org.opentrellis.core.machine.Program;
+import org.opentrellis.core.behaviour.Tiredness;
+import org.opentrellis.core.machine.Outside;
+import org.opentrellis.core.machine.Person;
+import org.opentrellis.core.machine.Visit;
 import org.opentrellis.core.random.Draws;
 import org.opentrellis.core.random.QuantileTable;
 
 /**
- * Draws one person after another, and what they do with each email at the moment it is sent. Every
- * draw is addressed by person and purpose, an email's also by its step.
+ * Draws what one person after another does with each message at the moment it is sent. Every draw
+ * is addressed by person and purpose, a message's also by its step.
  */
-final class Sampler implements Postbox {
+final class Sampler implements Outside {
   /** A mail program that loads images by itself does so within this time. */
   private static final double PRELOAD_SECONDS = 300;
 
-  private final Behaviour behaviour;
-  private final Audience audience;
-  private final QuantileTable normal;
-  private final EmailDraws[] emails;
+  private static final long WEEK_SECONDS = 7 * 86_400L;
+
+  private final Cohort cohort;
 
   private long key;
-  private Audience.Ready group;
+  private GroupDraws group;
   private double keenness;
   private boolean preloads;
   private boolean deadAddress;
 
-  Sampler(Program program, Behaviour behaviour, Audience audience, QuantileTable normal) {
-    this.behaviour = behaviour;
-    this.audience = audience;
-    this.normal = normal;
-    this.emails = new EmailDraws[program.emails().size()];
-    for (int i = 0; i < emails.length; i++) {
-      var step = program.emails().get(i).id();
-      emails[i] = new EmailDraws(step.value(), behaviour.reactionTo(step), program.linkCount(i));
-    }
-    this.group = audience.groupOf(0);
+  Sampler(Cohort cohort) {
+    this.cohort = cohort;
+    this.group = cohort.groups().get(0);
   }
 
   /** Draws who a person is. */
   void become(long personKey) {
     key = personKey;
-    group = audience.groupOf(key);
-    keenness = group.keenness().at(Draws.uniform(key, Purposes.KEENNESS));
-    preloads = happens(Purposes.PRELOADS, group.group().preloads().value());
-    deadAddress = happens(Purposes.DEAD_ADDRESS, group.group().hardBounce().value());
+    group = GroupDraws.of(key, cohort.groups());
+    keenness = group.keenness.at(Draws.uniform(key, Purposes.KEENNESS));
+    preloads = happens(key, Purposes.PRELOADS, group.group.preloads().value());
+    deadAddress = happens(key, Purposes.DEAD_ADDRESS, group.group.hardBounce().value());
   }
 
-  Audience.Ready group() {
+  GroupDraws group() {
     return group;
   }
 
-  /** The tag or list that brings the person in, or -1 if they are put in by hand. */
-  int triggerMark() {
-    return audience.triggerMark(key);
+  boolean heldOut(double share) {
+    return happens(key, Purposes.HOLD_OUT, share);
   }
 
-  /** When the person first comes, in seconds since the cohort's start. */
-  long arrival(long spreadSeconds) {
-    return (long) (Draws.uniform(key, Purposes.ARRIVAL) * spreadSeconds);
+  boolean agreesToTexts() {
+    return happens(key, Purposes.TEXT_CONSENT, group.group.textConsent().value());
   }
 
-  /** Moves on to the draws of a later pass of the same person. */
-  void passAgain(int pass) {
-    key = Draws.bits(key, Draws.address(Purposes.PASS, Integer.toString(pass)));
-  }
-
-  /** Seconds until the person triggers the journey once more; huge if never. */
-  double comesAgainAfter() {
-    return Draws.exponential(key, Purposes.COMES_AGAIN, group.comesAgainMeanSeconds());
-  }
-
-  /** Notes when the person would buy without any email. */
-  void buysAnyway(PersonState person) {
-    double delay = Draws.exponential(key, Purposes.BUYS_ANYWAY, group.buysAnywayMeanSeconds());
-    if (delay < 1e9) {
-      person.buys(person.entryAt() + (long) delay);
-    }
+  /** The key of a visit's draws: another for each time somebody comes. */
+  private long keyOf(Visit visit) {
+    return visit.number() == 0
+        ? key
+        : Draws.bits(key, Draws.address(Purposes.PASS, Integer.toString(visit.number())));
   }
 
   @Override
-  public void send(int number, PersonState person) {
-    long now = person.now();
-    if (deadAddress) {
-      person.bouncesForGood(now);
+  public int lot(int step, double[] ways, Visit visit) {
+    double u = Draws.uniform(keyOf(visit), cohort.lotAddress(visit.program().number(), step));
+    int way = 0;
+    while (way < ways.length - 1 && u >= ways[way]) {
+      way++;
+    }
+    return way;
+  }
+
+  @Override
+  public void send(int send, Visit visit) {
+    SendDraws draws = cohort.draws(visit.program().number(), send, visit.variant(send));
+    long now = visit.now();
+    if (deadAddress && !draws.text) {
+      visit.bounced(send, now);
+      visit.person().bouncesForGood(now);
       return;
     }
-    EmailDraws email = emails[number];
-    if (email.happens(key, email.softBounce, group.group().softBounce().value())) {
+    long own = keyOf(visit);
+    if (happens(own, draws.softBounceAt, group.group.softBounce().value())) {
+      visit.bounced(send, now);
       return;
     }
-    person.delivered(number, now);
-    if (preloads) {
-      double delay = PRELOAD_SECONDS * Draws.uniform(key, email.preloadDelay);
-      person.recordsOpen(number, now + (long) delay);
+    visit.delivered(send, now);
+    if (preloads && visit.program().tracksOpens(send)) {
+      double delay = PRELOAD_SECONDS * Draws.uniform(own, draws.preloadDelayAt);
+      visit.recordsOpen(send, now + 1 + (long) delay);
     }
-    if (!email.happens(key, email.open, email.reaction.openChance(keenness))) {
-      return;
+    double excess = excess(visit);
+    if (Draws.uniform(own, draws.openAt)
+        < Reaction.openChance(pull(draws, visit, excess), keenness)) {
+      opens(send, draws, visit, own, excess);
     }
+  }
+
+  private void opens(int send, SendDraws draws, Visit visit, long own, double excess) {
+    double delay = draws.openDelay.at(Draws.uniform(own, draws.openDelayAt));
+    AttentionClock attention = draws.text ? null : cohort.attention(visit.program().number());
     long openAt =
-        now + lognormal(email.openDelay, behaviour.openMedianHours().value() * 3600, sigmaOpen());
-    person.opens(number, openAt);
-    if (email.happens(key, email.unsubscribe, email.reaction.unsubscribeGivenOpen().value())) {
-      person.unsubscribes(openAt + afterOpen(email.unsubscribeDelay));
+        attention == null
+            ? later(visit.now(), delay)
+            : Math.max(
+                visit.now() + 1,
+                attention.after(visit.now(), Math.min(delay, 1e9), visit.person().clock()));
+    visit.opens(send, openAt);
+    double unsubscribe =
+        excess == 0
+            ? draws.unsubscribe
+            : draws.unsubscribe * Math.pow(tiredness(visit).unsubscribeFactor().value(), excess);
+    if (happens(own, draws.unsubscribeAt, unsubscribe)) {
+      visit.person().unsubscribes(afterOpen(openAt, own, draws.unsubscribeDelayAt, visit));
     }
-    if (email.happens(key, email.click, email.reaction.clickGivenOpen().value())) {
-      long clickAt = openAt + afterOpen(email.clickDelay);
-      person.clicks(number, email.link(key), clickAt);
-      if (email.happens(key, email.buy, behaviour.buyAfterClick().value())) {
-        double mean = behaviour.buyMeanHours().value() * 3600;
-        person.buys(clickAt + (long) Draws.exponential(key, email.buyDelay, mean));
+    if (happens(own, draws.complaintAt, draws.complaint)) {
+      visit.person().complains(openAt + 1);
+    }
+    if (happens(own, draws.clickAt, draws.click)) {
+      clicks(send, draws, visit, own, openAt);
+    }
+  }
+
+  private void clicks(int send, SendDraws draws, Visit visit, long own, long openAt) {
+    long clickAt = afterOpen(openAt, own, draws.clickDelayAt, visit);
+    visit.clicks(send, draws.link(own), clickAt);
+    if (happens(own, draws.buyAt, draws.buy)) {
+      Shop shop = cohort.shop();
+      double mean = cohort.behaviour(visit.program().number()).buyMeanHours().value() * 3600;
+      visit.orders(
+          send,
+          later(clickAt, Draws.exponential(own, draws.buyDelayAt, mean)),
+          shop.offer(own, draws.offerAt),
+          shop.cents(own, draws.orderValueAt));
+    }
+  }
+
+  private double pull(SendDraws draws, Visit visit, double excess) {
+    double pull = draws.pull;
+    if (excess > 0) {
+      pull *= Math.pow(tiredness(visit).pullFactor().value(), excess);
+    }
+    double fading = cohort.behaviour(visit.program().number()).fading().value();
+    return fading == 1 ? pull : pull * Math.pow(fading, visit.sends() - 1.0);
+  }
+
+  /** How many emails of the last seven days, this one too, are more than people like. */
+  private double excess(Visit visit) {
+    Tiredness tiredness = tiredness(visit);
+    if (tiredness.isNone()) {
+      return 0;
+    }
+    int recent = visit.person().emailsSince(visit.now() - WEEK_SECONDS);
+    return Math.max(0, recent - tiredness.emailsPerWeek().value());
+  }
+
+  private Tiredness tiredness(Visit visit) {
+    return cohort.behaviour(visit.program().number()).tiredness();
+  }
+
+  private long afterOpen(long openAt, long own, long address, Visit visit) {
+    QuantileTable delay = cohort.clickDelay(visit.program().number());
+    return later(openAt, delay.at(Draws.uniform(own, address)));
+  }
+
+  /** At least a second later, and at most some thirty years. */
+  private static long later(long moment, double seconds) {
+    return moment + 1 + (long) Math.min(1e9, seconds);
+  }
+
+  private static boolean happens(long key, long address, double chance) {
+    return chance > 0 && Draws.uniform(key, address) < chance;
+  }
+
+  /** What a person does anyway, in the time that is looked at. */
+  void background(Person person, @Nullable Long cartLeftAt, long from, long to) {
+    Shop shop = cohort.shop();
+    if (cartLeftAt != null) {
+      if (happens(key, Purposes.RETURNS_TO_CART, group.group.returnsToCart().value())) {
+        double mean = group.group.returnMeanHours().value() * 3600;
+        long at = later(cartLeftAt, Draws.exponential(key, Purposes.RETURN_DELAY, mean));
+        person.buys(at, shop.offer(key, Purposes.OFFER), shop.cents(key, Purposes.ORDER_VALUE));
       }
+      return;
+    }
+    if (group.buysAnywayMeanSeconds == Double.POSITIVE_INFINITY) {
+      return;
+    }
+    long address = Purposes.BUYS_ANYWAY;
+    double at = from + Draws.exponential(key, address, group.buysAnywayMeanSeconds);
+    while (at <= to) {
+      person.buys(1 + (long) at, shop.offer(key, address + 100), shop.cents(key, address + 200));
+      address += 1000;
+      at += Draws.exponential(key, address, group.buysAnywayMeanSeconds);
     }
   }
 
-  private boolean happens(int purpose, double chance) {
-    return Draws.uniform(key, purpose) < chance;
-  }
-
-  private double sigmaOpen() {
-    return behaviour.openSigma().value();
-  }
-
-  private long afterOpen(long address) {
-    double median = behaviour.clickMedianMinutes().value() * 60;
-    return lognormal(address, median, behaviour.clickSigma().value());
-  }
-
-  /** A lognormal delay in whole seconds, at most some thirty years. */
-  private long lognormal(long address, double medianSeconds, double sigma) {
-    double z = normal.at(Draws.uniform(key, address));
-    return (long) Math.min(1e9, medianSeconds * Math.exp(sigma * z));
-  }
-
-  /** The addresses of one email's draws. */
-  private static final class EmailDraws {
-    final Reaction reaction;
-    final int links;
-    final long softBounce;
-    final long open;
-    final long openDelay;
-    final long preloadDelay;
-    final long click;
-    final long clickDelay;
-    final long link;
-    final long unsubscribe;
-    final long unsubscribeDelay;
-    final long buy;
-    final long buyDelay;
-
-    EmailDraws(String step, Reaction reaction, int links) {
-      this.reaction = reaction;
-      this.links = links;
-      softBounce = Draws.address(Purposes.SOFT_BOUNCE, step);
-      open = Draws.address(Purposes.OPEN, step);
-      openDelay = Draws.address(Purposes.OPEN_DELAY, step);
-      preloadDelay = Draws.address(Purposes.PRELOAD_DELAY, step);
-      click = Draws.address(Purposes.CLICK, step);
-      clickDelay = Draws.address(Purposes.CLICK_DELAY, step);
-      link = Draws.address(Purposes.LINK, step);
-      unsubscribe = Draws.address(Purposes.UNSUBSCRIBE, step);
-      unsubscribeDelay = Draws.address(Purposes.UNSUBSCRIBE_DELAY, step);
-      buy = Draws.address(Purposes.BUY, step);
-      buyDelay = Draws.address(Purposes.BUY_DELAY, step);
-    }
-
-    boolean happens(long key, long address, double chance) {
-      return Draws.uniform(key, address) < chance;
-    }
-
-    /** The link clicked: all links of a message draw alike. */
-    int link(long key) {
-      return links == 0 ? -1 : (int) (Draws.uniform(key, link) * links);
-    }
+  long key() {
+    return key;
   }
 }

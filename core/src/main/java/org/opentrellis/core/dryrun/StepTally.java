@@ -1,7 +1,9 @@
 package org.opentrellis.core.dryrun;
 
 import java.util.Arrays;
+import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.machine.LeaveReason;
+import org.opentrellis.core.machine.SkipReason;
 import org.opentrellis.core.stats.TimeBuckets;
 
 /** Counts of one step. Integers only; merging in any order gives the same. */
@@ -9,28 +11,58 @@ public final class StepTally {
   /** Local times of arrival are counted by quarter of an hour. */
   public static final int QUARTERS = 96;
 
+  private static final int DAY = ZoneClock.DAY;
+
   long entered;
   long passed;
   long waiting;
+  long finished;
+  long held;
+  long heldSeconds;
+  final long[] skipped = new long[SkipReason.values().length];
   final long[] left = new long[LeaveReason.values().length];
-  final long[] arms;
+  final long[] ways;
   final TimeBuckets sinceEntry = new TimeBuckets();
   final long[] byDay;
   final long[] byQuarter = new long[QUARTERS];
 
-  StepTally(int arms, int days) {
-    this.arms = new long[arms];
+  /** Who stands here at the end of each whole day, as changes from the day before. */
+  final long[] stayChanges;
+
+  StepTally(int ways, int days) {
+    this.ways = new long[ways];
     this.byDay = new long[days];
+    this.stayChanges = new long[days + 1];
+  }
+
+  /**
+   * Counts a stay at whole days since entry.
+   *
+   * @param from seconds since entry when it began
+   * @param to when it ended
+   */
+  void stay(long from, long to) {
+    long first = (from + DAY - 1) / DAY;
+    long last = (to + DAY - 1) / DAY - 1;
+    if (first <= last && first < byDay.length) {
+      stayChanges[(int) first]++;
+      stayChanges[(int) Math.min(last + 1, byDay.length)]--;
+    }
   }
 
   void combine(StepTally other) {
     entered += other.entered;
     passed += other.passed;
     waiting += other.waiting;
+    finished += other.finished;
+    held += other.held;
+    heldSeconds += other.heldSeconds;
+    add(skipped, other.skipped);
     add(left, other.left);
-    add(arms, other.arms);
+    add(ways, other.ways);
     add(byDay, other.byDay);
     add(byQuarter, other.byQuarter);
+    add(stayChanges, other.stayChanges);
     sinceEntry.combine(other.sinceEntry);
   }
 
@@ -49,6 +81,31 @@ public final class StepTally {
     return waiting;
   }
 
+  /** Got through the journey by passing this step. */
+  public long finished() {
+    return finished;
+  }
+
+  /** Messages that had to wait for the send window or the frequency guard. */
+  public long held() {
+    return held;
+  }
+
+  /** How long those waited, in all. */
+  public long heldSeconds() {
+    return heldSeconds;
+  }
+
+  /** Went on without the message. */
+  public long skipped(SkipReason reason) {
+    return skipped[reason.ordinal()];
+  }
+
+  /** Went on without the message for any reason. */
+  public long skipped() {
+    return Arrays.stream(skipped).sum();
+  }
+
   /** Left the journey here. */
   public long left(LeaveReason reason) {
     return left[reason.ordinal()];
@@ -59,9 +116,9 @@ public final class StepTally {
     return Arrays.stream(left).sum();
   }
 
-  /** Took each arm, otherwise last; empty if the step is no branch. */
-  public long[] arms() {
-    return arms.clone();
+  /** Took each way, otherwise last; empty if the step does not part people. */
+  public long[] ways() {
+    return ways.clone();
   }
 
   /** Seconds since entry at arrival. */
@@ -77,6 +134,17 @@ public final class StepTally {
   /** Arrivals by quarter of the local day. */
   public long[] byQuarter() {
     return byQuarter.clone();
+  }
+
+  /** How many stand at this step a whole number of days of 24 hours after they entered. */
+  public long[] standingByDay() {
+    long[] standing = new long[byDay.length];
+    long now = 0;
+    for (int day = 0; day < standing.length; day++) {
+      now += stayChanges[day];
+      standing[day] = now;
+    }
+    return standing;
   }
 
   static void add(long[] to, long[] from) {

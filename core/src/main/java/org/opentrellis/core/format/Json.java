@@ -1,13 +1,20 @@
 package org.opentrellis.core.format;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.stream.Collectors;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 import tools.jackson.core.JacksonException;
+import tools.jackson.core.JsonParser;
+import tools.jackson.core.StreamReadConstraints;
 import tools.jackson.core.StreamReadFeature;
+import tools.jackson.core.TokenStreamLocation;
+import tools.jackson.core.exc.StreamConstraintsException;
 import tools.jackson.core.exc.StreamReadException;
+import tools.jackson.core.json.JsonFactory;
 import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.exc.InvalidFormatException;
 import tools.jackson.databind.exc.InvalidTypeIdException;
 import tools.jackson.databind.exc.UnrecognizedPropertyException;
@@ -15,7 +22,22 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** The one way this project reads and writes JSON: unknown and repeated fields are refused. */
 public final class Json {
-  private static final JsonMapper MAPPER = strict(JsonMapper.builder()).build();
+  /** No file of ours needs more; deeper nesting or longer texts are refused while parsing. */
+  static final int MOST_CHARACTERS = 5_000_000;
+
+  private static final JsonMapper MAPPER =
+      strict(
+              JsonMapper.builder(
+                  JsonFactory.builder()
+                      .streamReadConstraints(
+                          StreamReadConstraints.builder()
+                              .maxNestingDepth(120)
+                              .maxStringLength(100_000)
+                              .maxNameLength(1_000)
+                              .maxNumberLength(60)
+                              .build())
+                      .build()))
+          .build();
 
   private Json() {}
 
@@ -35,8 +57,35 @@ public final class Json {
     try {
       return MAPPER.readValue(text, type);
     } catch (JacksonException refused) {
-      throw new ProblemsFound(java.util.List.of(problem(refused)));
+      throw new ProblemsFound(List.of(problem(refused)));
     }
+  }
+
+  /**
+   * Any well-formed JSON.
+   *
+   * @throws ProblemsFound if it is not well-formed, or too large
+   */
+  public static JsonNode tree(String text) {
+    if (text.length() > MOST_CHARACTERS) {
+      throw new ProblemsFound(
+          List.of(
+              new Problem(
+                  "too-large",
+                  "",
+                  "A file may have at most %,d characters, not %,d."
+                      .formatted(MOST_CHARACTERS, text.length()))));
+    }
+    return read(text, JsonNode.class);
+  }
+
+  static JsonParser parser(String text) {
+    return MAPPER.createParser(text);
+  }
+
+  static String sentence(IllegalArgumentException refused) {
+    String text = String.valueOf(refused.getMessage());
+    return Character.toUpperCase(text.charAt(0)) + text.substring(1) + ".";
   }
 
   public static String write(Object value) {
@@ -76,11 +125,17 @@ public final class Json {
                   value.getValue(),
                   Arrays.stream(choices).map(Object::toString).collect(Collectors.joining(", ")));
     }
-    if (refused instanceof StreamReadException) {
-      return "This is not well-formed JSON, or says something twice: line %d, column %d."
-          .formatted(refused.getLocation().getLineNr(), refused.getLocation().getColumnNr());
+    if (refused instanceof StreamConstraintsException) {
+      return "Something here is nested too deep or too long" + where(refused) + ".";
     }
-    return "A value of another kind is needed here: line %d, column %d."
-        .formatted(refused.getLocation().getLineNr(), refused.getLocation().getColumnNr());
+    if (refused instanceof StreamReadException) {
+      return "This is not well-formed JSON, or says something twice" + where(refused) + ".";
+    }
+    return "A value of another kind is needed here" + where(refused) + ".";
+  }
+
+  private static String where(JacksonException refused) {
+    TokenStreamLocation at = refused.getLocation();
+    return at == null ? "" : ": line %d, column %d".formatted(at.getLineNr(), at.getColumnNr());
   }
 }

@@ -3,6 +3,7 @@ package org.opentrellis.core.journey;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.opentrellis.core.calendar.Amount;
 
 /** A question about one person that has an answer at every moment. */
 public sealed interface Condition {
@@ -17,30 +18,87 @@ public sealed interface Condition {
     return Stream.concat(Stream.of(this), parts().stream().flatMap(Condition::all));
   }
 
-  /** A question about what became of an email that this journey sent. */
-  sealed interface AboutEmail extends Condition permits Opened, Clicked {
-    StepId email();
+  /** A question about what became of emails that this journey sent. */
+  sealed interface AboutEmail extends Condition permits Delivered, Bounced, Opened, Clicked {
+    EmailRef email();
+
+    /** The step that sends the email, if the question is about one step's. */
+    default Optional<StepId> step() {
+      return email() instanceof EmailRef.OfStep one ? Optional.of(one.step()) : Optional.empty();
+    }
   }
+
+  record Delivered(EmailRef email) implements AboutEmail {}
+
+  /** The email came back. */
+  record Bounced(EmailRef email) implements AboutEmail {}
 
   /**
    * The email was opened. Recorded opens include machine pre-loads unless {@code peopleOnly}.
    *
-   * @param email the step that sends it
    * @param peopleOnly whether machine pre-loads are left out
+   * @param within so soon after it was sent
    */
-  record Opened(StepId email, boolean peopleOnly) implements AboutEmail {}
+  record Opened(EmailRef email, boolean peopleOnly, Optional<Amount> within)
+      implements AboutEmail {}
 
   /**
    * A link in the email was clicked.
    *
-   * @param email the step that sends it
    * @param link the one link that counts, or empty for any
+   * @param within so soon after it was sent
    */
-  record Clicked(StepId email, Optional<LinkName> link) implements AboutEmail {}
+  record Clicked(EmailRef email, Optional<LinkName> link, Optional<Amount> within)
+      implements AboutEmail {}
 
   record HasTag(TagName tag) implements Condition {}
 
+  /** Carries the tag or has ever carried it. */
+  record HadTag(TagName tag) implements Condition {}
+
   record OnList(ListName list) implements Condition {}
+
+  record InSegment(SegmentName segment) implements Condition {}
+
+  /**
+   * A field of the record against a value. A field that is empty is only ever "empty".
+   *
+   * @param values as many as the operator compares with
+   */
+  record Field(FieldName field, Operator is, List<Operand> values) implements Condition {
+    public Field {
+      values = List.copyOf(values);
+      if (values.size() != is.operands()) {
+        throw new IllegalArgumentException(
+            "\u201c%s\u201d takes %d values, not %d"
+                .formatted(is.words(), is.operands(), values.size()));
+      }
+    }
+  }
+
+  /**
+   * @param within so long before now at the most; empty for since entry
+   */
+  record Bought(Purchases what, Optional<Amount> within) implements Condition {}
+
+  /**
+   * @param atLeast how many times, 1 to 1000
+   * @param within so long before now at the most; empty for since entry
+   */
+  record Happened(EventName event, int atLeast, Optional<Amount> within) implements Condition {
+    public Happened {
+      Text.inRange("how often an event happened", atLeast, 1, 1000);
+    }
+  }
+
+  /** Entered by submitting a form. */
+  record CameByForm(FormName form) implements Condition {}
+
+  /** Was handed over by another journey. */
+  record CameByJourney(JourneyName journey) implements Condition {}
+
+  /** Entered by joining a list. */
+  record CameByList(ListName list) implements Condition {}
 
   /** Every part holds; true without parts. */
   record All(List<Condition> parts) implements Condition {

@@ -5,14 +5,9 @@ package org.opentrellis.core.journey;
  *
  * @param value the text; not blank, at most 80 characters
  */
-public record LinkName(String value) implements Comparable<LinkName> {
+public record LinkName(String value) implements Name {
   public LinkName {
     value = Text.named("a link name", value, 80);
-  }
-
-  @Override
-  public int compareTo(LinkName other) {
-    return value.compareTo(other.value);
   }
 
   @Override

@@ -5,14 +5,9 @@ package org.opentrellis.core.journey;
  *
  * @param value the text; not blank, at most 80 characters
  */
-public record ListName(String value) implements Comparable<ListName> {
+public record ListName(String value) implements Name {
   public ListName {
     value = Text.named("a list name", value, 80);
-  }
-
-  @Override
-  public int compareTo(ListName other) {
-    return value.compareTo(other.value);
   }
 
   @Override

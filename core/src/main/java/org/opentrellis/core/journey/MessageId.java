@@ -5,14 +5,9 @@ package org.opentrellis.core.journey;
  *
  * @param value the text; not blank, at most 40 characters
  */
-public record MessageId(String value) implements Comparable<MessageId> {
+public record MessageId(String value) implements Name {
   public MessageId {
     value = Text.named("a message id", value, 40);
-  }
-
-  @Override
-  public int compareTo(MessageId other) {
-    return value.compareTo(other.value);
   }
 
   @Override

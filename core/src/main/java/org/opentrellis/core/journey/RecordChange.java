@@ -16,10 +16,10 @@ public sealed interface RecordChange {
   /**
    * Joins one list and leaves the others named.
    *
-   * @param to the list joined
+   * @param list the list joined
    * @param from the lists left; at least one
    */
-  record MoveToList(ListName to, List<ListName> from) implements RecordChange {
+  record MoveToList(ListName list, List<ListName> from) implements RecordChange {
     public MoveToList {
       from = List.copyOf(from);
       if (from.isEmpty()) {
@@ -29,5 +29,28 @@ public sealed interface RecordChange {
   }
 
   /** Joins a list and stays on all others. */
-  record CopyToList(ListName to) implements RecordChange {}
+  record CopyToList(ListName list) implements RecordChange {}
+
+  record SetField(FieldName field, Operand value) implements RecordChange {}
+
+  record ClearField(FieldName field) implements RecordChange {}
+
+  /**
+   * Adds to a field that holds a number; an empty one counts as 0.
+   *
+   * @param number what is added; taken off if negative
+   */
+  record AddToField(FieldName field, double number) implements RecordChange {
+    public AddToField {
+      if (!Double.isFinite(number)) {
+        throw new IllegalArgumentException("a number must be finite, not " + number);
+      }
+    }
+  }
+
+  /** Takes the person off all mail; they leave every journey. */
+  record Unsubscribe() implements RecordChange {}
+
+  /** Forgets the person; they leave every journey. */
+  record Erase() implements RecordChange {}
 }

@@ -1,30 +1,180 @@
 package org.opentrellis.core.journey;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.opentrellis.core.calendar.Amount;
-import org.opentrellis.core.calendar.Wait;
 
 /** One line of the run sheet: something that happens to a person, in order. */
 public sealed interface Step {
 
   StepId id();
 
+  /** The ways through this step, in order; none unless it parts the people. */
+  default List<Way> ways() {
+    return List.of();
+  }
+
+  /** This step with the steps of its ways replaced; {@code steps} go by the order of the ways. */
+  default Step withWays(List<List<Step>> steps) {
+    return this;
+  }
+
   /** This step and every step inside it, in the order of the run sheet. */
   default Stream<Step> all() {
-    return Stream.of(this);
+    return Stream.concat(
+        Stream.of(this), ways().stream().flatMap(way -> way.steps().stream()).flatMap(Step::all));
+  }
+
+  /** Every id that this step gives: its own, its variants' and its ways'. */
+  default Stream<StepId> ids() {
+    return Stream.concat(Stream.of(id()), ways().stream().map(Way::id));
+  }
+
+  /** The conditions that this step itself asks. */
+  default List<Condition> conditions() {
+    return List.of();
+  }
+
+  /** A step that sends a message. */
+  sealed interface Send extends Step permits SendEmail, SendText {
+    MessageId message();
+
+    /** Who gets it; the others go on without. */
+    Optional<Condition> onlyIf();
+
+    /** Whether nobody gets the same message twice, in any journey. */
+    boolean oncePerPerson();
+
+    @Override
+    default List<Condition> conditions() {
+      return onlyIf().map(List::of).orElse(List.of());
+    }
   }
 
   /**
    * Sends an email.
    *
-   * @param message which
    * @param subject a subject of its own for this send, instead of the message's
+   * @param preview preview text of its own
+   * @param sender a sender of its own
+   * @param variants versions to test against each other, instead of the one message; or none
+   * @param untracked whether opens are not recorded
+   * @param linkParameters whether links carry campaign parameters (UTM)
    */
-  record SendEmail(StepId id, MessageId message, Optional<String> subject) implements Step {}
+  record SendEmail(
+      StepId id,
+      MessageId message,
+      Optional<String> subject,
+      Optional<String> preview,
+      Optional<String> sender,
+      List<Variant> variants,
+      Optional<Condition> onlyIf,
+      boolean oncePerPerson,
+      boolean untracked,
+      boolean linkParameters)
+      implements Send {
+    public SendEmail {
+      subject = subject.map(text -> Text.named("a subject", text, 200));
+      preview = preview.map(text -> Text.named("a preview text", text, 200));
+      sender = sender.map(text -> Text.named("a sender", text, 120));
+      variants = List.copyOf(variants);
+    }
 
-  record Pause(StepId id, Wait rule) implements Step {}
+    /** A plain email: no variants, to everybody, tracked. */
+    public static SendEmail of(StepId id, MessageId message) {
+      return new SendEmail(
+          id,
+          message,
+          Optional.empty(),
+          Optional.empty(),
+          Optional.empty(),
+          List.of(),
+          Optional.empty(),
+          false,
+          false,
+          false);
+    }
+
+    public SendEmail withSubject(String newSubject) {
+      return new SendEmail(
+          id,
+          message,
+          Optional.of(newSubject),
+          preview,
+          sender,
+          variants,
+          onlyIf,
+          oncePerPerson,
+          untracked,
+          linkParameters);
+    }
+
+    public SendEmail withOnlyIf(Condition condition) {
+      return new SendEmail(
+          id,
+          message,
+          subject,
+          preview,
+          sender,
+          variants,
+          Optional.of(condition),
+          oncePerPerson,
+          untracked,
+          linkParameters);
+    }
+
+    public SendEmail withTracking() {
+      return new SendEmail(
+          id,
+          message,
+          subject,
+          preview,
+          sender,
+          variants,
+          onlyIf,
+          oncePerPerson,
+          false,
+          linkParameters);
+    }
+
+    public SendEmail withVariants(List<Variant> some) {
+      return new SendEmail(
+          id,
+          message,
+          subject,
+          preview,
+          sender,
+          some,
+          onlyIf,
+          oncePerPerson,
+          untracked,
+          linkParameters);
+    }
+
+    public SendEmail withOncePerPerson() {
+      return new SendEmail(
+          id, message, subject, preview, sender, variants, onlyIf, true, untracked, linkParameters);
+    }
+
+    @Override
+    public Stream<StepId> ids() {
+      return Stream.concat(Stream.of(id), variants.stream().map(Variant::id));
+    }
+  }
+
+  /** Sends a text to the person's phone. */
+  record SendText(StepId id, MessageId message, Optional<Condition> onlyIf, boolean oncePerPerson)
+      implements Send {}
+
+  /** Lets time pass. */
+  record Wait(StepId id, WaitRule rule) implements Step {
+    @Override
+    public List<Condition> conditions() {
+      return rule instanceof WaitRule.UntilHappens until ? List.of(until.condition()) : List.of();
+    }
+  }
 
   /**
    * Parts the people: the first arm whose condition holds wins, then otherwise. After the arms
@@ -34,7 +184,7 @@ public sealed interface Step {
    * @param arms in order; at least one
    * @param otherwise everyone else
    */
-  record Branch(StepId id, Optional<Amount> waitUpTo, List<Arm> arms, Arm otherwise)
+  record Branch(StepId id, Optional<Amount> waitUpTo, List<Arm> arms, Otherwise otherwise)
       implements Step {
     public Branch {
       arms = List.copyOf(arms);
@@ -44,15 +194,55 @@ public sealed interface Step {
     }
 
     /** The arms in order, otherwise last. */
-    public List<Arm> allArms() {
-      return Stream.concat(arms.stream(), Stream.of(otherwise)).toList();
+    @Override
+    public List<Way> ways() {
+      List<Way> ways = new ArrayList<>();
+      arms.forEach(arm -> ways.add(new Way(arm.id(), arm.steps())));
+      ways.add(new Way(otherwise.id(), otherwise.steps()));
+      return ways;
     }
 
     @Override
-    public Stream<Step> all() {
-      return Stream.concat(
-          Stream.of(this),
-          allArms().stream().flatMap(arm -> arm.steps().stream().flatMap(Step::all)));
+    public Step withWays(List<List<Step>> steps) {
+      List<Arm> changed = new ArrayList<>();
+      for (Arm arm : arms) {
+        changed.add(new Arm(arm.id(), arm.condition(), steps.get(changed.size())));
+      }
+      return new Branch(
+          id, waitUpTo, changed, new Otherwise(otherwise.id(), steps.get(arms.size())));
+    }
+
+    @Override
+    public List<Condition> conditions() {
+      return arms.stream().map(Arm::condition).toList();
+    }
+  }
+
+  /**
+   * Parts the people by lot.
+   *
+   * @param arms at least two; their shares make 100%
+   */
+  record SplitTest(StepId id, List<SplitArm> arms) implements Step {
+    public SplitTest {
+      arms = List.copyOf(arms);
+      if (arms.size() < 2) {
+        throw new IllegalArgumentException("split test " + id + " needs at least two arms");
+      }
+    }
+
+    @Override
+    public List<Way> ways() {
+      return arms.stream().map(arm -> new Way(arm.id(), arm.steps())).toList();
+    }
+
+    @Override
+    public Step withWays(List<List<Step>> steps) {
+      List<SplitArm> changed = new ArrayList<>();
+      for (SplitArm arm : arms) {
+        changed.add(new SplitArm(arm.id(), arm.percent(), steps.get(changed.size())));
+      }
+      return new SplitTest(id, changed);
     }
   }
 
@@ -69,6 +259,19 @@ public sealed interface Step {
       }
     }
   }
+
+  /** Goes through a strand, which several journeys share. */
+  record Include(StepId id, StrandId strand) implements Step {}
+
+  /**
+   * Puts the person into another journey.
+   *
+   * @param thenFinish whether they leave this one
+   */
+  record HandOver(StepId id, JourneyName journey, boolean thenFinish) implements Step {}
+
+  /** Tells somebody; the person notices nothing. */
+  record Notify(StepId id, Notice notice) implements Step {}
 
   /** Ends the journey for whoever gets here. */
   record Finish(StepId id) implements Step {}

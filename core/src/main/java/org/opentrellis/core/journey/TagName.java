@@ -5,14 +5,9 @@ package org.opentrellis.core.journey;
  *
  * @param value the text; not blank, at most 80 characters
  */
-public record TagName(String value) implements Comparable<TagName> {
+public record TagName(String value) implements Name {
   public TagName {
     value = Text.named("a tag name", value, 80);
-  }
-
-  @Override
-  public int compareTo(TagName other) {
-    return value.compareTo(other.value);
   }
 
   @Override

@@ -1,6 +1,8 @@
 package org.opentrellis.core.journey;
 
-/** The one rule for short names. */
+import java.time.LocalTime;
+
+/** The few rules for single values that all types share. Each refuses with a sentence. */
 final class Text {
   private Text() {}
 
@@ -21,5 +23,24 @@ final class Text {
       throw new IllegalArgumentException(what + " must not hold control characters");
     }
     return trimmed;
+  }
+
+  static void inRange(String what, int value, int least, int most) {
+    if (value < least || value > most) {
+      throw new IllegalArgumentException(
+          what + " must be " + least + " to " + most + ", not " + value);
+    }
+  }
+
+  static void percent(double value) {
+    if (!(value >= 0 && value <= 100)) {
+      throw new IllegalArgumentException("a share must be 0 to 100 percent, not " + value);
+    }
+  }
+
+  static void toTheMinute(LocalTime time) {
+    if (time.getSecond() != 0 || time.getNano() != 0) {
+      throw new IllegalArgumentException("a time of day goes to the minute, not " + time);
+    }
   }
 }

@@ -1,134 +1,188 @@
 package org.opentrellis.core.machine;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import java.util.OptionalInt;
-import org.opentrellis.core.journey.Arm;
-import org.opentrellis.core.journey.Condition;
-import org.opentrellis.core.journey.LinkName;
-import org.opentrellis.core.journey.ListName;
-import org.opentrellis.core.journey.MessageId;
+import org.opentrellis.core.journey.IfPast;
+import org.opentrellis.core.journey.RecordChange;
+import org.opentrellis.core.journey.SplitArm;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepId;
-import org.opentrellis.core.journey.TagName;
+import org.opentrellis.core.journey.Variant;
+import org.opentrellis.core.journey.WaitRule;
+import org.opentrellis.core.journey.Way;
 
 /** Turns steps into nodes: each knows the number of the node that follows it. */
 final class Compiler {
-  private final List<Step> steps;
-  private final List<Step.SendEmail> emails;
-  private final Map<MessageId, List<LinkName>> links;
-  private final RecordMarks marks;
+  private final World world;
+  private final Program program;
+  private final Questions questions;
   private final Map<StepId, Integer> nodeOf = new HashMap<>();
-  private final Map<StepId, Integer> emailOf = new HashMap<>();
 
-  Compiler(
-      List<Step> steps,
-      List<Step.SendEmail> emails,
-      Map<MessageId, List<LinkName>> links,
-      RecordMarks marks) {
-    this.steps = steps;
-    this.emails = emails;
-    this.links = links;
-    this.marks = marks;
-    for (int i = 0; i < steps.size(); i++) {
-      nodeOf.put(steps.get(i).id(), i);
-    }
-    for (int i = 0; i < emails.size(); i++) {
-      emailOf.put(emails.get(i).id(), i);
-    }
+  /** The steps further down that a wait may skip to, from where the compiler is. */
+  private final Map<StepId, Integer> ahead = new HashMap<>();
+
+  Compiler(World world, Program program, Questions questions) {
+    this.world = world;
+    this.program = program;
+    this.questions = questions;
+    program.steps().forEach(step -> nodeOf.put(step.id(), nodeOf.size()));
   }
 
-  Node[] compile(List<Step> body) {
-    Node[] nodes = new Node[steps.size()];
-    compile(body, Program.END, nodes);
+  Node[] compile() {
+    Node[] nodes = new Node[program.steps().size()];
+    compile(program.journey().body(), Program.END, nodes);
     return nodes;
   }
 
   private void compile(List<Step> sequence, int behind, Node[] nodes) {
+    sequence.forEach(step -> ahead.put(step.id(), number(step)));
     for (int i = 0; i < sequence.size(); i++) {
       Step step = sequence.get(i);
+      ahead.remove(step.id());
       int next = i + 1 < sequence.size() ? number(sequence.get(i + 1)) : behind;
       nodes[number(step)] = node(step, next, nodes);
     }
   }
 
   private Node node(Step step, int next, Node[] nodes) {
-    if (step instanceof Step.SendEmail send) {
-      return new Node.Send(emailOf.get(send.id()), next);
+    if (step instanceof Step.Send send) {
+      return send(send, next);
     }
-    if (step instanceof Step.Pause pause) {
-      return new Node.Pause(pause.rule(), next);
+    if (step instanceof Step.Wait wait) {
+      return wait(wait.rule(), next);
     }
     if (step instanceof Step.Branch branch) {
-      return branch(branch, next, nodes);
+      Question[] asked =
+          branch.arms().stream()
+              .map(arm -> questions.compile(arm.condition()))
+              .toArray(Question[]::new);
+      return new Node.Branch(
+          branch.waitUpTo().orElse(null), asked, ways(branch, next, nodes), next);
+    }
+    if (step instanceof Step.SplitTest split) {
+      double[] shares = shares(split.arms().stream().map(SplitArm::percent).toList());
+      return new Node.Split(shares, ways(split, next, nodes), next);
     }
     if (step instanceof Step.Change change) {
-      List<MarkChange> all =
-          change.changes().stream().flatMap(c -> MarkChange.of(c).stream()).toList();
-      int[] numbers = all.stream().mapToInt(c -> markOf(c.name())).toArray();
-      boolean[] on = new boolean[all.size()];
-      for (int i = 0; i < on.length; i++) {
-        on[i] = all.get(i).on();
-      }
-      return new Node.Change(numbers, on, next);
+      return new Node.Change(
+          change.changes().stream().flatMap(one -> edits(one).stream()).toArray(RecordEdit[]::new),
+          next);
     }
-    return new Node.Finish();
+    if (step instanceof Step.HandOver over) {
+      int to = world.numberOf(over.journey());
+      return new Node.HandOver(to, world.handOverTrigger(to), over.thenFinish(), next);
+    }
+    return step instanceof Step.Finish ? new Node.Finish() : new Node.Pass(next);
   }
 
-  private Node branch(Step.Branch branch, int next, Node[] nodes) {
-    List<Arm> arms = branch.allArms();
-    int[] firstOfArm = new int[arms.size()];
-    for (int i = 0; i < firstOfArm.length; i++) {
-      List<Step> inside = arms.get(i).steps();
+  private Node send(Step.Send send, int next) {
+    double[] variants =
+        send instanceof Step.SendEmail email && !email.variants().isEmpty()
+            ? shares(email.variants().stream().map(Variant::percent).toList())
+            : new double[0];
+    return new Node.Send(
+        program.sendOf(send.id()),
+        send instanceof Step.SendText,
+        send.onlyIf().map(questions::compile).orElse(null),
+        send.oncePerPerson(),
+        variants,
+        next);
+  }
+
+  private Node wait(WaitRule rule, int next) {
+    if (rule instanceof WaitRule.For waits) {
+      return new Node.Wait(Timer.forAmount(waits.amount(), waits.thenUntil()), next, next);
+    }
+    if (rule instanceof WaitRule.Until until) {
+      return new Node.Wait(Timer.until(until.moment()), next, next);
+    }
+    if (rule instanceof WaitRule.UntilDate until) {
+      return new Node.Wait(
+          Timer.untilDate(until.date(), until.at()), target(until.ifPast(), next), next);
+    }
+    if (rule instanceof WaitRule.UntilDay until) {
+      return new Node.Wait(Timer.untilDay(until), target(until.ifPast(), next), next);
+    }
+    if (rule instanceof WaitRule.AroundDate around) {
+      Timer timer = Timer.aroundDate(around, world.numberOf(around.field()));
+      return new Node.Wait(timer, target(around.ifPast(), next), next);
+    }
+    WaitRule.UntilHappens until = (WaitRule.UntilHappens) rule;
+    return new Node.WaitFor(questions.compile(until.condition()), until.atMost(), next);
+  }
+
+  /** Where a wait goes on whose moment is past; a step that is not ahead counts as "go on". */
+  private int target(IfPast ifPast, int next) {
+    if (ifPast instanceof IfPast.SkipTo skip) {
+      return ahead.getOrDefault(skip.step(), next);
+    }
+    return ifPast instanceof IfPast.End ? Program.END : next;
+  }
+
+  private int[] ways(Step step, int next, Node[] nodes) {
+    List<Way> ways = step.ways();
+    int[] first = new int[ways.size()];
+    for (int i = 0; i < first.length; i++) {
+      List<Step> inside = ways.get(i).steps();
       compile(inside, next, nodes);
-      firstOfArm[i] = inside.isEmpty() ? next : number(inside.get(0));
+      first[i] = inside.isEmpty() ? next : number(inside.get(0));
     }
-    List<Question> questions =
-        branch.arms().stream().map(arm -> question(arm.condition())).toList();
-    return new Node.Branch(branch.waitUpTo().orElse(null), questions, firstOfArm, next);
+    return first;
   }
 
-  Question question(Condition condition) {
-    if (condition instanceof Condition.AboutEmail asked) {
-      Integer email = emailOf.get(asked.email());
-      return email == null ? Question.Never.NEVER : aboutEmail(asked, email);
+  /** Shares of 1, added up. Weights that make no 100% are taken in proportion; a check says so. */
+  private static double[] shares(List<Double> percents) {
+    double total = percents.stream().mapToDouble(Double::doubleValue).sum();
+    double[] upTo = new double[percents.size()];
+    double sum = 0;
+    for (int i = 0; i < upTo.length; i++) {
+      sum += total > 0 ? percents.get(i) / total : 1.0 / upTo.length;
+      upTo[i] = sum;
     }
-    if (condition instanceof Condition.HasTag has) {
-      return new Question.OnRecord(markOf(has.tag()));
+    upTo[upTo.length - 1] = 1;
+    return upTo;
+  }
+
+  /** What a change comes down to, in order: a move leaves first, then joins. */
+  private List<RecordEdit> edits(RecordChange change) {
+    if (change instanceof RecordChange.AddTag add) {
+      return List.of(new RecordEdit.SetMark(world.numberOfMark(add.tag()), true));
     }
-    if (condition instanceof Condition.OnList on) {
-      return new Question.OnRecord(markOf(on.list()));
+    if (change instanceof RecordChange.RemoveTag remove) {
+      return List.of(new RecordEdit.SetMark(world.numberOfMark(remove.tag()), false));
     }
-    List<Question> parts = condition.parts().stream().map(this::question).toList();
-    Question.Quantifier quantifier =
-        condition instanceof Condition.All
-            ? Question.Quantifier.ALL
-            : condition instanceof Condition.Any
-                ? Question.Quantifier.ANY
-                : Question.Quantifier.NONE;
-    return new Question.Combined(quantifier, parts);
+    if (change instanceof RecordChange.JoinList join) {
+      return List.of(new RecordEdit.SetMark(world.numberOfMark(join.list()), true));
+    }
+    if (change instanceof RecordChange.LeaveList leave) {
+      return List.of(new RecordEdit.SetMark(world.numberOfMark(leave.list()), false));
+    }
+    if (change instanceof RecordChange.CopyToList copy) {
+      return List.of(new RecordEdit.SetMark(world.numberOfMark(copy.list()), true));
+    }
+    if (change instanceof RecordChange.MoveToList move) {
+      List<RecordEdit> all = new ArrayList<>();
+      move.from().forEach(list -> all.add(new RecordEdit.SetMark(world.numberOfMark(list), false)));
+      all.add(new RecordEdit.SetMark(world.numberOfMark(move.list()), true));
+      return all;
+    }
+    if (change instanceof RecordChange.SetField set) {
+      return List.of(new RecordEdit.SetField(world.numberOf(set.field()), set.value()));
+    }
+    if (change instanceof RecordChange.ClearField clear) {
+      return List.of(new RecordEdit.ClearField(world.numberOf(clear.field())));
+    }
+    if (change instanceof RecordChange.AddToField add) {
+      return List.of(new RecordEdit.AddToField(world.numberOf(add.field()), add.number()));
+    }
+    return change instanceof RecordChange.Unsubscribe
+        ? List.of(new RecordEdit.Unsubscribe())
+        : List.of(new RecordEdit.Erase());
   }
 
   private int number(Step step) {
     return nodeOf.get(step.id());
-  }
-
-  private Question aboutEmail(Condition.AboutEmail asked, int email) {
-    if (asked instanceof Condition.Opened opened) {
-      return new Question.Opened(email, opened.peopleOnly());
-    }
-    Optional<LinkName> link = ((Condition.Clicked) asked).link();
-    if (link.isEmpty()) {
-      return new Question.Clicked(email, Question.Clicked.ANY_LINK);
-    }
-    int number = links.getOrDefault(emails.get(email).message(), List.of()).indexOf(link.get());
-    return number < 0 ? Question.Never.NEVER : new Question.Clicked(email, number);
-  }
-
-  private int markOf(Object name) {
-    OptionalInt mark = name instanceof TagName tag ? marks.find(tag) : marks.find((ListName) name);
-    return mark.orElseThrow();
   }
 }

@@ -1,8 +1,12 @@
 package org.opentrellis.core.machine;
 
-/** Why somebody left a journey before its end. */
+/** Why somebody left a journey before its end; at one instant the first of these counts. */
 public enum LeaveReason {
-  GOAL_MET,
+  ERASED,
   UNSUBSCRIBED,
-  BOUNCED
+  COMPLAINED,
+  BOUNCED,
+  GOAL_MET,
+  /** A leave rule of the journey held. */
+  RULE
 }

@@ -1,31 +1,53 @@
 package org.opentrellis.core.machine;
 
-import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calendar.Amount;
-import org.opentrellis.core.calendar.Wait;
 
 /** A compiled step. {@code next} is the node that follows, or {@link Program#END}. */
 sealed interface Node {
   int next();
 
-  record Send(int email, int next) implements Node {}
+  /**
+   * @param send its number among the sends
+   * @param text whether it goes to the phone
+   * @param onlyIf who gets it, or null for everybody
+   * @param once whether nobody gets the message twice
+   * @param variants shares of the variants, added up; empty if there is but one
+   */
+  record Send(
+      int send, boolean text, @Nullable Question onlyIf, boolean once, double[] variants, int next)
+      implements Node {}
 
-  record Pause(Wait rule, int next) implements Node {}
+  /**
+   * @param ifPast where to go on if the moment is past
+   */
+  record Wait(Timer timer, int ifPast, int next) implements Node {}
+
+  record WaitFor(Question question, Amount atMost, int next) implements Node {}
 
   /**
    * @param waitUpTo how long to wait for an arm to hold, or null to decide at once
    * @param questions of the arms in order, without otherwise
    * @param firstOfArm where each arm begins, otherwise last; an empty arm begins behind the branch
    */
-  record Branch(@Nullable Amount waitUpTo, List<Question> questions, int[] firstOfArm, int next)
+  record Branch(@Nullable Amount waitUpTo, Question[] questions, int[] firstOfArm, int next)
       implements Node {}
 
   /**
-   * @param marks tags and lists in order of change
-   * @param on whether each is set or cleared
+   * @param shares of the arms, added up
    */
-  record Change(int[] marks, boolean[] on, int next) implements Node {}
+  record Split(double[] shares, int[] firstOfArm, int next) implements Node {}
+
+  record Change(RecordEdit[] edits, int next) implements Node {}
+
+  /**
+   * @param program the journey's number in the world, or -1 if it is not there
+   * @param trigger the number of that journey's hand-over trigger, or -1
+   */
+  record HandOver(int program, int trigger, boolean thenFinish, int next) implements Node {}
+
+  /** Nothing that the person notices: a notice, or the place where a strand begins. */
+  record Pass(int next) implements Node {}
 
   record Finish() implements Node {
     @Override

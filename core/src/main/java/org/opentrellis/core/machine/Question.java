@@ -1,83 +1,117 @@
 package org.opentrellis.core.machine;
 
-import java.util.List;
+import java.util.BitSet;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.calendar.Amount;
 
 /** A compiled condition: numbers instead of names. */
-sealed interface Question {
+interface Question {
 
   /** Whether it holds at a moment; something at exactly that moment counts. */
-  boolean holds(PersonState person, long at);
+  boolean holds(Visit visit, long at);
 
-  /** The next moment after {@code at} when the answer may change, or {@link PersonState#NEVER}. */
-  long nextChange(PersonState person, long at);
+  /** The next moment after {@code at} when the answer may change, or {@link Person#NEVER}. */
+  long nextChange(Visit visit, long at);
 
-  private static long ifAfter(long moment, long at) {
-    return moment > at ? moment : PersonState.NEVER;
+  /** The first moment from one to another at which it holds, or {@link Person#NEVER}. */
+  default long firstHolds(Visit visit, long from, long to) {
+    long at = from;
+    while (at <= to) {
+      if (holds(visit, at)) {
+        return at;
+      }
+      at = nextChange(visit, at);
+    }
+    return Person.NEVER;
   }
 
-  record Opened(int email, boolean peopleOnly) implements Question {
-    private long moment(PersonState person) {
-      return peopleOnly ? person.peopleOpenAt[email] : person.recordedOpenAt[email];
+  /** One whose answer is known from the start. */
+  record Fixed(boolean answer) implements Question {
+    @Override
+    public boolean holds(Visit visit, long at) {
+      return answer;
     }
 
     @Override
-    public boolean holds(PersonState person, long at) {
-      return moment(person) <= at;
+    public long nextChange(Visit visit, long at) {
+      return Person.NEVER;
+    }
+  }
+
+  /** A tag or a list: it changes at steps only, and at a step all is looked at again. */
+  record OnRecord(int mark, boolean ever) implements Question {
+    @Override
+    public boolean holds(Visit visit, long at) {
+      return ever ? visit.person.wasMarked(mark) : visit.person.isMarked(mark);
     }
 
     @Override
-    public long nextChange(PersonState person, long at) {
-      return ifAfter(moment(person), at);
+    public long nextChange(Visit visit, long at) {
+      return Person.NEVER;
     }
   }
 
   /**
-   * @param link the link's number in its message, or {@link #ANY_LINK}
+   * @param answers by trigger of the journey, whether coming by it is meant
+   * @param origin the journey that must have handed the person over, or -1
    */
-  record Clicked(int email, int link) implements Question {
-    static final int ANY_LINK = -1;
-
-    private long moment(PersonState person) {
-      boolean counts = link < 0 || person.clickedLink[email] == link;
-      return counts ? person.clickAt[email] : PersonState.NEVER;
+  record CameBy(boolean[] answers, int origin) implements Question {
+    @Override
+    public boolean holds(Visit visit, long at) {
+      return origin >= 0 ? visit.origin == origin : visit.trigger >= 0 && answers[visit.trigger];
     }
 
     @Override
-    public boolean holds(PersonState person, long at) {
-      return moment(person) <= at;
-    }
-
-    @Override
-    public long nextChange(PersonState person, long at) {
-      return ifAfter(moment(person), at);
+    public long nextChange(Visit visit, long at) {
+      return Person.NEVER;
     }
   }
 
-  /** A tag or a list; it cannot change while the person stands at a branch. */
-  record OnRecord(int mark) implements Question {
-    @Override
-    public boolean holds(PersonState person, long at) {
-      return person.record.get(mark);
+  /**
+   * @param offers which of the world's products count, or null for all and for none in particular
+   * @param leastCents the least value
+   * @param within so long ago at the most, or null for since entry
+   */
+  record Bought(@Nullable BitSet offers, long leastCents, @Nullable Amount within)
+      implements Question {
+    boolean counts(Happenings bought, int n) {
+      return bought.cents(n) >= leastCents
+          && (offers == null || bought.what(n) >= 0 && offers.get(bought.what(n)));
     }
 
     @Override
-    public long nextChange(PersonState person, long at) {
-      return PersonState.NEVER;
-    }
-  }
-
-  /** Asks about an email or link that is not there; a check says so to the user. */
-  enum Never implements Question {
-    NEVER;
-
-    @Override
-    public boolean holds(PersonState person, long at) {
+    public boolean holds(Visit visit, long at) {
+      Happenings bought = visit.person.purchases();
+      for (int n = 0; n < bought.size() && bought.at(n) <= at; n++) {
+        if (counts(bought, n) && Recent.at(bought.at(n), within, visit, at)) {
+          return true;
+        }
+      }
       return false;
     }
 
     @Override
-    public long nextChange(PersonState person, long at) {
-      return PersonState.NEVER;
+    public long nextChange(Visit visit, long at) {
+      return Recent.nextChange(visit.person.purchases(), within, visit, at);
+    }
+  }
+
+  record Happened(int event, int atLeast, @Nullable Amount within) implements Question {
+    @Override
+    public boolean holds(Visit visit, long at) {
+      Happenings events = visit.person.events();
+      int count = 0;
+      for (int n = 0; n < events.size() && events.at(n) <= at; n++) {
+        if (events.what(n) == event && Recent.at(events.at(n), within, visit, at)) {
+          count++;
+        }
+      }
+      return count >= atLeast;
+    }
+
+    @Override
+    public long nextChange(Visit visit, long at) {
+      return Recent.nextChange(visit.person.events(), within, visit, at);
     }
   }
 
@@ -88,21 +122,22 @@ sealed interface Question {
     NONE
   }
 
-  record Combined(Quantifier quantifier, List<Question> parts) implements Question {
+  record Combined(Quantifier quantifier, Question[] parts) implements Question {
     @Override
-    public boolean holds(PersonState person, long at) {
-      return switch (quantifier) {
-        case ALL -> parts.stream().allMatch(part -> part.holds(person, at));
-        case ANY -> parts.stream().anyMatch(part -> part.holds(person, at));
-        case NONE -> parts.stream().noneMatch(part -> part.holds(person, at));
-      };
+    public boolean holds(Visit visit, long at) {
+      for (Question part : parts) {
+        if (part.holds(visit, at) != (quantifier == Quantifier.ALL)) {
+          return quantifier == Quantifier.ANY;
+        }
+      }
+      return quantifier != Quantifier.ANY;
     }
 
     @Override
-    public long nextChange(PersonState person, long at) {
-      long next = PersonState.NEVER;
+    public long nextChange(Visit visit, long at) {
+      long next = Person.NEVER;
       for (Question part : parts) {
-        next = Math.min(next, part.nextChange(person, at));
+        next = Math.min(next, part.nextChange(visit, at));
       }
       return next;
     }

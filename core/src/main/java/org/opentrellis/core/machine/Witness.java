@@ -1,20 +1,44 @@
 package org.opentrellis.core.machine;
 
-/** Is told what happens to a person; counts it, or writes it down. Steps go by node number. */
+/**
+ * Is told what happens to a person; counts it, or writes it down. The time is the visit's {@link
+ * Visit#now}, the journey its {@link Visit#program}; steps go by node number.
+ */
 public interface Witness {
-  void entered(int step, PersonState person);
+  /** Does not care. */
+  Witness NOBODY = new Witness() {};
 
-  void passed(int step, PersonState person);
+  /** The person is in. */
+  default void begins(Visit visit) {}
+
+  /** The entry filter, or the re-entry rule, kept somebody out. */
+  default void turnedAway(Program program, boolean byFilter, long at) {}
+
+  default void entered(int step, Visit visit) {}
+
+  /** A message that had to wait for the send window or the frequency guard goes out at last. */
+  default void held(int step, long seconds, Visit visit) {}
+
+  default void sent(int step, int send, Visit visit) {}
+
+  default void skipped(int step, SkipReason reason, Visit visit) {}
+
+  default void passed(int step, Visit visit) {}
 
   /**
-   * @param arm the arm's position, otherwise last
+   * @param way the arm's position, otherwise last
    */
-  void took(int branch, int arm, PersonState person);
+  default void took(int step, int way, Visit visit) {}
 
-  void left(int step, LeaveReason reason, PersonState person);
+  default void left(int step, LeaveReason reason, Visit visit) {}
 
-  void finished(PersonState person);
+  /**
+   * The person is through.
+   *
+   * @param step the last, or -1 if there was none
+   */
+  default void finished(int step, Visit visit) {}
 
   /** The person is still at the step when the time that is looked at ends. */
-  void waiting(int step, PersonState person);
+  default void waiting(int step, Visit visit) {}
 }

@@ -3,17 +3,23 @@ package org.opentrellis.core.measure;
 import java.util.ArrayList;
 import java.util.List;
 import org.opentrellis.core.dryrun.EmailTally;
+import org.opentrellis.core.journey.Message;
 
 /**
- * How one email did. Common practice, no source: delivered = sent - bounced; open rate = unique
+ * How one message did. Common practice, no source: delivered = sent - bounced; open rate = unique
  * opens / delivered; click rate = unique clicks / delivered; click-to-open = clickers / openers.
  *
  * @param delivered of sent
  * @param opened recorded opens, machine pre-loads included, of delivered
  * @param openedByPeople opens by people of delivered
  * @param clicked of delivered
- * @param clickToOpen clickers of recorded opens, so that click rate = open rate x click-to-open
- * @param links clicks by link of delivered, in the message's order
+ * @param clickToOpen clickers of recorded opens, so that click rate = open rate x click-to-open;
+ *     none where opens are not recorded
+ * @param links clicks by link of delivered, in the message's order; of all variants together where
+ *     they have the same links, else of the first
+ * @param variants how many got each variant, of sent; one if there is but one version
+ * @param buyers people who bought because of a click, of delivered
+ * @param revenueCents what those spent
  */
 public record EmailMeasures(
     Share delivered,
@@ -21,19 +27,34 @@ public record EmailMeasures(
     Share openedByPeople,
     Share clicked,
     Share clickToOpen,
-    List<Share> links) {
+    List<Share> links,
+    List<Share> variants,
+    Share buyers,
+    long revenueCents) {
 
-  static EmailMeasures of(EmailTally tally) {
+  static EmailMeasures of(EmailTally tally, List<Message> versions, boolean tracked) {
     List<Share> links = new ArrayList<>();
-    for (long clicks : tally.byLink()) {
+    for (int link = 0; link < versions.get(0).links().size(); link++) {
+      long clicks = 0;
+      for (int variant = 0; variant < versions.size(); variant++) {
+        boolean same = versions.get(variant).links().equals(versions.get(0).links());
+        clicks += same ? tally.byLink(variant)[link] : 0;
+      }
       links.add(Share.of(clicks, tally.delivered()));
+    }
+    List<Share> variants = new ArrayList<>();
+    for (long sent : tally.byVariant()) {
+      variants.add(Share.of(sent, tally.sent()));
     }
     return new EmailMeasures(
         Share.of(tally.delivered(), tally.sent()),
         Share.of(tally.opened(), tally.delivered()),
         Share.of(tally.openedByPeople(), tally.delivered()),
         Share.of(tally.clicked(), tally.delivered()),
-        Share.of(tally.clicked(), tally.opened()),
-        links);
+        tracked ? Share.of(tally.clicked(), tally.opened()) : Share.of(0, 0),
+        links,
+        variants,
+        Share.of(tally.buyers(), tally.delivered()),
+        tally.revenueCents());
   }
 }

@@ -3,11 +3,12 @@ package org.opentrellis.core.measure;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.opentrellis.core.dryrun.EmailTally;
+import org.opentrellis.core.dryrun.JourneyTally;
 import org.opentrellis.core.dryrun.StepTally;
 import org.opentrellis.core.dryrun.Tallies;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.machine.LeaveReason;
+import org.opentrellis.core.machine.Program;
 
 /**
  * What a dry run showed.
@@ -21,10 +22,20 @@ import org.opentrellis.core.machine.LeaveReason;
  * @param leftGoal left because they met the goal, of entered
  * @param leftUnsubscribed left because they unsubscribed, of entered
  * @param leftBounced left because their address is dead, of entered
+ * @param leftRule left because a leave rule held, of entered
+ * @param leftComplained left because they complained, of entered
+ * @param leftErased left because they were erased, of entered
  * @param unsubscribed unsubscribed inside the journey or after it, of entered
  * @param goal met the goal within its limit, of entered; null for a journey without a goal
+ * @param heldOutGoal met the goal without getting anything, of those held out; null without a goal
+ *     or a hold-out
+ * @param added goal met in the rest minus goal met in the hold-out; null if there is nothing to
+ *     compare
  * @param emailsSent in all
+ * @param textsSent in all
  * @param emailsPerGoal emails sent for each goal met; null if there is none
+ * @param buyers bought something after they entered, of entered
+ * @param revenueCents what those spent
  * @param goalByDay who had met the goal by each day since entry, of entered; empty without a goal
  * @param steps in the order of the run sheet
  */
@@ -38,10 +49,18 @@ public record RunMeasures(
     Share leftGoal,
     Share leftUnsubscribed,
     Share leftBounced,
+    Share leftRule,
+    Share leftComplained,
+    Share leftErased,
     Share unsubscribed,
     @Nullable Share goal,
+    @Nullable Share heldOutGoal,
+    @Nullable Difference added,
     long emailsSent,
+    long textsSent,
     @Nullable Double emailsPerGoal,
+    Share buyers,
+    long revenueCents,
     List<GoalDay> goalByDay,
     List<StepMeasures> steps) {
 
@@ -53,39 +72,79 @@ public record RunMeasures(
    */
   public record GoalDay(int day, Share met) {}
 
+  /** The run's first journey, or its only one. */
   public static RunMeasures of(Tallies run) {
-    long entered = run.entered();
-    boolean hasGoal = run.program().goal().isPresent();
+    return of(run, 0);
+  }
+
+  /**
+   * @param journey its number in the run
+   */
+  public static RunMeasures of(Tallies run, int journey) {
+    JourneyTally tally = run.journeys().get(journey);
+    Program program = tally.program();
+    long entered = tally.entered();
+    boolean hasGoal = program.goal().isPresent();
     List<StepMeasures> steps = new ArrayList<>();
-    int emails = 0;
-    for (StepTally tally : run.steps()) {
-      Step step = run.program().steps().get(steps.size());
-      EmailTally email = step instanceof Step.SendEmail ? run.emails().get(emails++) : null;
-      steps.add(StepMeasures.of(step, tally, email, entered));
+    int sends = 0;
+    for (StepTally step : tally.steps()) {
+      Step what = program.steps().get(steps.size());
+      EmailMeasures email = null;
+      if (what instanceof Step.Send) {
+        email =
+            EmailMeasures.of(
+                tally.sends().get(sends), program.messages(sends), program.tracksOpens(sends));
+        sends++;
+      }
+      steps.add(StepMeasures.of(what, step, email, entered));
     }
-    long sent = run.emails().stream().mapToLong(EmailTally::sent).sum();
+    long emails = sent(tally, Step.SendEmail.class);
+    Share goal = hasGoal ? Share.of(tally.goalMet(), entered) : null;
+    Share heldOut =
+        hasGoal && tally.heldOut() > 0 ? Share.of(tally.heldOutGoalMet(), tally.heldOut()) : null;
     return new RunMeasures(
         run.people(),
-        run.refused(),
-        run.turnedAway(),
+        tally.refused(),
+        tally.turnedAway(),
         entered,
-        Share.of(run.finished(), entered),
-        Share.of(run.waiting(), entered),
-        Share.of(run.left(LeaveReason.GOAL_MET), entered),
-        Share.of(run.left(LeaveReason.UNSUBSCRIBED), entered),
-        Share.of(run.left(LeaveReason.BOUNCED), entered),
-        Share.of(run.unsubscribed(), entered),
-        hasGoal ? Share.of(run.goalMet(), entered) : null,
-        sent,
-        run.goalMet() == 0 ? null : (double) sent / run.goalMet(),
-        hasGoal ? curve(run) : List.of(),
+        Share.of(tally.finished(), entered),
+        Share.of(tally.waiting(), entered),
+        left(tally, LeaveReason.GOAL_MET),
+        left(tally, LeaveReason.UNSUBSCRIBED),
+        left(tally, LeaveReason.BOUNCED),
+        left(tally, LeaveReason.RULE),
+        left(tally, LeaveReason.COMPLAINED),
+        left(tally, LeaveReason.ERASED),
+        Share.of(tally.unsubscribed(), entered),
+        goal,
+        heldOut,
+        goal == null || heldOut == null ? null : Difference.unpaired(goal, heldOut),
+        emails,
+        sent(tally, Step.SendText.class),
+        tally.goalMet() == 0 ? null : (double) emails / tally.goalMet(),
+        Share.of(tally.buyers(), entered),
+        tally.revenueCents(),
+        hasGoal ? curve(tally) : List.of(),
         steps);
+  }
+
+  private static Share left(JourneyTally tally, LeaveReason reason) {
+    return Share.of(tally.left(reason), tally.entered());
+  }
+
+  private static long sent(JourneyTally tally, Class<? extends Step.Send> kind) {
+    long sent = 0;
+    for (int send = 0; send < tally.sends().size(); send++) {
+      boolean counts = kind.isInstance(tally.program().sends().get(send));
+      sent += counts ? tally.sends().get(send).sent() : 0;
+    }
+    return sent;
   }
 
   /**
    * The curve up to the goal's limit; a goal met at its very last moment counts for the last day.
    */
-  private static List<GoalDay> curve(Tallies run) {
+  private static List<GoalDay> curve(JourneyTally run) {
     int limit = run.program().goal().orElseThrow().withinDays();
     long[] byDay = run.goalByDay();
     List<GoalDay> curve = new ArrayList<>();

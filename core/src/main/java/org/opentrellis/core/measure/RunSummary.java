@@ -25,6 +25,17 @@ public final class RunSummary {
                 percent(run.leftUnsubscribed()),
                 percent(run.leftBounced()),
                 percent(run.waiting())));
+    if (run.leftRule().count() + run.leftComplained().count() + run.leftErased().count() > 0) {
+      sentences.add(
+          "%s left by a leave rule, %s complained, %s were erased."
+              .formatted(
+                  percent(run.leftRule()),
+                  percent(run.leftComplained()),
+                  percent(run.leftErased())));
+    }
+    if (run.added() != null && run.heldOutGoal() != null) {
+      sentences.add(added(run.added(), run.heldOutGoal()));
+    }
     if (run.refused() > 0) {
       sentences.add("The entry filter kept out %,d of %,d.".formatted(run.refused(), run.people()));
     }
@@ -46,6 +57,22 @@ public final class RunSummary {
             : String.format(Locale.ROOT, "one for every %.0f emails", run.emailsPerGoal());
     return "%s of the %,d who entered met the goal (95%% interval %s to %s), %s."
         .formatted(percent(goal), goal.of(), percent(goal.low()), percent(goal.high()), each);
+  }
+
+  private static String added(Difference added, Share heldOut) {
+    String verdict = added.realDifference() ? "that is a difference" : "that could be chance";
+    return "The journey added %s points (95%% interval %s to %s; %s): of the %,d held out, %s met the goal."
+        .formatted(
+            points(added.points()),
+            points(added.low()),
+            points(added.high()),
+            verdict,
+            heldOut.of(),
+            percent(heldOut));
+  }
+
+  private static String points(double value) {
+    return String.format(Locale.ROOT, "%.1f", value * 100);
   }
 
   private static String percent(Share share) {

@@ -1,7 +1,7 @@
 package org.opentrellis.core.random;
 
+import java.util.function.DoubleUnaryOperator;
 import org.apache.commons.statistics.distribution.BetaDistribution;
-import org.apache.commons.statistics.distribution.ContinuousDistribution;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 
 /**
@@ -13,26 +13,50 @@ import org.apache.commons.statistics.distribution.NormalDistribution;
  * shifts a lognormal delay by less than 0.02%.
  */
 public final class QuantileTable {
-  static final int CELLS = 2048;
+  public static final int CELLS = 2048;
   private static final int EXACT_CELLS = 6;
+  private static final QuantileTable NORMAL =
+      new QuantileTable(NormalDistribution.of(0, 1)::inverseCumulativeProbability);
 
-  private final ContinuousDistribution distribution;
-  private final double[] atEdge = new double[CELLS + 1];
+  private final DoubleUnaryOperator outer;
+  private final double[] atEdge;
 
-  private QuantileTable(ContinuousDistribution distribution) {
-    this.distribution = distribution;
+  private QuantileTable(DoubleUnaryOperator inverse) {
+    this(inverse, new double[CELLS + 1]);
     for (int i = 1; i < CELLS; i++) {
-      atEdge[i] = distribution.inverseCumulativeProbability((double) i / CELLS);
+      atEdge[i] = inverse.applyAsDouble((double) i / CELLS);
     }
   }
 
+  private QuantileTable(DoubleUnaryOperator outer, double[] atEdge) {
+    this.outer = outer;
+    this.atEdge = atEdge;
+  }
+
   public static QuantileTable standardNormal() {
-    return new QuantileTable(NormalDistribution.of(0, 1));
+    return NORMAL;
+  }
+
+  /**
+   * The lognormal distribution.
+   *
+   * @param median more than 0
+   * @param sigma the standard deviation of the logarithm, more than 0
+   */
+  public static QuantileTable logNormal(double median, double sigma) {
+    double[] edges = new double[CELLS + 1];
+    for (int i = 1; i < CELLS; i++) {
+      edges[i] = median * Math.exp(sigma * NORMAL.atEdge[i]);
+    }
+    return new QuantileTable(u -> median * Math.exp(sigma * NORMAL.at(u)), edges);
   }
 
   /** The beta distribution with these parameters, both more than 0. */
   public static QuantileTable beta(double alpha, double beta) {
-    return new QuantileTable(BetaDistribution.of(alpha, beta));
+    BetaDistribution distribution = BetaDistribution.of(alpha, beta);
+    double[] edges = BetaQuantiles.edges(distribution, CELLS);
+    BetaTails tails = new BetaTails(distribution, (double) EXACT_CELLS / CELLS);
+    return new QuantileTable(tails::at, edges);
   }
 
   /**
@@ -44,7 +68,7 @@ public final class QuantileTable {
     double position = share * CELLS;
     int cell = (int) position;
     if (cell < EXACT_CELLS || cell >= CELLS - EXACT_CELLS) {
-      return distribution.inverseCumulativeProbability(share);
+      return outer.applyAsDouble(share);
     }
     return atEdge[cell] + (position - cell) * (atEdge[cell + 1] - atEdge[cell]);
   }

@@ -2,6 +2,7 @@ package org.opentrellis.core.sentence;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 
 /**
@@ -43,6 +44,20 @@ public record Phrase(List<Span> spans) {
       all = i == 0 ? phrases.get(0) : all.and(between).and(phrases.get(i));
     }
     return all;
+  }
+
+  /** With other words at its beginning. */
+  Phrase startingWith(String old, String other) {
+    List<Span> all = new ArrayList<>(spans);
+    Span first = all.get(0);
+    all.set(0, new Span(other + first.text().substring(old.length()), first.strong()));
+    return new Phrase(all);
+  }
+
+  /** With a capital letter at its beginning. */
+  Phrase capitalised() {
+    String first = spans.get(0).text().substring(0, 1);
+    return startingWith(first, first.toUpperCase(Locale.ROOT));
   }
 
   /** The words alone. */

@@ -1,32 +1,34 @@
 package org.opentrellis.core.sentence;
 
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
-import java.util.stream.Collectors;
 import org.opentrellis.core.calendar.Amount;
-import org.opentrellis.core.calendar.TimeOfDay;
-import org.opentrellis.core.calendar.Wait;
 import org.opentrellis.core.journey.Arm;
+import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Condition;
+import org.opentrellis.core.journey.FrequencyGuard;
+import org.opentrellis.core.journey.Goal;
 import org.opentrellis.core.journey.Journey;
-import org.opentrellis.core.journey.ListName;
-import org.opentrellis.core.journey.Message;
-import org.opentrellis.core.journey.ReEntry;
-import org.opentrellis.core.journey.RecordChange;
+import org.opentrellis.core.journey.Notice;
+import org.opentrellis.core.journey.SplitArm;
 import org.opentrellis.core.journey.Step;
-import org.opentrellis.core.journey.Trigger;
+import org.opentrellis.core.journey.StepId;
+import org.opentrellis.core.journey.Strands;
+import org.opentrellis.core.journey.Variant;
 
 /** Says the parts of one journey in words that can be read aloud. */
 public final class Sentences {
   private final Journey journey;
   private final Library library;
+  private final ConditionWords conditions;
 
   /**
-   * @param messages those that the journey sends, for their names
+   * @param catalogue what the journey refers to, for the names
    */
-  public Sentences(Journey journey, List<Message> messages) {
+  public Sentences(Journey journey, Catalogue catalogue) {
     this.journey = journey;
-    this.library = new Library(journey, messages);
+    this.library = new Library(Strands.expand(journey, catalogue), catalogue);
+    this.conditions = new ConditionWords(library);
   }
 
   /** How people come in and what for: the line above the run sheet. */
@@ -36,17 +38,42 @@ public final class Sentences {
       phrase = phrase.and(", if they ").and(condition(journey.entryFilter().get()));
     }
     if (!journey.triggers().isEmpty()) {
-      boolean once = journey.reEntry() == ReEntry.NEVER;
-      phrase = phrase.and(once ? ", once per person" : ", again after having left");
+      phrase = phrase.and(", " + TriggerWords.say(journey.reEntry()));
     }
     if (journey.goal().isEmpty()) {
       return phrase.and(" · no goal yet");
     }
-    var goal = journey.goal().get();
+    Goal goal = journey.goal().get();
     return phrase
         .and(" · goal ")
-        .andStrong("bought within " + days(goal.withinDays()))
+        .and(strong(condition(goal.what())))
+        .andStrong(" within " + TimeWords.days(goal.withinDays()))
         .and(goal.leaveWhenMet() ? ", leave when met" : ", go on when met");
+  }
+
+  /** The rules that hold all through the journey, one sentence each; often none. */
+  public List<Phrase> rules() {
+    List<Phrase> rules = new ArrayList<>();
+    for (Condition condition : journey.leaveWhen()) {
+      rules.add(Phrase.plain("Leave as soon as they ").and(condition(condition)));
+    }
+    journey
+        .sendWindow()
+        .ifPresent(w -> rules.add(Phrase.plain("Send only ").andStrong(w.inWords())));
+    journey
+        .zone()
+        .ifPresent(z -> rules.add(Phrase.plain("All times are in ").andStrong(z.getId())));
+    journey.frequencyGuard().ifPresent(g -> rules.add(guard(g)));
+    journey.sender().ifPresent(s -> rules.add(Phrase.plain("From ").andStrong(s)));
+    return rules;
+  }
+
+  private static Phrase guard(FrequencyGuard guard) {
+    String most = guard.most() == 1 ? "1 email" : guard.most() + " emails";
+    return Phrase.plain("At most ")
+        .andStrong(most + " in " + TimeWords.days(guard.days()))
+        .and(" from all journeys; one too many ")
+        .and(guard.then() == FrequencyGuard.Then.HOLD ? "waits" : "is skipped");
   }
 
   /** What brings people in. */
@@ -54,74 +81,80 @@ public final class Sentences {
     if (journey.triggers().isEmpty()) {
       return Phrase.plain("No trigger yet: nobody enters by themselves");
     }
-    List<Phrase> all = journey.triggers().stream().map(Sentences::trigger).toList();
-    return Phrase.plain("Starts when someone ").and(Phrase.join(all, " or "));
-  }
-
-  private static Phrase trigger(Trigger trigger) {
-    if (trigger instanceof Trigger.JoinsList joins) {
-      return Phrase.plain("joins list ").andStrong(joins.list().value());
-    }
-    return Phrase.plain("gets tag ").andStrong(((Trigger.GetsTag) trigger).tag().value());
+    TriggerWords words = new TriggerWords(library);
+    return Phrase.plain("Starts when someone ")
+        .and(Phrase.join(journey.triggers().stream().map(words::say).toList(), " or "));
   }
 
   /** What a step does. */
   public Phrase step(Step step) {
     if (step instanceof Step.SendEmail send) {
-      return Phrase.plain("Send ").andStrong(library.nameOf(send));
+      return email(send);
     }
-    if (step instanceof Step.Pause pause) {
-      return wait(pause.rule());
+    if (step instanceof Step.SendText send) {
+      return options(Phrase.plain("Text ").andStrong(library.nameOf(send)), send);
+    }
+    if (step instanceof Step.Wait wait) {
+      return new TimeWords(conditions).say(wait.rule());
     }
     if (step instanceof Step.Branch branch) {
       return branch(branch);
     }
+    if (step instanceof Step.SplitTest split) {
+      List<String> shares = split.arms().stream().map(arm -> percent(arm.percent())).toList();
+      return Phrase.plain("Split by lot ").andStrong(String.join(" / ", shares));
+    }
     if (step instanceof Step.Change change) {
-      Phrase all = Phrase.join(change.changes().stream().map(Sentences::change).toList(), ", ");
-      return capitalised(all);
+      return Phrase.join(change.changes().stream().map(ChangeWords::say).toList(), ", ")
+          .capitalised();
+    }
+    if (step instanceof Step.Include include) {
+      return Phrase.plain("Go through strand ").andStrong(library.nameOf(include.strand()));
+    }
+    if (step instanceof Step.HandOver over) {
+      return Phrase.plain("Hand over to journey ")
+          .andStrong(over.journey().value())
+          .and(over.thenFinish() ? ", and finish here" : ", and go on here");
+    }
+    if (step instanceof Step.Notify notify) {
+      return notice(notify.notice());
     }
     return Phrase.plain("Finish the journey");
   }
 
-  /** Who takes an arm. */
-  public Phrase arm(Step.Branch branch, Arm arm) {
-    boolean otherwise = arm.id().equals(branch.otherwise().id());
-    Phrase ifSo = branch.arms().size() == 1 ? Phrase.plain("if so") : condition(arm.condition());
-    Phrase who = otherwise ? Phrase.plain("otherwise") : ifSo;
-    return arm.steps().isEmpty() ? who.and(": goes on below") : who;
+  private Phrase email(Step.SendEmail send) {
+    if (send.variants().isEmpty()) {
+      return options(Phrase.plain("Send ").andStrong(library.nameOf(send)), send);
+    }
+    List<Phrase> all = new ArrayList<>();
+    for (Variant variant : send.variants()) {
+      String name = library.nameOf(variant.message());
+      String subject = variant.subject().map(s -> ", " + ConditionWords.quoted(s)).orElse("");
+      all.add(Phrase.strong(name + subject).and(" to " + percent(variant.percent())));
+    }
+    return options(Phrase.plain("Send by lot ").and(Phrase.join(all, " or ")), send);
   }
 
-  /** A step in a word or two, for where there is no room for its sentence. */
-  public String brief(Step step) {
-    if (step instanceof Step.SendEmail send) {
-      return library.nameOf(send);
+  private Phrase options(Phrase phrase, Step.Send send) {
+    Phrase said = phrase;
+    if (send.onlyIf().isPresent()) {
+      said = said.and(", only if they ").and(condition(send.onlyIf().get()));
     }
-    if (step instanceof Step.Branch branch) {
-      return branch.arms().size() == 1
-          ? briefly(branch.arms().get(0).condition()) + "?"
-          : branch.allArms().size() + " arms";
+    if (send.oncePerPerson()) {
+      said = said.and(", once per person");
     }
-    return step instanceof Step.Finish ? "finish" : step(step).text();
+    boolean untracked = send instanceof Step.SendEmail email && email.untracked();
+    return untracked ? said.and(", opens not tracked") : said;
   }
 
-  private static String briefly(Condition condition) {
-    if (condition instanceof Condition.Opened) {
-      return "opened";
+  private static Phrase notice(Notice notice) {
+    if (notice instanceof Notice.Teammate mate) {
+      return Phrase.plain("Tell ")
+          .andStrong(mate.to())
+          .and(": ")
+          .andStrong(ConditionWords.quoted(mate.text()));
     }
-    if (condition instanceof Condition.Clicked clicked) {
-      return clicked.link().map(link -> "clicked " + quoted(link.value())).orElse("clicked");
-    }
-    if (condition instanceof Condition.HasTag has) {
-      return "tag " + has.tag();
-    }
-    if (condition instanceof Condition.OnList on) {
-      return "on list " + on.list();
-    }
-    List<String> parts = condition.parts().stream().map(Sentences::briefly).distinct().toList();
-    if (parts.size() == 1) {
-      return (condition instanceof Condition.None ? "not " : "") + parts.get(0);
-    }
-    return condition.parts().size() + " questions";
+    return Phrase.plain("Tell ").andStrong(((Notice.WebAddress) notice).url());
   }
 
   private Phrase branch(Step.Branch branch) {
@@ -129,110 +162,74 @@ public final class Sentences {
     if (branch.arms().size() == 1) {
       phrase = phrase.and(" on ").and(condition(branch.arms().get(0).condition()));
     } else {
-      phrase = phrase.and(" into ").andStrong(branch.allArms().size() + " arms");
+      phrase = phrase.and(" into ").andStrong(branch.ways().size() + " arms");
     }
     return branch.waitUpTo().isEmpty()
         ? phrase
         : phrase.and(", waiting up to ").andStrong(branch.waitUpTo().map(Amount::inWords).get());
   }
 
-  private static Phrase wait(Wait wait) {
-    if (wait instanceof Wait.For waits) {
-      Phrase phrase = Phrase.plain("Wait ").andStrong(waits.amount().inWords());
-      Optional<TimeOfDay> then = waits.thenUntil();
-      return then.isEmpty()
-          ? phrase
-          : phrase.and(", then until ").andStrong(then.get().inWords()).and(" their time");
-    }
-    return Phrase.plain("Wait until ")
-        .andStrong(((Wait.Until) wait).moment().inWords())
-        .and(" their time");
+  /** Who takes a way through a step. */
+  public Phrase way(Step step, StepId way) {
+    Phrase who = who(step, way);
+    boolean empty =
+        step.ways().stream().anyMatch(one -> one.id().equals(way) && one.steps().isEmpty());
+    return empty ? who.and(": goes on below") : who;
   }
 
-  private static Phrase change(RecordChange change) {
-    if (change instanceof RecordChange.AddTag add) {
-      return Phrase.plain("tag ").andStrong(add.tag().value());
+  private Phrase who(Step step, StepId way) {
+    if (step instanceof Step.SplitTest split) {
+      for (SplitArm arm : split.arms()) {
+        if (arm.id().equals(way)) {
+          return Phrase.strong(percent(arm.percent())).and(" of them");
+        }
+      }
     }
-    if (change instanceof RecordChange.RemoveTag remove) {
-      return Phrase.plain("remove tag ").andStrong(remove.tag().value());
+    if (step instanceof Step.Branch branch) {
+      for (Arm arm : branch.arms()) {
+        if (arm.id().equals(way)) {
+          return branch.arms().size() == 1 ? Phrase.plain("if so") : condition(arm.condition());
+        }
+      }
     }
-    if (change instanceof RecordChange.JoinList join) {
-      return Phrase.plain("add to list ").andStrong(join.list().value());
+    return Phrase.plain("otherwise");
+  }
+
+  /** A step in a word or two, for where there is no room for its sentence. */
+  public String brief(Step step) {
+    if (step instanceof Step.Send send) {
+      return library.nameOf(send);
     }
-    if (change instanceof RecordChange.LeaveList leave) {
-      return Phrase.plain("take off list ").andStrong(leave.list().value());
+    if (step instanceof Step.Branch branch) {
+      return branch.arms().size() == 1
+          ? ConditionWords.briefly(branch.arms().get(0).condition()) + "?"
+          : branch.ways().size() + " arms";
     }
-    if (change instanceof RecordChange.CopyToList copy) {
-      return Phrase.plain("copy to list ").andStrong(copy.to().value()).and(", staying on others");
+    if (step instanceof Step.SplitTest) {
+      return "split test";
     }
-    RecordChange.MoveToList move = (RecordChange.MoveToList) change;
-    String from = move.from().stream().map(ListName::value).collect(Collectors.joining(" and "));
-    return Phrase.plain("move from list ").andStrong(from).and(" to ").andStrong(move.to().value());
+    if (step instanceof Step.Include include) {
+      return library.nameOf(include.strand());
+    }
+    if (step instanceof Step.HandOver over) {
+      return "to " + over.journey();
+    }
+    if (step instanceof Step.Notify notify) {
+      return notify.notice() instanceof Notice.Teammate mate ? "tell " + mate.to() : "tell";
+    }
+    return step instanceof Step.Finish ? "finish" : step(step).text();
   }
 
   /** A condition, as it follows "who" or "branch on". */
   public Phrase condition(Condition condition) {
-    if (condition instanceof Condition.Opened opened) {
-      Phrase phrase = Phrase.plain("opened ").andStrong(quoted(library.nameOf(opened.email())));
-      return opened.peopleOnly() ? phrase.and(" themselves") : phrase;
-    }
-    if (condition instanceof Condition.Clicked clicked) {
-      Phrase phrase = Phrase.plain("clicked ");
-      if (clicked.link().isPresent()) {
-        phrase = phrase.andStrong(quoted(clicked.link().get().value())).and(" in ");
-      }
-      return phrase.andStrong(quoted(library.nameOf(clicked.email())));
-    }
-    if (condition instanceof Condition.HasTag has) {
-      return Phrase.plain("have tag ").andStrong(has.tag().value());
-    }
-    if (condition instanceof Condition.OnList on) {
-      return Phrase.plain("are on list ").andStrong(on.list().value());
-    }
-    List<Phrase> parts = condition.parts().stream().map(this::nested).toList();
-    if (parts.isEmpty()) {
-      return Phrase.plain(condition instanceof Condition.Any ? "nobody" : "everyone");
-    }
-    if (condition instanceof Condition.All) {
-      return Phrase.join(parts, " and ");
-    }
-    if (condition instanceof Condition.Any) {
-      return Phrase.join(parts, " or ");
-    }
-    return condition.parts().size() == 1
-        ? negated(condition.parts().get(0))
-        : Phrase.plain("neither ").and(Phrase.join(parts, " nor "));
+    return conditions.say(condition);
   }
 
-  private Phrase negated(Condition part) {
-    if (part instanceof Condition.HasTag has) {
-      return Phrase.plain("have no tag ").andStrong(has.tag().value());
-    }
-    if (part instanceof Condition.OnList on) {
-      return Phrase.plain("are not on list ").andStrong(on.list().value());
-    }
-    return Phrase.plain("have not ").and(condition(part));
+  private static Phrase strong(Phrase phrase) {
+    return Phrase.strong(phrase.text());
   }
 
-  private Phrase nested(Condition part) {
-    return part.parts().size() > 1
-        ? Phrase.plain("(").and(condition(part)).and(")")
-        : condition(part);
-  }
-
-  private static Phrase capitalised(Phrase phrase) {
-    Span first = phrase.spans().get(0);
-    String text = Character.toUpperCase(first.text().charAt(0)) + first.text().substring(1);
-    List<Span> spans = new java.util.ArrayList<>(phrase.spans());
-    spans.set(0, new Span(text, first.strong()));
-    return new Phrase(spans);
-  }
-
-  private static String quoted(String name) {
-    return "\u201c" + name + "\u201d";
-  }
-
-  private static String days(int count) {
-    return count == 1 ? "1 day" : count + " days";
+  private static String percent(double percent) {
+    return ConditionWords.number(percent) + "%";
   }
 }

@@ -3,16 +3,19 @@ package org.opentrellis.core.behaviour;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static org.opentrellis.core.testing.Steps.BERLIN;
+import static org.opentrellis.core.testing.Steps.reaction;
 
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.opentrellis.core.journey.Operand;
 import org.opentrellis.core.journey.StepId;
+import org.opentrellis.core.testing.Steps;
 
 class BehaviourTest {
   private static final ZoneId BERLIN = ZoneId.of("Europe/Berlin");
@@ -23,17 +26,7 @@ class BehaviourTest {
   }
 
   private static Behaviour of(List<AudienceGroup> groups, Map<StepId, Reaction> emails) {
-    Behaviour typical = TypicalBehaviour.in(BERLIN);
-    return new Behaviour(
-        groups,
-        typical.openMedianHours(),
-        typical.openSigma(),
-        typical.clickMedianMinutes(),
-        typical.clickSigma(),
-        typical.buyAfterClick(),
-        typical.buyMeanHours(),
-        typical.usual(),
-        emails);
+    return TypicalBehaviour.in(BERLIN).edit().groups(groups).emails(emails).done();
   }
 
   /** a = m(1/rho - 1), b = (1-m)(1/rho - 1): the mean is m, and rho = 1/(a+b+1). By algebra. */
@@ -57,7 +50,7 @@ class BehaviourTest {
   @ParameterizedTest(name = "pull {0}")
   @ValueSource(doubles = {0.5, 1, 2, 7.5})
   void pullMultipliesTheOdds(double pull) {
-    Reaction reaction = new Reaction(Assumed.byHand(pull), Assumed.typical(0), Assumed.typical(0));
+    Reaction reaction = reaction(pull, 0, 0);
     for (double keenness : new double[] {0.01, 0.3, 0.5, 0.97}) {
       double chance = reaction.openChance(keenness);
       assertThat(chance / (1 - chance)).isCloseTo(pull * keenness / (1 - keenness), within(1e-9));
@@ -68,7 +61,7 @@ class BehaviourTest {
 
   @Test
   void anEmailThatNothingIsSaidOfIsAUsualOne() {
-    Reaction own = new Reaction(Assumed.byHand(2), Assumed.byHand(0.5), Assumed.byHand(0.1));
+    Reaction own = reaction(2, 0.5, 0.1);
     Behaviour behaviour = of(List.of(group(1)), Map.of(new StepId("a"), own));
     assertThat(behaviour.reactionTo(new StepId("a"))).isEqualTo(own);
     assertThat(behaviour.reactionTo(new StepId("b"))).isEqualTo(TypicalBehaviour.reaction());
@@ -93,20 +86,40 @@ class BehaviourTest {
 
   @Test
   void refusesWhatCannotBe() {
-    Assumed none = Assumed.typical(0);
     assertThatThrownBy(() -> Assumed.byHand(Double.NaN)).hasMessageContaining("finite");
-    assertThatThrownBy(() -> new Reaction(none, none, none))
+    assertThatThrownBy(() -> reaction(0, 0, 0))
         .hasMessage("an email's pull must be more than 0, not 0.0");
-    assertThatThrownBy(() -> new Reaction(Assumed.typical(1), Assumed.byHand(1.5), none))
+    assertThatThrownBy(() -> reaction(1, 1.5, 0))
         .hasMessage("the chance to click must be between 0 and 1, not 1.5");
     assertThatThrownBy(() -> group(1.2)).hasMessage("a group's share must be 0 to 1, not 1.2");
     assertThatThrownBy(() -> TypicalBehaviour.group(" ", 1, KEENNESS, BERLIN))
-        .hasMessage("an audience group needs a name");
-    Assumed sure = Assumed.byHand(1);
-    assertThatThrownBy(
-            () ->
-                new AudienceGroup(
-                    "A", 1, KEENNESS, BERLIN, none, none, none, sure, none, Set.of(), Set.of()))
+        .hasMessage("an audience group needs a name of at most 80 characters");
+    assertThatThrownBy(() -> Steps.group(KEENNESS, 1))
         .hasMessage("a chance within 30 days must be at most 0.99, not 1.0");
+  }
+
+  @Test
+  void anAttentionProfileIsScaledToAMeanOfOne() {
+    List<Double> hours = new java.util.ArrayList<>(java.util.Collections.nCopies(168, 0.0));
+    hours.set(9, 2.0);
+    hours.set(10, 6.0);
+    Attention attention = new Attention(hours, Origin.BY_HAND);
+    assertThat(attention.hours().get(9)).isCloseTo(42, within(1e-9));
+    assertThat(attention.hours().stream().mapToDouble(h -> h).sum()).isCloseTo(168, within(1e-9));
+    assertThat(attention.isFlat()).isFalse();
+    assertThat(Attention.flat(Origin.TYPICAL).isFlat()).isTrue();
+    assertThatThrownBy(() -> new Attention(List.of(1.0), Origin.BY_HAND))
+        .hasMessageContaining("168 hours");
+  }
+
+  @Test
+  void guessesAboutFieldsAddUp() {
+    FieldGuess.Choice most = new FieldGuess.Choice(new Operand.Words("Lindau"), 0.8);
+    assertThatThrownBy(() -> new FieldGuess.OneOf(List.of(most, most)))
+        .hasMessageContaining("at most 1");
+    assertThatThrownBy(() -> new FieldGuess.DateBetween(3, 2)).hasMessageContaining("must go up");
+    assertThatThrownBy(
+            () -> new Tiredness(Assumed.typical(4), Assumed.typical(1.2), Assumed.typical(1)))
+        .hasMessageContaining("between 0 and 1");
   }
 }

@@ -5,78 +5,107 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
-import java.util.stream.Collectors;
 import java.util.stream.LongStream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.journey.Journey;
-import org.opentrellis.core.journey.LinkName;
-import org.opentrellis.core.journey.Message;
-import org.opentrellis.core.journey.MessageId;
-import org.opentrellis.core.journey.Step;
-import org.opentrellis.core.machine.LeaveReason;
-import org.opentrellis.core.machine.Program;
 import org.opentrellis.core.measure.RunMeasures;
 import org.opentrellis.core.testing.RandomJourneys;
 
 /** What holds exactly in every run, over 400 random journeys that use the whole language. */
 class ConservationTest {
-  private static final Map<MessageId, List<LinkName>> LINKS =
-      RandomJourneys.MESSAGES.stream().collect(Collectors.toMap(Message::id, Message::links));
+  private static final int PEOPLE = 300;
 
   static LongStream seeds() {
     return LongStream.range(0, 400);
   }
 
+  /** Every third run takes two journeys together; every fifth has a hold-out. */
   private static DryRun dryRun(long seed) {
     Journey journey = RandomJourneys.journey(seed, 1 + (int) (seed % 30));
+    Behaviour behaviour = RandomJourneys.behaviour(seed);
     CohortSettings cohort =
-        new CohortSettings(300, seed, Instant.parse("2025-03-24T00:00:00Z"), 5 + (int) (seed % 40));
-    return new DryRun(Program.compile(journey, LINKS), RandomJourneys.behaviour(seed), cohort);
+        new CohortSettings(
+            PEOPLE,
+            seed,
+            Instant.parse("2027-03-22T00:00:00Z"),
+            5 + (int) (seed % 40),
+            7,
+            seed % 5 == 0 ? 0.2 : 0);
+    if (seed % 3 != 0) {
+      return new DryRun(journey, RandomJourneys.CATALOGUE, behaviour, cohort);
+    }
+    Journey other = RandomJourneys.journey(seed + 10_000, 12).edit().name("Another").done();
+    return new DryRun(
+        List.of(journey, other), RandomJourneys.CATALOGUE, List.of(behaviour, behaviour), cohort);
   }
 
   @ParameterizedTest(name = "journey {0}")
   @MethodSource("seeds")
   void nobodyIsLostOrMadeUp(long seed) {
     Tallies run = dryRun(seed).run(1);
-    long left = Arrays.stream(LeaveReason.values()).mapToLong(run::left).sum();
-    assertThat(run.entered()).isEqualTo(run.finished() + left + run.waiting());
-    assertThat(run.people()).isEqualTo(300);
+    assertThat(run.people()).isEqualTo(PEOPLE);
+    long emails = 0;
+    for (JourneyTally tally : run.journeys()) {
+      nobodyIsLost(tally);
+      for (int send = 0; send < tally.sends().size(); send++) {
+        boolean text =
+            tally.program().sends().get(send) instanceof org.opentrellis.core.journey.Step.SendText;
+        emails += text ? 0 : tally.sends().get(send).sent();
+      }
+    }
+    assertThat(run.emails().total()).isEqualTo(emails);
+  }
+
+  private static void nobodyIsLost(JourneyTally run) {
+    assertThat(run.entered()).isEqualTo(run.finished() + run.left() + run.waiting());
     assertThat(Arrays.stream(run.goalByDay()).sum()).isEqualTo(run.goalMet());
-    long leftInSteps = 0;
-    long waitingInSteps = 0;
-    for (int i = 0; i < run.steps().size(); i++) {
-      StepTally step = run.steps().get(i);
+    assertThat(run.goalTimes().total()).isEqualTo(run.goalMet());
+    assertThat(Arrays.stream(run.sentPerVisit()).sum()).isEqualTo(run.entered());
+    long onPaths = run.paths().kept().stream().mapToLong(PathTally::count).sum();
+    assertThat(onPaths + run.paths().others()).isEqualTo(run.entered());
+    long left = 0;
+    long waiting = 0;
+    for (StepTally step : run.steps()) {
       assertThat(step.entered()).isEqualTo(step.passed() + step.left() + step.waiting());
       assertThat(Arrays.stream(step.byDay()).sum()).isEqualTo(step.entered());
       assertThat(Arrays.stream(step.byQuarter()).sum()).isEqualTo(step.entered());
       assertThat(step.sinceEntry().total()).isEqualTo(step.entered());
-      if (run.program().steps().get(i) instanceof Step.Branch) {
-        assertThat(Arrays.stream(step.arms()).sum()).isEqualTo(step.passed());
+      if (step.ways().length > 0) {
+        assertThat(Arrays.stream(step.ways()).sum()).isEqualTo(step.passed());
       }
-      leftInSteps += step.left();
-      waitingInSteps += step.waiting();
+      assertThat(step.finished()).isLessThanOrEqualTo(step.passed());
+      assertThat(Arrays.stream(step.standingByDay()).min().orElseThrow()).isNotNegative();
+      left += step.left();
+      waiting += step.waiting();
     }
-    assertThat(leftInSteps).isEqualTo(left);
-    assertThat(waitingInSteps).isEqualTo(run.waiting());
-    for (EmailTally email : run.emails()) {
-      assertThat(email.delivered()).isLessThanOrEqualTo(email.sent());
-      assertThat(email.opened()).isLessThanOrEqualTo(email.delivered());
-      assertThat(email.openedByPeople()).isLessThanOrEqualTo(email.opened());
-      assertThat(email.clicked()).isLessThanOrEqualTo(email.openedByPeople());
-      if (email.byLink().length > 0) {
-        assertThat(Arrays.stream(email.byLink()).sum()).isEqualTo(email.clicked());
-      }
-    }
+    assertThat(left).isEqualTo(run.left());
+    assertThat(waiting).isEqualTo(run.waiting());
+    run.sends().forEach(ConservationTest::holds);
+  }
+
+  private static void holds(EmailTally email) {
+    assertThat(email.delivered()).isLessThanOrEqualTo(email.sent());
+    assertThat(email.opened()).isLessThanOrEqualTo(email.delivered());
+    assertThat(email.clicked()).isLessThanOrEqualTo(email.openedByPeople());
+    assertThat(email.openedByPeople()).isLessThanOrEqualTo(email.delivered());
+    assertThat(email.buyers()).isLessThanOrEqualTo(email.clicked());
+    assertThat(Arrays.stream(email.byVariant()).sum()).isEqualTo(email.sent());
   }
 
   @ParameterizedTest(name = "journey {0}")
   @MethodSource("seeds")
-  void theResultIsTheSameForAnyNumberOfPartitions(long seed) {
+  void theResultIsTheSameForAnyNumberOfThreads(long seed) {
     DryRun run = dryRun(seed);
-    RunMeasures one = RunMeasures.of(run.run(1));
-    assertThat(RunMeasures.of(run.run(2))).isEqualTo(one);
-    assertThat(RunMeasures.of(run.run(7))).isEqualTo(one);
+    Tallies one = run.run(1);
+    for (int threads : new int[] {2, 7}) {
+      Tallies many = run.run(threads);
+      for (int journey = 0; journey < one.journeys().size(); journey++) {
+        assertThat(RunMeasures.of(many, journey)).isEqualTo(RunMeasures.of(one, journey));
+        assertThat(many.journeys().get(journey).paths().kept())
+            .isEqualTo(one.journeys().get(journey).paths().kept());
+      }
+    }
   }
 }

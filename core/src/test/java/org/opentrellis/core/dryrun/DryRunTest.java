@@ -3,6 +3,7 @@ package org.opentrellis.core.dryrun;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static org.opentrellis.core.testing.Steps.MESSAGES;
 import static org.opentrellis.core.testing.Steps.behaviour;
 import static org.opentrellis.core.testing.Steps.branch;
 import static org.opentrellis.core.testing.Steps.finish;
@@ -30,14 +31,9 @@ import org.opentrellis.core.calendar.TimeUnit;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.Goal;
 import org.opentrellis.core.journey.Journey;
-import org.opentrellis.core.journey.JourneyState;
-import org.opentrellis.core.journey.ListName;
-import org.opentrellis.core.journey.Purpose;
 import org.opentrellis.core.journey.ReEntry;
 import org.opentrellis.core.journey.TagName;
-import org.opentrellis.core.journey.Trigger;
 import org.opentrellis.core.machine.LeaveReason;
-import org.opentrellis.core.machine.Program;
 import org.opentrellis.core.stats.Pairs;
 import org.opentrellis.core.testing.Steps;
 
@@ -52,8 +48,7 @@ class DryRunTest {
   private static final double Z = 4.417173;
 
   private static DryRun dryRun(Journey journey, Behaviour behaviour, int people) {
-    return new DryRun(
-        Program.compile(journey, Map.of()), behaviour, new CohortSettings(people, 5, START, 700));
+    return new DryRun(journey, MESSAGES, behaviour, CohortSettings.of(people, 5, START, 700));
   }
 
   private static void assertShare(long count, long of, double expected) {
@@ -83,7 +78,7 @@ class DryRunTest {
     Tallies run = dryRun(chain, onlyOpens(keenness), 200_000).run(2);
     double[] hazards = {2 / 5.0, 1 / 3.0, 2 / 7.0, 1 / 4.0};
     for (int n = 0; n < 4; n++) {
-      EmailTally email = run.emails().get(n);
+      EmailTally email = run.journey().sends().get(n);
       assertShare(email.openedByPeople(), email.delivered(), hazards[n]);
     }
   }
@@ -108,17 +103,17 @@ class DryRunTest {
     double within8 =
         LogNormalDistribution.of(Math.log(2), 1.9389829614324).cumulativeProbability(8);
     assertThat(within8).isCloseTo(0.762682976947134, within(1e-12)); // R
-    assertShare(run.steps().get(1).arms()[0], 100_000, 0.5 * within8);
+    assertShare(run.journey().steps().get(1).ways()[0], 100_000, 0.5 * within8);
   }
 
   /** Background buying: 10% within 30 days without any email, by definition of the assumption. */
   @Test
   void peopleBuyAnyway() {
-    Journey journey = journey(Optional.of(new Goal(30, true)), pause("w", 60, TimeUnit.DAYS));
+    Journey journey = journey(Optional.of(Goal.bought(30, true)), pause("w", 60, TimeUnit.DAYS));
     Behaviour people = behaviour(group(new Keenness(0.4, 0.2), 0.1), 0);
     Tallies run = dryRun(journey, people, 100_000).run(2);
-    assertShare(run.goalMet(), 100_000, 0.1);
-    assertThat(run.left(LeaveReason.GOAL_MET)).isEqualTo(run.goalMet());
+    assertShare(run.journey().goalMet(), 100_000, 0.1);
+    assertThat(run.journey().left(LeaveReason.GOAL_MET)).isEqualTo(run.journey().goalMet());
   }
 
   @Test
@@ -130,10 +125,12 @@ class DryRunTest {
     Tallies one = dryRun(plain, people, 5_000).run(1);
     Tallies two = dryRun(longer, people, 5_000).run(1);
     for (int email = 0; email < 2; email++) {
-      assertThat(two.emails().get(email).opened()).isEqualTo(one.emails().get(email).opened());
-      assertThat(two.emails().get(email).clicked()).isEqualTo(one.emails().get(email).clicked());
+      assertThat(two.journey().sends().get(email).opened())
+          .isEqualTo(one.journey().sends().get(email).opened());
+      assertThat(two.journey().sends().get(email).clicked())
+          .isEqualTo(one.journey().sends().get(email).clicked());
     }
-    assertThat(two.goalMet()).isEqualTo(one.goalMet());
+    assertThat(two.journey().goalMet()).isEqualTo(one.journey().goalMet());
   }
 
   /** Identical variants differ by 0: by definition of common random numbers. */
@@ -144,7 +141,7 @@ class DryRunTest {
     Pairs pairs = new PairedDryRun(run, run).goalMet();
     assertThat(pairs.onlyFirst()).isZero();
     assertThat(pairs.onlySecond()).isZero();
-    assertThat(pairs.both()).isEqualTo(run.run(3).goalMet());
+    assertThat(pairs.both()).isEqualTo(run.run(3).journey().goalMet());
   }
 
   @Test
@@ -158,48 +155,44 @@ class DryRunTest {
 
   @Test
   void theEntryFilterKeepsOutWhoCarriesTheTag() {
-    Journey filtered = with(ReEntry.NEVER, Optional.of(not("member")));
+    Journey filtered = with(new ReEntry.Never(), Optional.of(not("member")));
     AudienceGroup plain = group(new Keenness(0.4, 0.2), 0);
     Behaviour half =
-        new Behaviour(
-            List.of(
-                share(plain, 0.3, Set.of(new TagName("member")), 0),
-                share(plain, 0.7, Set.of(), 0)),
-            Assumed.typical(2),
-            Assumed.typical(1),
-            Assumed.typical(2),
-            Assumed.typical(1),
-            Assumed.typical(0),
-            Assumed.typical(18),
-            onlyOpens(plain.keenness()).usual(),
-            Map.of());
+        onlyOpens(plain.keenness())
+            .edit()
+            .groups(
+                List.of(
+                    share(plain, 0.3, Set.of(new TagName("member")), 0),
+                    share(plain, 0.7, Set.of(), 0)))
+            .done();
     Tallies run = dryRun(filtered, half, 50_000).run(2);
-    assertShare(run.refused(), 50_000, 0.3);
-    assertThat(run.entered() + run.refused()).isEqualTo(run.people());
+    assertShare(run.journey().refused(), 50_000, 0.3);
+    assertThat(run.journey().entered() + run.journey().refused()).isEqualTo(run.people());
   }
 
   @Test
   void whoComesAgainIsTurnedAwayOrEntersAsTheRuleSays() {
     AudienceGroup back = share(group(new Keenness(0.4, 0.2), 0), 1, Set.of(), 0.9);
     Behaviour people = behaviour(back, 0);
-    Tallies never = dryRun(with(ReEntry.NEVER, Optional.empty()), people, 1_000).run(1);
-    assertThat(never.entered()).isEqualTo(1_000);
-    assertThat(never.turnedAway()).isGreaterThan(1_000);
-    Tallies again = dryRun(with(ReEntry.AFTER_HAVING_LEFT, Optional.empty()), people, 1_000).run(1);
-    assertThat(again.entered()).isGreaterThan(2_000);
+    Tallies never = dryRun(with(new ReEntry.Never(), Optional.empty()), people, 1_000).run(1);
+    assertThat(never.journey().entered()).isEqualTo(1_000);
+    assertThat(never.journey().turnedAway()).isGreaterThan(1_000);
+    Tallies again =
+        dryRun(with(new ReEntry.AfterHavingLeft(), Optional.empty()), people, 1_000).run(1);
+    assertThat(again.journey().entered()).isGreaterThan(2_000);
     // Those who come back within the journey's three days are still inside.
-    assertThat(again.turnedAway()).isPositive().isLessThan(never.turnedAway());
+    assertThat(again.journey().turnedAway()).isPositive().isLessThan(never.journey().turnedAway());
   }
 
   @Test
   void refusesSettingsOutOfRange() {
-    assertThatThrownBy(() -> new CohortSettings(0, 1, START, 10))
+    assertThatThrownBy(() -> CohortSettings.of(0, 1, START, 10))
         .hasMessage("people must be 1 to 10000000, not 0");
-    assertThatThrownBy(() -> new CohortSettings(1, 1, START, 0))
-        .hasMessage("the horizon must be 1 to 730 days, not 0");
+    assertThatThrownBy(() -> CohortSettings.of(1, 1, START, 0))
+        .hasMessage("the horizon's days must be 1 to 730, not 0");
     assertThatThrownBy(
             () -> dryRun(journey(send("a")), onlyOpens(new Keenness(0.4, 0.2)), 1).run(0))
-        .hasMessage("partitions must be at least 1, not 0");
+        .hasMessage("threads must be at least 1, not 0");
   }
 
   private static Condition not(String tag) {
@@ -207,15 +200,11 @@ class DryRunTest {
   }
 
   private static Journey with(ReEntry reEntry, Optional<Condition> filter) {
-    return new Journey(
-        "Filtered",
-        Purpose.OTHER,
-        JourneyState.DRAFT,
-        List.of(new Trigger.JoinsList(new ListName("Newcomers"))),
-        filter,
-        reEntry,
-        Optional.empty(),
-        List.of(send("a"), pause("w", 3, TimeUnit.DAYS)));
+    return journey(Optional.empty(), send("a"), pause("w", 3, TimeUnit.DAYS))
+        .edit()
+        .entryFilter(filter)
+        .reEntry(reEntry)
+        .done();
   }
 
   private static AudienceGroup share(
@@ -226,12 +215,19 @@ class DryRunTest {
         share,
         group.keenness(),
         Steps.BERLIN,
+        0,
+        24,
         none,
         none,
         none,
         none,
+        none,
+        none,
+        Assumed.typical(20),
         Assumed.typical(comesAgain),
         tags,
-        Set.of());
+        Set.of(),
+        Map.of(),
+        Map.of());
   }
 }

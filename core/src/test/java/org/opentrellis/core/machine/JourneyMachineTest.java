@@ -1,23 +1,27 @@
 package org.opentrellis.core.machine;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.opentrellis.core.testing.Steps.MESSAGES;
 import static org.opentrellis.core.testing.Steps.branch;
 import static org.opentrellis.core.testing.Steps.finish;
 import static org.opentrellis.core.testing.Steps.id;
 import static org.opentrellis.core.testing.Steps.journey;
 import static org.opentrellis.core.testing.Steps.opened;
+import static org.opentrellis.core.testing.Steps.openedByPeople;
 import static org.opentrellis.core.testing.Steps.pause;
 import static org.opentrellis.core.testing.Steps.send;
 import static org.opentrellis.core.testing.Steps.tag;
 
+import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiConsumer;
 import org.junit.jupiter.api.Test;
 import org.opentrellis.core.calendar.Amount;
 import org.opentrellis.core.calendar.TimeUnit;
+import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.Goal;
 import org.opentrellis.core.journey.Journey;
@@ -32,57 +36,86 @@ class JourneyMachineTest {
   private static final Amount A_DAY = Amount.of(1, TimeUnit.DAYS);
 
   /** Runs one person from time 0 with hours as time; tells what happened, a line each. */
-  private static List<String> run(Journey journey, Postbox evidence, long endHours) {
-    Program program = Program.compile(journey, Map.of());
-    List<String> story = new ArrayList<>();
-    PersonState person = program.newState();
-    JourneyMachine machine = new JourneyMachine(program, evidence, new Diary(program, story));
-    machine.enter(person, 0, ZoneOffset.UTC);
+  private static List<String> run(
+      Journey journey, BiConsumer<Integer, Visit> evidence, long endHours) {
+    ZoneClock clock = ZoneClock.around(ZoneOffset.UTC, Instant.EPOCH, 100);
+    World world = World.compile(List.of(journey), MESSAGES, List.of());
+    Story story = new Story(world.programs().get(0));
+    Outside outside =
+        new Outside() {
+          @Override
+          public int lot(int step, double[] ways, Visit visit) {
+            return 0;
+          }
+
+          @Override
+          public void send(int send, Visit visit) {
+            evidence.accept(send, visit);
+          }
+        };
+    JourneyMachine machine = new JourneyMachine(outside, story);
+    Person person = world.newPerson(clock);
+    person.comes(0, 0, 0);
     machine.run(person, endHours * HOUR);
-    return story;
+    machine.close(person);
+    return story.lines;
   }
 
-  private record Diary(Program program, List<String> story) implements Witness {
-    private void write(String what, int step, PersonState person) {
+  private static final class Story implements Witness {
+    private final Program program;
+    private final List<String> lines = new ArrayList<>();
+
+    Story(Program program) {
+      this.program = program;
+    }
+
+    private void write(String what, int step, Visit visit) {
       String name = program.steps().get(step).id().value();
-      story.add("%s %s %sh".formatted(what, name, person.now() / (double) HOUR));
+      lines.add("%s %s %sh".formatted(what, name, visit.now() / (double) HOUR));
     }
 
     @Override
-    public void entered(int step, PersonState person) {}
-
-    @Override
-    public void passed(int step, PersonState person) {
-      write("passed", step, person);
+    public void passed(int step, Visit visit) {
+      write("passed", step, visit);
     }
 
     @Override
-    public void took(int branch, int arm, PersonState person) {
-      story.add("took arm " + arm);
+    public void took(int step, int way, Visit visit) {
+      lines.add("took arm " + way);
     }
 
     @Override
-    public void left(int step, LeaveReason reason, PersonState person) {
-      write("left for " + reason + " at", step, person);
+    public void skipped(int step, SkipReason reason, Visit visit) {
+      write("skipped for " + reason, step, visit);
     }
 
     @Override
-    public void finished(PersonState person) {
-      story.add("finished");
+    public void held(int step, long seconds, Visit visit) {
+      write("held " + seconds / HOUR + "h", step, visit);
     }
 
     @Override
-    public void waiting(int step, PersonState person) {
-      write("waiting at", step, person);
+    public void left(int step, LeaveReason reason, Visit visit) {
+      write("left for " + reason + " at", step, visit);
+    }
+
+    @Override
+    public void finished(int step, Visit visit) {
+      lines.add("finished");
+    }
+
+    @Override
+    public void waiting(int step, Visit visit) {
+      write("waiting at", step, visit);
     }
   }
 
   @Test
   void anOpenAtExactlyTheDeadlineCounts() {
     Journey journey = journey(send("a"), branch("b", opened("a"), A_DAY, List.of(), List.of()));
-    assertThat(run(journey, (email, person) -> person.opens(email, 24 * HOUR), 100))
+    assertThat(run(journey, (email, visit) -> visit.opens(email, 24 * HOUR), 100))
         .containsExactly("passed a 0.0h", "took arm 0", "passed b 24.0h", "finished");
-    assertThat(run(journey, (email, person) -> person.opens(email, 24 * HOUR + 1), 100))
+    assertThat(run(journey, (email, visit) -> visit.opens(email, 24 * HOUR + 1), 100))
         .containsExactly("passed a 0.0h", "took arm 1", "passed b 24.0h", "finished");
   }
 
@@ -90,7 +123,7 @@ class JourneyMachineTest {
   void aBranchThatWaitsLeavesAsSoonAsAnArmHolds() {
     Journey journey =
         journey(send("a"), branch("b", opened("a"), A_DAY, List.of(tag("t", "x")), List.of()));
-    assertThat(run(journey, (email, person) -> person.opens(email, 5 * HOUR), 100))
+    assertThat(run(journey, (email, visit) -> visit.opens(email, 5 * HOUR), 100))
         .containsExactly(
             "passed a 0.0h", "took arm 0", "passed b 5.0h", "passed t 5.0h", "finished");
   }
@@ -103,36 +136,37 @@ class JourneyMachineTest {
             send("a"),
             pause("w", 2, TimeUnit.HOURS),
             branch("b", notOpened, A_DAY, List.of(), List.of()));
-    assertThat(run(journey, (email, person) -> person.opens(email, 1 * HOUR), 100))
+    assertThat(run(journey, (email, visit) -> visit.opens(email, 1 * HOUR), 100))
         .contains("took arm 1", "passed b 26.0h");
-    assertThat(run(journey, (email, person) -> person.opens(email, 3 * HOUR), 100))
+    assertThat(run(journey, (email, visit) -> visit.opens(email, 3 * HOUR), 100))
         .contains("took arm 0", "passed b 2.0h");
   }
 
   @Test
   void peopleOnlyLeavesOutMachineOpens() {
-    Condition byPeople = new Condition.Opened(id("a"), true);
+    Condition byPeople = openedByPeople("a");
     Journey journey = journey(send("a"), branch("b", byPeople, A_DAY, List.of(), List.of()));
-    assertThat(run(journey, (email, person) -> person.recordsOpen(email, HOUR), 100))
+    assertThat(run(journey, (email, visit) -> visit.recordsOpen(email, HOUR), 100))
         .contains("took arm 1");
-    assertThat(run(journey, (email, person) -> person.opens(email, HOUR), 100))
+    assertThat(run(journey, (email, visit) -> visit.opens(email, HOUR), 100))
         .contains("took arm 0", "passed b 1.0h");
   }
 
   @Test
   void whoBuysAtTheVeryMomentAWaitEndsHasLeft() {
     Journey journey = journey(send("a"), pause("w", 1, TimeUnit.DAYS), send("b"));
-    assertThat(run(journey, (email, person) -> person.buys(24 * HOUR), 100))
+    assertThat(run(journey, (email, visit) -> visit.person().buys(24 * HOUR, -1, 100), 100))
         .containsExactly("passed a 0.0h", "left for GOAL_MET at w 24.0h");
   }
 
   @Test
   void aPurchaseAfterTheGoalsLimitIsNotTheGoal() {
     Journey journey =
-        journey(Optional.of(new Goal(1, true)), send("a"), pause("w", 2, TimeUnit.DAYS), send("b"));
-    assertThat(run(journey, (email, person) -> person.buys(24 * HOUR + 1), 100))
+        journey(
+            Optional.of(Goal.bought(1, true)), send("a"), pause("w", 2, TimeUnit.DAYS), send("b"));
+    assertThat(run(journey, (email, visit) -> visit.person().buys(24 * HOUR + 1, -1, 100), 100))
         .contains("finished");
-    assertThat(run(journey, (email, person) -> person.buys(24 * HOUR), 100))
+    assertThat(run(journey, (email, visit) -> visit.person().buys(24 * HOUR, -1, 100), 100))
         .contains("left for GOAL_MET at w 24.0h");
   }
 
@@ -140,17 +174,18 @@ class JourneyMachineTest {
   void whoMayStayAfterTheGoalStays() {
     Journey journey =
         journey(
-            Optional.of(new Goal(9, false)), send("a"), pause("w", 2, TimeUnit.DAYS), send("b"));
-    assertThat(run(journey, (email, person) -> person.buys(HOUR), 100)).contains("finished");
+            Optional.of(Goal.bought(9, false)), send("a"), pause("w", 2, TimeUnit.DAYS), send("b"));
+    assertThat(run(journey, (email, visit) -> visit.person().buys(HOUR, -1, 100), 100))
+        .contains("finished");
   }
 
   @Test
   void theEarliestReasonToLeaveCounts() {
     Journey journey = journey(send("a"), pause("w", 2, TimeUnit.DAYS), send("b"));
-    Postbox both =
-        (email, person) -> {
-          person.unsubscribes(3 * HOUR);
-          person.buys(4 * HOUR);
+    BiConsumer<Integer, Visit> both =
+        (email, visit) -> {
+          visit.person().unsubscribes(3 * HOUR);
+          visit.person().buys(4 * HOUR, -1, 100);
         };
     assertThat(run(journey, both, 100)).contains("left for UNSUBSCRIBED at w 3.0h");
   }
@@ -158,16 +193,16 @@ class JourneyMachineTest {
   @Test
   void aDeadAddressLeavesAtTheSend() {
     Journey journey = journey(send("a"), pause("w", 2, TimeUnit.DAYS));
-    assertThat(run(journey, (email, person) -> person.bouncesForGood(person.now()), 100))
+    assertThat(run(journey, (email, visit) -> visit.person().bouncesForGood(visit.now()), 100))
         .containsExactly("left for BOUNCED at a 0.0h");
   }
 
   @Test
   void whoIsNotThroughAtTheEndIsWaiting() {
     Journey journey = journey(send("a"), pause("w", 2, TimeUnit.DAYS), send("b"));
-    assertThat(run(journey, (email, person) -> {}, 47))
+    assertThat(run(journey, (email, visit) -> {}, 47))
         .containsExactly("passed a 0.0h", "waiting at w 0.0h");
-    assertThat(run(journey, (email, person) -> {}, 48)).contains("finished");
+    assertThat(run(journey, (email, visit) -> {}, 48)).contains("finished");
   }
 
   @Test
@@ -189,7 +224,7 @@ class JourneyMachineTest {
                         new Condition.OnList(new ListName("Old")),
                         new Condition.HasTag(new TagName("t"))))));
     Journey journey = journey(move, branch("b", moved, null, List.of(finish("f")), List.of()));
-    assertThat(run(journey, (email, person) -> {}, 1)).contains("took arm 0", "passed f 0.0h");
+    assertThat(run(journey, (email, visit) -> {}, 1)).contains("took arm 0", "passed f 0.0h");
   }
 
   @Test
@@ -199,7 +234,7 @@ class JourneyMachineTest {
             send("a"),
             branch("b", opened("a"), null, List.of(tag("t", "x")), List.of(finish("f"))),
             send("c"));
-    assertThat(run(journey, (email, person) -> person.opens(email, 0), 1))
+    assertThat(run(journey, (email, visit) -> visit.opens(email, 0), 1))
         .containsExactly(
             "passed a 0.0h",
             "took arm 0",
@@ -207,7 +242,7 @@ class JourneyMachineTest {
             "passed t 0.0h",
             "passed c 0.0h",
             "finished");
-    assertThat(run(journey, (email, person) -> {}, 1))
+    assertThat(run(journey, (email, visit) -> {}, 1))
         .containsExactly(
             "passed a 0.0h", "took arm 1", "passed b 0.0h", "passed f 0.0h", "finished");
   }
@@ -215,6 +250,6 @@ class JourneyMachineTest {
   @Test
   void aQuestionAboutAMissingEmailNeverHolds() {
     Journey journey = journey(branch("b", opened("gone"), A_DAY, List.of(), List.of()));
-    assertThat(run(journey, (email, person) -> {}, 100)).contains("took arm 1", "passed b 24.0h");
+    assertThat(run(journey, (email, visit) -> {}, 100)).contains("took arm 1", "passed b 24.0h");
   }
 }

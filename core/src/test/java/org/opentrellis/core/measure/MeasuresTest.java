@@ -2,6 +2,7 @@ package org.opentrellis.core.measure;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.opentrellis.core.testing.Steps.MESSAGES;
 import static org.opentrellis.core.testing.Steps.behaviour;
 import static org.opentrellis.core.testing.Steps.branch;
 import static org.opentrellis.core.testing.Steps.group;
@@ -13,7 +14,6 @@ import static org.opentrellis.core.testing.Steps.untilNine;
 
 import java.time.Instant;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.opentrellis.core.behaviour.Keenness;
@@ -22,16 +22,15 @@ import org.opentrellis.core.calendar.TimeUnit;
 import org.opentrellis.core.dryrun.CohortSettings;
 import org.opentrellis.core.dryrun.DryRun;
 import org.opentrellis.core.journey.Journey;
-import org.opentrellis.core.machine.Program;
 import org.opentrellis.core.stats.Pairs;
 import org.opentrellis.core.testing.Steps;
 
 class MeasuresTest {
   private static RunMeasures run(Journey journey, int horizonDays) {
     CohortSettings cohort =
-        new CohortSettings(4_000, 3, Instant.parse("2025-06-02T00:00:00Z"), horizonDays);
+        CohortSettings.of(4_000, 3, Instant.parse("2025-06-02T00:00:00Z"), horizonDays);
     var people = behaviour(group(new Keenness(0.4, 0.2), 0.1), 0.3);
-    return RunMeasures.of(new DryRun(Program.compile(journey, Map.of()), people, cohort).run(2));
+    return RunMeasures.of(new DryRun(journey, MESSAGES, people, cohort).run(2));
   }
 
   /**
@@ -49,11 +48,13 @@ class MeasuresTest {
   /** Common practice, no source: click rate = open rate x click-to-open, pre-loads or not. */
   @Test
   void theRatesOfARunMultiply() {
-    CohortSettings cohort = new CohortSettings(2_000, 3, Instant.parse("2025-06-02T00:00:00Z"), 30);
+    CohortSettings cohort = CohortSettings.of(2_000, 3, Instant.parse("2025-06-02T00:00:00Z"), 30);
     var people = TypicalBehaviour.in(Steps.BERLIN);
-    Program program = Program.compile(journey(send("a")), Map.of());
     EmailMeasures email =
-        RunMeasures.of(new DryRun(program, people, cohort).run(2)).steps().get(0).email();
+        RunMeasures.of(new DryRun(journey(send("a")), MESSAGES, people, cohort).run(2))
+            .steps()
+            .get(0)
+            .email();
     assertThat(email.opened().count()).isGreaterThan(email.openedByPeople().count());
     assertThat(email.opened().value() * email.clickToOpen().value())
         .isCloseTo(email.clicked().value(), within(1e-12));
@@ -169,5 +170,23 @@ class MeasuresTest {
         .matches("\\d+\\.\\d% of the 4,000 who entered met the goal .95% interval .*");
     assertThat(RunSummary.of(run(journey(Optional.empty(), send("a")), 60)).get(0))
         .contains("no goal");
+  }
+
+  @Test
+  void theHoldOutShowsWhatTheJourneyAdded() {
+    CohortSettings cohort =
+        new CohortSettings(20_000, 3, Instant.parse("2025-06-02T00:00:00Z"), 60, 7, 0.3);
+    var people = behaviour(group(new Keenness(0.5, 0.2), 0.05), 0.5);
+    RunMeasures run =
+        RunMeasures.of(new DryRun(journey(send("a")), MESSAGES, people, cohort).run(2));
+    assertThat(run.heldOutGoal().of() + run.entered()).isEqualTo(20_000);
+    assertThat(run.heldOutGoal().of() / 20_000.0)
+        .isCloseTo(0.3, within(4.417173 * Math.sqrt(0.21 / 20_000)));
+    assertThat(run.heldOutGoal().value())
+        .isCloseTo(0.05, within(4.417173 * Math.sqrt(0.05 * 0.95 / run.heldOutGoal().of())));
+    // Half open, three in ten of them click, half of those buy: 7.5 points, less who buys anyway.
+    assertThat(run.added().points()).isCloseTo(0.075 * 0.95, within(0.02));
+    assertThat(run.added().realDifference()).isTrue();
+    assertThat(RunSummary.of(run)).anyMatch(s -> s.startsWith("The journey added"));
   }
 }

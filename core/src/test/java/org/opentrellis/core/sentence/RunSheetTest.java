@@ -1,29 +1,38 @@
 package org.opentrellis.core.sentence;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.opentrellis.core.testing.Steps.MESSAGE;
 import static org.opentrellis.core.testing.Steps.MESSAGES;
 import static org.opentrellis.core.testing.Steps.branch;
 import static org.opentrellis.core.testing.Steps.finish;
+import static org.opentrellis.core.testing.Steps.hasTag;
 import static org.opentrellis.core.testing.Steps.id;
 import static org.opentrellis.core.testing.Steps.journey;
+import static org.opentrellis.core.testing.Steps.of;
 import static org.opentrellis.core.testing.Steps.opened;
 import static org.opentrellis.core.testing.Steps.pause;
 import static org.opentrellis.core.testing.Steps.send;
+import static org.opentrellis.core.testing.Steps.tag;
 import static org.opentrellis.core.testing.Steps.untilNine;
+import static org.opentrellis.core.testing.Steps.waits;
 
+import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.opentrellis.core.calendar.Amount;
 import org.opentrellis.core.calendar.TimeUnit;
 import org.opentrellis.core.journey.Condition;
+import org.opentrellis.core.journey.FieldName;
+import org.opentrellis.core.journey.IfPast;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.LinkName;
 import org.opentrellis.core.journey.ListName;
 import org.opentrellis.core.journey.RecordChange;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.TagName;
+import org.opentrellis.core.journey.WaitRule;
+import org.opentrellis.core.testing.RandomJourneys;
 
 /** The journey can be read aloud. */
 class RunSheetTest {
@@ -39,7 +48,7 @@ class RunSheetTest {
 
   @Test
   void stepsAndArmsAreSentences() {
-    Step again = new Step.SendEmail(id("again"), MESSAGE, Optional.of("Once more"));
+    Step again = send("again").withSubject("Once more");
     Journey journey =
         journey(
             send("a"),
@@ -68,7 +77,7 @@ class RunSheetTest {
     assertThat(RunSheet.of(journey(send("a")), MESSAGES).opening().text())
         .isEqualTo(
             "Starts when someone joins list Newcomers, once per person \u00b7 "
-                + "goal bought within 30 days, leave when met");
+                + "goal bought anything within 30 days, leave when met");
     assertThat(RunSheet.of(journey(Optional.empty(), send("a")), MESSAGES).opening().text())
         .endsWith("no goal yet");
   }
@@ -78,7 +87,8 @@ class RunSheetTest {
     Sentences sentences = new Sentences(journey(send("a")), MESSAGES);
     Condition tagged = new Condition.HasTag(new TagName("x"));
     Condition listed = new Condition.OnList(new ListName("L"));
-    Condition clicked = new Condition.Clicked(id("a"), Optional.of(new LinkName("Kits")));
+    Condition clicked =
+        new Condition.Clicked(of("a"), Optional.of(new LinkName("Kits")), Optional.empty());
     assertThat(
             sentences
                 .condition(
@@ -117,5 +127,75 @@ class RunSheetTest {
     assertThat(sentences.brief(branch)).isEqualTo("opened?");
     assertThat(sentences.brief(send("a"))).isEqualTo("Hello");
     assertThat(sentences.brief(finish("f"))).isEqualTo("finish");
+  }
+
+  /** Everything in the language can be said, and no two steps that differ are said alike. */
+  @Test
+  void theWholeLanguageIsSaid() {
+    for (long seed = 0; seed < 300; seed++) {
+      Journey journey = RandomJourneys.journey(seed, 30);
+      RunSheet sheet = RunSheet.of(journey, RandomJourneys.CATALOGUE);
+      assertThat(sheet.rows()).hasSizeGreaterThanOrEqualTo(30);
+      for (RunSheet.Row row : sheet.rows()) {
+        assertThat(row.sentence().text()).isNotBlank().doesNotContain("[", "null", "Optional");
+        assertThat(row.brief()).isNotBlank();
+      }
+      assertThat(sheet.opening().text()).doesNotContain("[", "null", "Optional");
+    }
+  }
+
+  @Test
+  void waitsOfEveryKind() {
+    assertThat(
+            lines(
+                journey(
+                    waits(
+                        "a",
+                        new WaitRule.UntilDay(
+                            3, Optional.of(LocalTime.of(9, 0)), new IfPast.GoOn())),
+                    waits(
+                        "b",
+                        new WaitRule.UntilDate(
+                            LocalDate.of(2027, 3, 14), LocalTime.of(8, 0), new IfPast.End())),
+                    waits(
+                        "c",
+                        new WaitRule.AroundDate(
+                            new FieldName("renewal"),
+                            -7,
+                            LocalTime.of(9, 0),
+                            true,
+                            false,
+                            new IfPast.SkipTo(id("e")))),
+                    waits("d", new WaitRule.UntilHappens(hasTag("x"), Amount.of(2, TimeUnit.DAYS))),
+                    finish("e"))))
+        .containsExactly(
+            "Wait until day 3, 09:00 of the journey",
+            "Wait until 2027-03-14 08:00, or finish if that is past",
+            "Wait until 7 days before renewal, 09:00, every year, or skip to e if that is past",
+            "Wait until they have tag x, at most 2 days",
+            "Finish the journey");
+  }
+
+  @Test
+  void theMarkdownIsOneLineForEachSentence() {
+    Journey journey =
+        journey(send("a"), branch("b", opened("a"), null, List.of(tag("t", "x_y")), List.of()));
+    assertThat(Markdown.of(journey, MESSAGES))
+        .isEqualTo(
+            """
+            # A test
+
+            Purpose: welcome
+
+            Starts when someone joins list **Newcomers**, once per person · goal **bought anything**** within 30 days**, leave when met
+
+            ## Run sheet
+
+            - Send **Hello** `a`
+            - Branch on opened **“Hello”** `b`
+              - *arm A*: if so `b-a`
+                - Tag **x\\_y** `t`
+              - *arm B*: otherwise: goes on below `b-else`
+            """);
   }
 }

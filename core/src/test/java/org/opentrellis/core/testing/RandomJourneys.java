@@ -1,6 +1,7 @@
 package org.opentrellis.core.testing;
 
 import java.time.DayOfWeek;
+import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -11,38 +12,95 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.SplittableRandom;
 import org.opentrellis.core.behaviour.Assumed;
+import org.opentrellis.core.behaviour.Attention;
 import org.opentrellis.core.behaviour.AudienceGroup;
 import org.opentrellis.core.behaviour.Behaviour;
+import org.opentrellis.core.behaviour.FieldGuess;
 import org.opentrellis.core.behaviour.Keenness;
+import org.opentrellis.core.behaviour.Offer;
+import org.opentrellis.core.behaviour.Origin;
 import org.opentrellis.core.behaviour.Reaction;
+import org.opentrellis.core.behaviour.Tiredness;
+import org.opentrellis.core.behaviour.TypicalBehaviour;
 import org.opentrellis.core.calendar.Amount;
+import org.opentrellis.core.calendar.SendWindow;
 import org.opentrellis.core.calendar.TimeOfDay;
 import org.opentrellis.core.calendar.TimeUnit;
-import org.opentrellis.core.calendar.Wait;
+import org.opentrellis.core.journey.*;
 import org.opentrellis.core.journey.Arm;
+import org.opentrellis.core.journey.Catalogue;
+import org.opentrellis.core.journey.CategoryName;
+import org.opentrellis.core.journey.Channel;
 import org.opentrellis.core.journey.Condition;
+import org.opentrellis.core.journey.EmailRef;
+import org.opentrellis.core.journey.EventName;
+import org.opentrellis.core.journey.FieldName;
+import org.opentrellis.core.journey.FormName;
+import org.opentrellis.core.journey.FrequencyGuard;
 import org.opentrellis.core.journey.Goal;
+import org.opentrellis.core.journey.IfPast;
 import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.JourneyName;
 import org.opentrellis.core.journey.JourneyState;
 import org.opentrellis.core.journey.LinkName;
 import org.opentrellis.core.journey.ListName;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.MessageId;
+import org.opentrellis.core.journey.Money;
+import org.opentrellis.core.journey.Notice;
+import org.opentrellis.core.journey.Operand;
+import org.opentrellis.core.journey.Operator;
+import org.opentrellis.core.journey.Otherwise;
+import org.opentrellis.core.journey.ProductName;
+import org.opentrellis.core.journey.Purchases;
 import org.opentrellis.core.journey.Purpose;
 import org.opentrellis.core.journey.ReEntry;
 import org.opentrellis.core.journey.RecordChange;
+import org.opentrellis.core.journey.Segment;
+import org.opentrellis.core.journey.SegmentName;
+import org.opentrellis.core.journey.SplitArm;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepId;
+import org.opentrellis.core.journey.Strand;
+import org.opentrellis.core.journey.StrandId;
 import org.opentrellis.core.journey.TagName;
 import org.opentrellis.core.journey.Trigger;
+import org.opentrellis.core.journey.Variant;
+import org.opentrellis.core.journey.WaitRule;
 
-/** Seeded random journeys and assumptions that use the whole language. */
+/** Random journeys that use the whole language, and people for them. The seed says which. */
 public final class RandomJourneys {
-  public static final List<Message> MESSAGES =
-      List.of(
-          new Message(
-              new MessageId("m1"), "One", "First", List.of(new LinkName("A"), new LinkName("B"))),
-          new Message(new MessageId("m2"), "Two", "Second", List.of()));
+  public static final Catalogue CATALOGUE =
+      new Catalogue(
+          List.of(
+              Message.email("m1", "One", "First", "A", "B"),
+              Message.email("m2", "Two", "Second"),
+              Message.email("m3", "Three", "Third", "A"),
+              new Message(
+                  new MessageId("t1"),
+                  "A text",
+                  Channel.TEXT,
+                  "Come by",
+                  List.of(new LinkName("A")),
+                  true)),
+          List.of(
+              new Strand(
+                  new StrandId("spring"),
+                  "Spring work",
+                  List.of(
+                      Step.SendEmail.of(new StepId("m"), new MessageId("m3")),
+                      new Step.Wait(new StepId("w"), WaitRule.of(2, TimeUnit.DAYS)),
+                      Steps.branch(
+                          "b",
+                          Steps.opened("m"),
+                          null,
+                          List.of(Steps.tag("t", "red")),
+                          List.of())))),
+          List.of(
+              new Segment(
+                  new SegmentName("Keen"),
+                  new Condition.Any(
+                      List.of(Steps.hasTag("red"), new Condition.OnList(new ListName("blue")))))));
 
   private static final List<String> NAMES = List.of("red", "blue", "green");
   private static final List<ZoneId> ZONES =
@@ -50,6 +108,8 @@ public final class RandomJourneys {
           ZoneId.of("Europe/Berlin"),
           ZoneId.of("America/New_York"),
           ZoneId.of("Australia/Lord_Howe"));
+  private static final FieldName RENEWAL = new FieldName("renewal");
+  private static final FieldName HIVES = new FieldName("hives");
 
   private final SplittableRandom random;
   private final List<StepId> emails = new ArrayList<>();
@@ -66,17 +126,9 @@ public final class RandomJourneys {
   }
 
   private Journey journey() {
-    Optional<Goal> goal =
-        random.nextInt(4) == 0
-            ? Optional.empty()
-            : Optional.of(new Goal(1 + random.nextInt(40), random.nextBoolean()));
-    Optional<Condition> filter =
-        random.nextInt(3) == 0
-            ? Optional.of(new Condition.None(List.of(new Condition.HasTag(tag()))))
-            : Optional.empty();
-    Trigger trigger =
-        random.nextBoolean() ? new Trigger.JoinsList(list()) : new Trigger.GetsTag(tag());
     List<Step> body = new ArrayList<>();
+    List<Trigger> triggers =
+        random.nextBoolean() ? List.of(trigger()) : List.of(trigger(), trigger());
     while (steps > 0) {
       body.add(step(0));
     }
@@ -84,11 +136,66 @@ public final class RandomJourneys {
         "Random",
         pick(List.of(Purpose.values())),
         JourneyState.DRAFT,
-        List.of(trigger),
-        filter,
-        pick(List.of(ReEntry.values())),
-        goal,
+        triggers,
+        sometimes(3, () -> new Condition.None(List.of(recordCondition()))),
+        reEntry(),
+        random.nextInt(4) == 0 ? List.of(condition(1)) : List.of(),
+        random.nextInt(4) == 0 ? Optional.empty() : Optional.of(goal()),
+        sometimes(4, this::window),
+        sometimes(4, () -> pick(ZONES)),
+        sometimes(4, this::guard),
+        sometimes(4, () -> "Ada of Ambercomb"),
         body);
+  }
+
+  private Goal goal() {
+    return random.nextInt(3) == 0
+        ? new Goal(recordCondition(), 1 + random.nextInt(40), random.nextBoolean())
+        : Goal.bought(1 + random.nextInt(40), random.nextBoolean());
+  }
+
+  private ReEntry reEntry() {
+    return switch (random.nextInt(4)) {
+      case 0 -> new ReEntry.Never();
+      case 1 -> new ReEntry.AfterHavingLeft();
+      case 2 -> new ReEntry.AfterDays(1 + random.nextInt(20));
+      default -> new ReEntry.EveryTime();
+    };
+  }
+
+  private FrequencyGuard guard() {
+    return new FrequencyGuard(
+        1 + random.nextInt(3), 1 + random.nextInt(7), pick(List.of(FrequencyGuard.Then.values())));
+  }
+
+  private SendWindow window() {
+    return new SendWindow(
+        random.nextBoolean()
+            ? TimeOfDay.EVERY_DAY
+            : EnumSet.of(DayOfWeek.MONDAY, DayOfWeek.TUESDAY, DayOfWeek.FRIDAY),
+        LocalTime.of(8, 0),
+        LocalTime.of(10 + random.nextInt(10), 0));
+  }
+
+  private Trigger trigger() {
+    return switch (random.nextInt(13)) {
+      case 0 -> new Trigger.JoinsList(list());
+      case 1 -> new Trigger.GetsTag(tag());
+      case 2 -> new Trigger.SubmitsForm(sometimes(2, () -> new FormName("Planner")));
+      case 3 -> new Trigger.EntersSegment(new SegmentName("Keen"));
+      case 4 -> new Trigger.OpensMessage(new MessageId("m1"));
+      case 5 ->
+          new Trigger.ClicksMessage(new MessageId("m1"), sometimes(2, () -> new LinkName("A")));
+      case 6 -> new Trigger.LeavesCart(60);
+      case 7 -> new Trigger.Buys(purchases());
+      case 8 ->
+          new Trigger.DateComes(
+              RENEWAL, random.nextInt(60) - 30, time(), true, random.nextBoolean());
+      case 9 -> new Trigger.OnDate(LocalDate.of(2027, 3, 1), time());
+      case 10 -> new Trigger.EventArrives(new EventName("visit"));
+      case 11 -> new Trigger.HandedOver();
+      default -> new Trigger.PutIn();
+    };
   }
 
   private List<Step> sequence(int depth) {
@@ -107,18 +214,65 @@ public final class RandomJourneys {
   private Step step(int depth) {
     steps--;
     StepId id = nextId();
-    return switch (random.nextInt(depth < 3 ? 7 : 5)) {
-      case 0, 1 -> {
-        emails.add(id);
-        yield new Step.SendEmail(
-            id,
-            pick(MESSAGES).id(),
-            random.nextBoolean() ? Optional.empty() : Optional.of("Again"));
-      }
-      case 2, 3 -> new Step.Pause(id, randomWait());
-      case 4 -> new Step.Change(id, List.of(change(), change()));
+    return switch (random.nextInt(depth < 3 ? 16 : 11)) {
+      case 0, 1, 2 -> email(id);
+      case 3 -> new Step.SendText(id, new MessageId("t1"), onlyIf(), random.nextBoolean());
+      case 4, 5, 6 -> new Step.Wait(id, waitRule());
+      case 7, 8 -> new Step.Change(id, List.of(change(), change()));
+      case 9 -> new Step.Notify(id, notice());
+      case 10 ->
+          random.nextBoolean()
+              ? include(id)
+              : new Step.HandOver(id, new JourneyName("Another"), random.nextInt(4) == 0);
+      case 11 -> split(id, depth);
       default -> branch(id, depth);
     };
+  }
+
+  private Step include(StepId id) {
+    emails.add(new StepId(id + "/m"));
+    return new Step.Include(id, new StrandId("spring"));
+  }
+
+  private Notice notice() {
+    return random.nextBoolean()
+        ? new Notice.Teammate("Bo", "Have a look")
+        : new Notice.WebAddress("https://example.org/hook");
+  }
+
+  private Optional<Condition> onlyIf() {
+    return sometimes(4, () -> condition(1));
+  }
+
+  private Step email(StepId id) {
+    Optional<Condition> onlyIf = onlyIf();
+    emails.add(id);
+    List<Variant> variants =
+        random.nextInt(4) == 0
+            ? List.of(
+                new Variant(nextId(), new MessageId("m1"), Optional.empty(), 30),
+                new Variant(nextId(), new MessageId("m2"), Optional.of("Other"), 70))
+            : List.of();
+    return new Step.SendEmail(
+        id,
+        new MessageId("m" + (1 + random.nextInt(3))),
+        sometimes(2, () -> "Again"),
+        sometimes(4, () -> "Have a look"),
+        sometimes(4, () -> "Bo"),
+        variants,
+        onlyIf,
+        random.nextInt(4) == 0,
+        random.nextInt(6) == 0,
+        random.nextBoolean());
+  }
+
+  private Step split(StepId id, int depth) {
+    double percent = random.nextInt(101);
+    return new Step.SplitTest(
+        id,
+        List.of(
+            new SplitArm(nextId(), percent, sequence(depth + 1)),
+            new SplitArm(nextId(), 100 - percent, sequence(depth + 1))));
   }
 
   private Step branch(StepId id, int depth) {
@@ -128,51 +282,135 @@ public final class RandomJourneys {
       arms.add(new Arm(nextId(), condition(0), sequence(depth + 1)));
     }
     Optional<Amount> waitUpTo = random.nextBoolean() ? Optional.of(amount()) : Optional.empty();
-    return new Step.Branch(
-        id, waitUpTo, arms, new Arm(nextId(), Arm.EVERYONE, sequence(depth + 1)));
+    return new Step.Branch(id, waitUpTo, arms, new Otherwise(nextId(), sequence(depth + 1)));
+  }
+
+  private EmailRef email() {
+    return switch (random.nextInt(6)) {
+      case 0 -> new EmailRef.AnyOfJourney();
+      case 1 -> new EmailRef.OfLast(1 + random.nextInt(3));
+      default -> new EmailRef.OfStep(pick(emails));
+    };
   }
 
   private Condition condition(int depth) {
-    int kind = random.nextInt(depth < 2 ? 7 : 4);
-    if (kind < 2 && !emails.isEmpty()) {
-      return kind == 0
-          ? new Condition.Opened(pick(emails), random.nextBoolean())
-          : new Condition.Clicked(
-              pick(emails),
-              random.nextBoolean() ? Optional.of(new LinkName("A")) : Optional.empty());
+    int kind = random.nextInt(depth < 2 ? 10 : 7);
+    if (kind < 4 && !emails.isEmpty()) {
+      Optional<Amount> within = sometimes(3, this::amount);
+      return switch (kind) {
+        case 0, 1 -> new Condition.Opened(email(), random.nextBoolean(), within);
+        case 2 -> new Condition.Clicked(email(), sometimes(2, () -> new LinkName("A")), within);
+        default ->
+            random.nextBoolean()
+                ? new Condition.Delivered(email())
+                : new Condition.Bounced(email());
+      };
     }
-    if (kind < 4) {
-      return random.nextBoolean() ? new Condition.HasTag(tag()) : new Condition.OnList(list());
+    if (kind < 7) {
+      return recordCondition();
     }
     List<Condition> parts = List.of(condition(depth + 1), condition(depth + 1));
-    return kind == 4
+    return kind == 7
         ? new Condition.All(parts)
-        : kind == 5 ? new Condition.Any(parts) : new Condition.None(parts);
+        : kind == 8 ? new Condition.Any(parts) : new Condition.None(parts);
+  }
+
+  private Condition recordCondition() {
+    Optional<Amount> within = sometimes(2, this::amount);
+    return switch (random.nextInt(11)) {
+      case 0, 1 -> new Condition.HasTag(tag());
+      case 2 -> new Condition.HadTag(tag());
+      case 3 -> new Condition.OnList(list());
+      case 4 -> new Condition.InSegment(new SegmentName("Keen"));
+      case 5 -> field();
+      case 6 -> new Condition.Bought(purchases(), within);
+      case 7 -> new Condition.Happened(new EventName("visit"), 1 + random.nextInt(3), within);
+      case 8 -> new Condition.CameByForm(new FormName("Planner"));
+      case 9 -> new Condition.CameByJourney(new JourneyName("Another"));
+      default -> new Condition.CameByList(list());
+    };
+  }
+
+  private Condition field() {
+    return switch (random.nextInt(5)) {
+      case 0 ->
+          new Condition.Field(
+              RENEWAL,
+              Operator.BETWEEN,
+              List.of(new Operand.Today(-10), new Operand.Today(random.nextInt(40))));
+      case 1 ->
+          new Condition.Field(
+              RENEWAL, Operator.LESS, List.of(new Operand.Date(LocalDate.of(2027, 5, 5))));
+      case 2 ->
+          new Condition.Field(
+              HIVES, Operator.AT_LEAST, List.of(new Operand.Number(random.nextInt(5) / 2.0)));
+      case 3 -> new Condition.Field(HIVES, Operator.IS_EMPTY, List.of());
+      default ->
+          new Condition.Field(
+              new FieldName("town"), Operator.STARTS_WITH, List.of(new Operand.Words("Lin")));
+    };
+  }
+
+  private Purchases purchases() {
+    return new Purchases(
+        sometimes(3, () -> new ProductName("Hive kit")),
+        sometimes(3, () -> new CategoryName("Hives")),
+        sometimes(3, () -> new Money(random.nextInt(9_000))));
   }
 
   private RecordChange change() {
-    return switch (random.nextInt(6)) {
-      case 0 -> new RecordChange.AddTag(tag());
-      case 1 -> new RecordChange.RemoveTag(tag());
-      case 2 -> new RecordChange.JoinList(list());
-      case 3 -> new RecordChange.LeaveList(list());
-      case 4 -> new RecordChange.CopyToList(list());
-      default -> new RecordChange.MoveToList(list(), List.of(list()));
+    return switch (random.nextInt(26)) {
+      case 0, 1, 2, 3 -> new RecordChange.AddTag(tag());
+      case 4, 5 -> new RecordChange.RemoveTag(tag());
+      case 6, 7 -> new RecordChange.JoinList(list());
+      case 8, 9 -> new RecordChange.LeaveList(list());
+      case 10, 11 -> new RecordChange.CopyToList(list());
+      case 12, 13 -> new RecordChange.MoveToList(list(), List.of(list()));
+      case 14 -> new RecordChange.SetField(RENEWAL, new Operand.Today(random.nextInt(100)));
+      case 15 -> new RecordChange.SetField(HIVES, new Operand.Number(2.5));
+      case 16, 17 -> new RecordChange.ClearField(pick(List.of(RENEWAL, HIVES)));
+      case 18 -> new RecordChange.Unsubscribe();
+      case 19 -> new RecordChange.Erase();
+      default -> new RecordChange.AddToField(HIVES, random.nextInt(7) - 3);
     };
   }
 
-  private Wait randomWait() {
+  private WaitRule waitRule() {
     TimeOfDay moment =
         new TimeOfDay(
-            LocalTime.of(random.nextInt(24), 30),
+            time(),
             random.nextBoolean()
                 ? TimeOfDay.EVERY_DAY
                 : EnumSet.of(DayOfWeek.TUESDAY, DayOfWeek.SATURDAY));
-    return switch (random.nextInt(3)) {
-      case 0 -> new Wait.For(amount(), Optional.empty());
-      case 1 -> new Wait.For(amount(), Optional.of(moment));
-      default -> new Wait.Until(moment);
+    return switch (random.nextInt(8)) {
+      case 0, 1 -> new WaitRule.For(amount(), Optional.empty());
+      case 2 -> new WaitRule.For(amount(), Optional.of(moment));
+      case 3 -> new WaitRule.Until(moment);
+      case 4 ->
+          new WaitRule.UntilDate(LocalDate.of(2027, 3, 1 + random.nextInt(28)), time(), past());
+      case 5 -> new WaitRule.UntilDay(random.nextInt(20), sometimes(2, this::time), past());
+      case 6 ->
+          new WaitRule.AroundDate(
+              RENEWAL,
+              random.nextInt(20) - 10,
+              time(),
+              random.nextBoolean(),
+              random.nextBoolean(),
+              past());
+      default -> new WaitRule.UntilHappens(condition(1), amount());
     };
+  }
+
+  private IfPast past() {
+    return switch (random.nextInt(4)) {
+      case 0 -> new IfPast.End();
+      case 1 -> new IfPast.SkipTo(new StepId("s" + (ids + random.nextInt(6))));
+      default -> new IfPast.GoOn();
+    };
+  }
+
+  private LocalTime time() {
+    return LocalTime.of(random.nextInt(24), 30);
   }
 
   private Amount amount() {
@@ -185,33 +423,71 @@ public final class RandomJourneys {
 
   /** Two groups of people who do everything the model knows. */
   public static Behaviour behaviour(long seed) {
-    RandomJourneys draw = new RandomJourneys(seed, 0);
-    double share = draw.random.nextDouble();
-    return new Behaviour(
-        List.of(draw.group("first", share), draw.group("second", 1 - share)),
-        Assumed.typical(0.5 + 5 * draw.random.nextDouble()),
-        Assumed.typical(1.5),
-        Assumed.typical(2),
-        Assumed.typical(1),
-        Assumed.typical(0.2),
-        Assumed.typical(12),
-        new Reaction(Assumed.typical(1.1), Assumed.typical(0.3), Assumed.typical(0.05)),
-        Map.of());
+    return new RandomJourneys(seed, 0).behaviour();
+  }
+
+  private Behaviour behaviour() {
+    double share = random.nextInt(101) / 100.0;
+    List<Double> hours = new ArrayList<>();
+    for (int i = 0; i < Attention.WEEK; i++) {
+      hours.add(i % 24 < 6 ? 0.1 : 1.0 + random.nextInt(3));
+    }
+    return TypicalBehaviour.in(ZONES.get(0))
+        .edit()
+        .groups(List.of(group("first", share), group("second", 1 - share)))
+        .openMedianHours(Assumed.typical(0.5 + random.nextInt(10) / 2.0))
+        .attention(
+            random.nextBoolean()
+                ? new Attention(hours, Origin.BY_HAND)
+                : Attention.flat(Origin.TYPICAL))
+        .buyAfterClick(Assumed.typical(0.2))
+        .buyMeanHours(Assumed.typical(12))
+        .offers(
+            List.of(
+                new Offer(new ProductName("Hive kit"), new CategoryName("Hives"), 1),
+                new Offer(new ProductName("Smoker"), new CategoryName("Tools"), 3)))
+        .tiredness(new Tiredness(Assumed.typical(2), Assumed.byHand(0.8), Assumed.byHand(1.5)))
+        .fading(Assumed.byHand(random.nextBoolean() ? 1 : 0.9))
+        .usual(
+            new Reaction(
+                Assumed.typical(1.1),
+                Assumed.typical(0.3),
+                Assumed.typical(0.05),
+                Assumed.typical(0.01),
+                List.of(3.0, 1.0)))
+        .emails(Map.of(new StepId("s0"), Steps.reaction(2, 0.5, 0.01)))
+        .done();
   }
 
   private AudienceGroup group(String name, double share) {
     return new AudienceGroup(
         name,
         share,
-        new Keenness(0.1 + 0.8 * random.nextDouble(), 0.05 + 0.8 * random.nextDouble()),
+        new Keenness((1 + random.nextInt(9)) / 10.0, (1 + random.nextInt(9)) / 10.0),
         pick(ZONES),
+        random.nextInt(12),
+        13 + random.nextInt(12),
         Assumed.typical(0.2),
         Assumed.typical(0.03),
         Assumed.typical(0.05),
+        Assumed.typical(0.7),
         Assumed.typical(0.1),
+        Assumed.typical(0.2),
+        Assumed.typical(15),
         Assumed.typical(random.nextBoolean() ? 0.4 : 0),
         random.nextInt(3) == 0 ? Set.of(tag()) : Set.of(),
-        Set.of(list()));
+        Set.of(list()),
+        Map.of(
+            RENEWAL,
+            new FieldGuess.DateBetween(-900, 200),
+            HIVES,
+            new FieldGuess.NumberBetween(0, 4),
+            new FieldName("town"),
+            new FieldGuess.OneOf(
+                List.of(
+                    new FieldGuess.Choice(new Operand.Words("Lindau"), 0.4),
+                    new FieldGuess.Choice(new Operand.Words("Ulm"), 0.3)))),
+        Map.of(new EventName("visit"), Assumed.typical(3)));
   }
 
   private StepId nextId() {
@@ -224,6 +500,10 @@ public final class RandomJourneys {
 
   private ListName list() {
     return new ListName(pick(NAMES));
+  }
+
+  private <T> Optional<T> sometimes(int oneIn, java.util.function.Supplier<T> make) {
+    return random.nextInt(oneIn) == 0 ? Optional.of(make.get()) : Optional.empty();
   }
 
   private <T> T pick(List<T> from) {

@@ -1,0 +1,64 @@
+package org.opentrellis.core.behaviour;
+
+import java.util.List;
+import org.opentrellis.core.journey.Operand;
+
+/** What a group's people have in a field of their record. */
+public sealed interface FieldGuess {
+
+  /**
+   * One of some values.
+   *
+   * @param choices at least one; what their shares leave of 1 has an empty field
+   */
+  record OneOf(List<Choice> choices) implements FieldGuess {
+    public OneOf {
+      choices = List.copyOf(choices);
+      double sum = choices.stream().mapToDouble(Choice::share).sum();
+      if (choices.isEmpty() || sum > 1 + 1e-9) {
+        throw new IllegalArgumentException(
+            "a field's values need shares that add up to at most 1, not " + sum);
+      }
+    }
+  }
+
+  /**
+   * @param share of the people, 0 to 1
+   */
+  record Choice(Operand value, double share) {
+    public Choice {
+      if (!(share >= 0 && share <= 1)) {
+        throw new IllegalArgumentException("a share must be 0 to 1, not " + share);
+      }
+    }
+  }
+
+  /**
+   * A number, all in a range alike.
+   *
+   * @param from the least
+   * @param to the most
+   */
+  record NumberBetween(double from, double to) implements FieldGuess {
+    public NumberBetween {
+      if (!(from <= to)) {
+        throw new IllegalArgumentException("a range must go up, not from " + from + " to " + to);
+      }
+    }
+  }
+
+  /**
+   * A date counted from the day when the cohort starts, all in a range alike.
+   *
+   * @param fromDays before the start if negative
+   * @param toDays the last
+   */
+  record DateBetween(int fromDays, int toDays) implements FieldGuess {
+    public DateBetween {
+      if (fromDays > toDays || fromDays < -40_000 || toDays > 4_000) {
+        throw new IllegalArgumentException(
+            "dates must go up and lie near, not from " + fromDays + " to " + toDays + " days");
+      }
+    }
+  }
+}

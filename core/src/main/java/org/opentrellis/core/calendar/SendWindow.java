@@ -1,0 +1,46 @@
+package org.opentrellis.core.calendar;
+
+import java.time.DayOfWeek;
+import java.time.LocalTime;
+import java.util.Set;
+
+/**
+ * When mail may go out: on some weekdays, from one local time to another. What falls outside waits
+ * for the next opening.
+ *
+ * @param days the weekdays; all of them if none is named
+ * @param from the first minute
+ * @param to the first minute after it; midnight is the end of the day
+ */
+public record SendWindow(Set<DayOfWeek> days, LocalTime from, LocalTime to) {
+  public SendWindow {
+    days = days.isEmpty() ? TimeOfDay.EVERY_DAY : Weekdays.copy(days);
+    TimeOfDay.requireMinute(from);
+    TimeOfDay.requireMinute(to);
+    if (endOf(to) <= from.toSecondOfDay()) {
+      throw new IllegalArgumentException(
+          "a send window must end after it begins, not at " + to + " after " + from);
+    }
+  }
+
+  /** The moment itself if it is inside, else the next opening. */
+  public long atOrAfter(long instant, ZoneClock clock) {
+    long local = clock.local(instant);
+    long day = Math.floorDiv(local, (long) ZoneClock.DAY);
+    long second = local - day * ZoneClock.DAY;
+    if (second >= from.toSecondOfDay() && second < endOf(to) && Weekdays.has(days, day)) {
+      return instant;
+    }
+    return new TimeOfDay(from, days).atOrAfter(instant, clock);
+  }
+
+  /** In words: "Mon to Fri 08:00 to 18:00". */
+  public String inWords() {
+    String hours = from + " to " + (endOf(to) == ZoneClock.DAY ? "24:00" : to.toString());
+    return days.size() == 7 ? hours : Weekdays.inWords(days) + " " + hours;
+  }
+
+  private static int endOf(LocalTime to) {
+    return to.equals(LocalTime.MIDNIGHT) ? ZoneClock.DAY : to.toSecondOfDay();
+  }
+}

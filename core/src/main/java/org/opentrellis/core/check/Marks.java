@@ -1,0 +1,111 @@
+package org.opentrellis.core.check;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.opentrellis.core.journey.Condition;
+import org.opentrellis.core.journey.Goal;
+import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.ListName;
+import org.opentrellis.core.journey.Name;
+import org.opentrellis.core.journey.RecordChange;
+import org.opentrellis.core.journey.Segment;
+import org.opentrellis.core.journey.Step;
+import org.opentrellis.core.journey.TagName;
+import org.opentrellis.core.journey.Trigger;
+
+/** Which tags and lists journeys set, and which they ask about. */
+final class Marks {
+  private Marks() {}
+
+  /** Everything that people can carry: set by a step, brought by a trigger or by a group. */
+  static Set<Name> known(CheckContext context) {
+    Set<Name> known = new HashSet<>();
+    context.all().forEach(journey -> setBy(journey).forEach(known::add));
+    context.behaviour().groups().forEach(g -> known.addAll(g.tags()));
+    context.behaviour().groups().forEach(g -> known.addAll(g.lists()));
+    return known;
+  }
+
+  /** The tags and lists that a journey sets, or that people get to come into it. */
+  static Stream<Name> setBy(Journey journey) {
+    Stream<Name> brought = journey.triggers().stream().flatMap(Marks::waitedFor);
+    Stream<Name> set = journey.steps().flatMap(Marks::setBy);
+    return Stream.concat(brought, set);
+  }
+
+  /** The tag or list that a trigger waits for. */
+  static Stream<Name> waitedFor(Trigger trigger) {
+    if (trigger instanceof Trigger.GetsTag gets) {
+      return Stream.of(gets.tag());
+    }
+    return trigger instanceof Trigger.JoinsList joins ? Stream.of(joins.list()) : Stream.empty();
+  }
+
+  /** The tags and lists that a step sets. */
+  static Stream<Name> setBy(Step step) {
+    return step instanceof Step.Change change
+        ? change.changes().stream().flatMap(Marks::setBy)
+        : Stream.empty();
+  }
+
+  private static Stream<Name> setBy(RecordChange change) {
+    if (change instanceof RecordChange.AddTag add) {
+      return Stream.of(add.tag());
+    }
+    if (change instanceof RecordChange.JoinList join) {
+      return Stream.of(join.list());
+    }
+    if (change instanceof RecordChange.CopyToList copy) {
+      return Stream.of(copy.list());
+    }
+    return change instanceof RecordChange.MoveToList move ? Stream.of(move.list()) : Stream.empty();
+  }
+
+  /** Every question that a journey asks, besides those of its steps. */
+  static Stream<Condition> askedByRules(Journey journey) {
+    return Stream.of(
+            journey.entryFilter().stream(),
+            journey.leaveWhen().stream(),
+            journey.goal().map(Goal::what).stream())
+        .flatMap(all -> all);
+  }
+
+  /** The tags and lists that a condition asks about. */
+  static Stream<Name> in(Condition condition) {
+    return condition.all().flatMap(Marks::ofPlain);
+  }
+
+  private static Stream<Name> ofPlain(Condition condition) {
+    if (condition instanceof Condition.HasTag has) {
+      return Stream.of(has.tag());
+    }
+    if (condition instanceof Condition.HadTag had) {
+      return Stream.of(had.tag());
+    }
+    return condition instanceof Condition.OnList on ? Stream.of(on.list()) : Stream.empty();
+  }
+
+  /** Every tag and list that some journey or segment goes by. */
+  static Set<Name> used(CheckContext context) {
+    Set<Name> used = new HashSet<>();
+    List<Journey> all = context.all().toList();
+    for (Journey journey : all) {
+      journey.triggers().stream().flatMap(Marks::waitedFor).forEach(used::add);
+      askedByRules(journey).flatMap(Marks::in).forEach(used::add);
+      journey.steps().flatMap(s -> s.conditions().stream()).flatMap(Marks::in).forEach(used::add);
+    }
+    context.catalogue().segments().stream().map(Segment::who).flatMap(Marks::in).forEach(used::add);
+    return used;
+  }
+
+  /** "tag planner", "list Newcomers". */
+  static String words(Name name) {
+    return (name instanceof TagName ? "tag" : "list") + " \u201c" + name.value() + "\u201d";
+  }
+
+  static boolean isList(Name name) {
+    return name instanceof ListName;
+  }
+}

@@ -1,0 +1,69 @@
+package org.opentrellis.core.check;
+
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.opentrellis.core.calendar.SendWindow;
+import org.opentrellis.core.calendar.TimeOfDay;
+import org.opentrellis.core.calendar.ZoneClock;
+import org.opentrellis.core.journey.Step;
+import org.opentrellis.core.journey.WaitRule;
+import org.opentrellis.core.journey.Way;
+
+/** A wait for a time of day that the send window then puts off: people get the mail later. */
+final class OutsideSendWindow implements Check {
+  private static final ZoneClock CLOCK = ZoneClock.around(ZoneOffset.UTC, Instant.EPOCH, 40);
+
+  @Override
+  public List<Finding> look(CheckContext context) {
+    List<Finding> findings = new ArrayList<>();
+    context
+        .journey()
+        .sendWindow()
+        .ifPresent(window -> look(context.expanded().body(), window, findings));
+    return findings;
+  }
+
+  private static void look(List<Step> steps, SendWindow window, List<Finding> findings) {
+    for (int i = 0; i < steps.size(); i++) {
+      Step step = steps.get(i);
+      for (Way way : step.ways()) {
+        look(way.steps(), window, findings);
+      }
+      boolean thenSends = i + 1 < steps.size() && steps.get(i + 1) instanceof Step.Send;
+      Optional<TimeOfDay> moment = moment(step);
+      if (thenSends && moment.isPresent() && isOutside(moment.get(), window)) {
+        findings.add(
+            Findings.warning(
+                "outside-send-window",
+                steps.get(i + 1).id(),
+                "The wait before ends at %s, outside the send window (%s): the message waits for "
+                        .formatted(moment.get().inWords(), window.inWords())
+                    + "the next opening."));
+      }
+    }
+  }
+
+  private static Optional<TimeOfDay> moment(Step step) {
+    if (!(step instanceof Step.Wait wait)) {
+      return Optional.empty();
+    }
+    return wait.rule() instanceof WaitRule.Until until
+        ? Optional.of(until.moment())
+        : wait.rule() instanceof WaitRule.For waits ? waits.thenUntil() : Optional.empty();
+  }
+
+  /** Whether some moment of a week at which the wait may end is outside. */
+  private static boolean isOutside(TimeOfDay moment, SendWindow window) {
+    long at = moment.atOrAfter(0, CLOCK);
+    while (at < 7L * ZoneClock.DAY) {
+      if (window.atOrAfter(at, CLOCK) != at) {
+        return true;
+      }
+      at = moment.atOrAfter(at + 1, CLOCK);
+    }
+    return false;
+  }
+}

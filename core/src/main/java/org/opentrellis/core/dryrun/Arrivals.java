@@ -1,0 +1,174 @@
+package org.opentrellis.core.dryrun;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.calendar.YearlyDate;
+import org.opentrellis.core.calendar.ZoneClock;
+import org.opentrellis.core.journey.Circles;
+import org.opentrellis.core.journey.Operand;
+import org.opentrellis.core.journey.Trigger;
+import org.opentrellis.core.machine.Person;
+import org.opentrellis.core.machine.Program;
+import org.opentrellis.core.machine.World;
+import org.opentrellis.core.random.Draws;
+
+/**
+ * How people come to the journeys of a run. A journey that another one of the run leads into, by
+ * handing over, tagging or a list, is entered from there; to every other journey everybody comes
+ * once, and again as often as their group does. Immutable.
+ */
+final class Arrivals {
+  /** Nobody comes to one journey more often than this in one run. */
+  private static final int MOST_PASSES = 50;
+
+  private final World world;
+  private final CohortSettings settings;
+  private final Shop shop;
+  private final List<Door> doors = new ArrayList<>();
+
+  /** A journey that people come to from outside, and the triggers that can bring them. */
+  private record Door(int program, List<Trigger> all, int[] triggers, String prefix) {}
+
+  Arrivals(World world, CohortSettings settings, Shop shop) {
+    this.world = world;
+    this.settings = settings;
+    this.shop = shop;
+    for (Program program : world.programs()) {
+      if (!ledInto(program, world)) {
+        List<Trigger> all = program.journey().triggers();
+        int number = program.number();
+        String prefix = number == 0 ? "" : "journey " + number;
+        doors.add(new Door(number, all, fromOutside(all), prefix));
+      }
+    }
+  }
+
+  /** Whether another journey of the run brings people into this one. */
+  private static boolean ledInto(Program program, World world) {
+    return world.programs().stream()
+        .filter(other -> other != program)
+        .flatMap(other -> other.steps().stream())
+        .anyMatch(step -> Circles.leads(step, program.journey()));
+  }
+
+  /** Being handed over counts only where nothing else brings people in. */
+  private static int[] fromOutside(List<Trigger> all) {
+    List<Integer> some = new ArrayList<>();
+    for (int i = 0; i < all.size(); i++) {
+      if (all.size() == 1 || !(all.get(i) instanceof Trigger.HandedOver)) {
+        some.add(i);
+      }
+    }
+    return some.stream().mapToInt(Integer::intValue).toArray();
+  }
+
+  /**
+   * Puts a person at the doors of the journeys.
+   *
+   * @return when they first come
+   */
+  long first(Person person, Sampler sampler) {
+    long first = Person.NEVER;
+    for (Door door : doors) {
+      first = Math.min(first, comes(person, sampler, door));
+    }
+    if (first == Person.NEVER) {
+      return settings.start().getEpochSecond();
+    }
+    return first;
+  }
+
+  private long comes(Person person, Sampler sampler, Door door) {
+    long key =
+        door.program == 0
+            ? sampler.key()
+            : Draws.bits(sampler.key(), Draws.address(Purposes.JOURNEY, door.prefix));
+    int trigger = trigger(key, door);
+    long at = arrival(key, person, sampler.group(), trigger < 0 ? null : door.all.get(trigger));
+    comes(person, key, door, trigger, at);
+    double mean = sampler.group().comesAgainMeanSeconds;
+    if (mean != Double.POSITIVE_INFINITY) {
+      comesAgain(person, key, door, trigger, at, mean);
+    }
+    return at;
+  }
+
+  private void comesAgain(
+      Person person, long key, Door door, int trigger, long first, double meanSeconds) {
+    long end = first + (long) settings.horizonDays() * ZoneClock.DAY;
+    long at = first;
+    for (int again = 1; again < MOST_PASSES; again++) {
+      double later = Draws.exponential(key, Purposes.COMES_AGAIN + 1000L * again, meanSeconds);
+      if (!(at + later <= end)) {
+        return;
+      }
+      at += Math.max(1, (long) later);
+      comes(person, key + again, door, trigger, at);
+    }
+  }
+
+  private static int trigger(long key, Door door) {
+    if (door.triggers.length < 2) {
+      return door.triggers.length == 0 ? -1 : door.triggers[0];
+    }
+    return door.triggers[(int) (Draws.uniform(key, Purposes.TRIGGER) * door.triggers.length)];
+  }
+
+  /** When a person comes for the first time. */
+  private long arrival(long key, Person person, GroupDraws group, @Nullable Trigger trigger) {
+    if (trigger instanceof Trigger.OnDate on) {
+      return group.clock.instant(on.date().toEpochDay() * ZoneClock.DAY + on.at().toSecondOfDay());
+    }
+    double day = Draws.uniform(key, Purposes.ARRIVAL) * settings.arrivalDays();
+    long start = settings.start().getEpochSecond();
+    long usual = start + (long) (day * ZoneClock.DAY);
+    int from = group.group.arriveFromHour();
+    int hours = group.group.arriveToHour() - from;
+    if (hours < 24) {
+      double hour = from + hours * Draws.uniform(key, Purposes.ARRIVAL_HOUR);
+      usual = group.clock.instant(group.clock.day(usual) * ZoneClock.DAY + (long) (hour * 3600));
+    }
+    return trigger instanceof Trigger.DateComes date ? onDate(date, person, group, usual) : usual;
+  }
+
+  /** The date's return that is next when the cohort starts; people without a date come as usual. */
+  private long onDate(Trigger.DateComes date, Person person, GroupDraws group, long usual) {
+    int field = world.field(date.field()).orElseThrow();
+    if (!(person.field(field) instanceof Operand.Date held)) {
+      return usual;
+    }
+    LocalDate start = group.clock.date(settings.start().getEpochSecond());
+    LocalDate day =
+        date.everyYear()
+            ? YearlyDate.nextMoved(held.date(), date.days(), date.onFirstOfMarch(), start)
+            : held.date().plusDays(date.days());
+    return group.clock.instant(day.toEpochDay() * ZoneClock.DAY + date.at().toSecondOfDay());
+  }
+
+  /** What brings the person in happens, and so they come. */
+  private void comes(Person person, long key, Door door, int trigger, long at) {
+    Trigger by = trigger < 0 ? null : door.all.get(trigger);
+    if (by instanceof Trigger.Buys buys) {
+      int offer = shop.fitting(buys.what(), world, key, Draws.address(Purposes.OFFER, "comes"));
+      if (offer >= -1) {
+        long least = buys.what().atLeast().map(money -> money.cents()).orElse(0L);
+        person.buys(at, offer, Math.max(least, shop.cents(key, Purposes.ORDER_VALUE)));
+        return;
+      }
+    }
+    if (by instanceof Trigger.EventArrives arrives) {
+      person.experiences(at, world.event(arrives.event()).orElseThrow());
+      return;
+    }
+    person.comes(door.program, trigger, at);
+  }
+
+  /** Whether what brings people in is a cart left. */
+  boolean fromCart() {
+    return doors.stream()
+        .flatMap(door -> door.all.stream())
+        .anyMatch(Trigger.LeavesCart.class::isInstance);
+  }
+}

@@ -1,0 +1,127 @@
+package org.opentrellis.core.dryrun;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.behaviour.Behaviour;
+import org.opentrellis.core.behaviour.Reaction;
+import org.opentrellis.core.journey.Message;
+import org.opentrellis.core.journey.Step;
+import org.opentrellis.core.journey.StepId;
+import org.opentrellis.core.machine.Program;
+import org.opentrellis.core.machine.World;
+import org.opentrellis.core.random.Draws;
+import org.opentrellis.core.random.QuantileTable;
+
+/**
+ * People made ready to be sent through some journeys: who they are is said by the first journey's
+ * assumptions, what they do with a message by its own journey's. Immutable.
+ */
+final class Cohort {
+  private final List<Behaviour> behaviours;
+  private final List<GroupDraws> groups;
+  private final Shop shop;
+  private final SendDraws[][][] draws;
+  private final long[][] lots;
+  private final @Nullable AttentionClock[] attention;
+  private final QuantileTable[] clickDelays;
+
+  /**
+   * @param behaviours by journey
+   */
+  Cohort(World world, List<Behaviour> behaviours, CohortSettings settings) {
+    this.behaviours = List.copyOf(behaviours);
+    this.groups = GroupDraws.all(behaviours.get(0).groups(), world, settings);
+    this.shop = new Shop(behaviours.get(0));
+    int count = world.programs().size();
+    draws = new SendDraws[count][][];
+    lots = new long[count][];
+    attention = new AttentionClock[count];
+    clickDelays = new QuantileTable[count];
+    for (int i = 0; i < count; i++) {
+      Behaviour behaviour = behaviours.get(i);
+      attention[i] = AttentionClock.of(behaviour.attention());
+      clickDelays[i] =
+          QuantileTable.logNormal(
+              behaviour.clickMedianMinutes().value() * 60, behaviour.clickSigma().value());
+      Program program = world.programs().get(i);
+      draws[i] = draws(program, behaviour);
+      String prefix = prefix(program);
+      lots[i] =
+          program.steps().stream()
+              .mapToLong(step -> Draws.address(Purposes.LOT, prefix + step.id().value()))
+              .toArray();
+    }
+  }
+
+  /** Draws of the first journey are addressed by step alone, so that its variants share them. */
+  private static String prefix(Program program) {
+    return program.number() == 0 ? "" : program.number() + ":";
+  }
+
+  private static SendDraws[][] draws(Program program, Behaviour behaviour) {
+    QuantileTable open =
+        QuantileTable.logNormal(
+            behaviour.openMedianHours().value() * 3600, behaviour.openSigma().value());
+    QuantileTable read =
+        QuantileTable.logNormal(
+            behaviour.textMedianMinutes().value() * 60, behaviour.clickSigma().value());
+    SendDraws[][] all = new SendDraws[program.sends().size()][];
+    for (int send = 0; send < all.length; send++) {
+      Step.Send step = program.sends().get(send);
+      boolean text = step instanceof Step.SendText;
+      List<Message> versions = program.messages(send);
+      all[send] = new SendDraws[versions.size()];
+      for (int version = 0; version < versions.size(); version++) {
+        all[send][version] =
+            new SendDraws(
+                prefix(program) + step.id().value(),
+                reaction(step, version, behaviour),
+                versions.get(version).links().size(),
+                text,
+                behaviour,
+                text ? read : open);
+      }
+    }
+    return all;
+  }
+
+  /** What is assumed of a variant, else of its step, else of any email. */
+  private static Reaction reaction(Step.Send step, int version, Behaviour behaviour) {
+    if (step instanceof Step.SendEmail email && !email.variants().isEmpty()) {
+      StepId variant = email.variants().get(version).id();
+      Reaction own = behaviour.emails().get(variant);
+      if (own != null) {
+        return own;
+      }
+    }
+    return behaviour.reactionTo(step.id());
+  }
+
+  Behaviour behaviour(int program) {
+    return behaviours.get(program);
+  }
+
+  List<GroupDraws> groups() {
+    return groups;
+  }
+
+  Shop shop() {
+    return shop;
+  }
+
+  SendDraws draws(int program, int send, int variant) {
+    return draws[program][send][variant];
+  }
+
+  long lotAddress(int program, int step) {
+    return lots[program][step];
+  }
+
+  @Nullable AttentionClock attention(int program) {
+    return attention[program];
+  }
+
+  QuantileTable clickDelay(int program) {
+    return clickDelays[program];
+  }
+}

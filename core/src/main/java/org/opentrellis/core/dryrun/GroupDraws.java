@@ -1,0 +1,154 @@
+package org.opentrellis.core.dryrun;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalInt;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.behaviour.AudienceGroup;
+import org.opentrellis.core.behaviour.FieldGuess;
+import org.opentrellis.core.calendar.ZoneClock;
+import org.opentrellis.core.journey.FieldName;
+import org.opentrellis.core.journey.Operand;
+import org.opentrellis.core.machine.Person;
+import org.opentrellis.core.machine.World;
+import org.opentrellis.core.random.Draws;
+import org.opentrellis.core.random.QuantileTable;
+
+/** One audience group made ready to draw people from. Immutable. */
+final class GroupDraws {
+  /** Days of the background chances, which are given per 30 days. */
+  private static final double CHANCE_SECONDS = 30 * 86_400.0;
+
+  /** An event that happens to the group's people. */
+  private record Background(int event, double meanSeconds, String name) {}
+
+  /** A field that the group's people have something in. */
+  private record Held(int field, FieldGuess guess, long address) {}
+
+  final AudienceGroup group;
+  final double upTo;
+  final ZoneClock clock;
+  final QuantileTable keenness;
+  final double buysAnywayMeanSeconds;
+  final double comesAgainMeanSeconds;
+  private final int[] marks;
+  private final List<Held> fields = new ArrayList<>();
+  private final List<Background> events = new ArrayList<>();
+  private final LocalDate startDate;
+
+  /**
+   * @param upTo the shares of this group and of those before it
+   */
+  GroupDraws(AudienceGroup group, double upTo, World world, CohortSettings settings) {
+    this.group = group;
+    this.upTo = upTo;
+    int days = settings.arrivalDays() + settings.horizonDays() + 40;
+    this.clock = ZoneClock.around(group.zone(), settings.start(), days);
+    this.startDate = clock.date(settings.start().getEpochSecond());
+    this.keenness = QuantileTable.beta(group.keenness().alpha(), group.keenness().beta());
+    this.buysAnywayMeanSeconds = meanSeconds(group.buysAnyway().value());
+    this.comesAgainMeanSeconds = meanSeconds(group.comesAgain().value());
+    this.marks =
+        Stream.concat(
+                group.tags().stream().map(world::mark), group.lists().stream().map(world::mark))
+            .flatMapToInt(OptionalInt::stream)
+            .sorted()
+            .toArray();
+    group.fields().forEach((name, guess) -> addField(name, guess, world));
+    group
+        .events()
+        .forEach(
+            (name, rate) ->
+                world
+                    .event(name)
+                    .ifPresent(
+                        event ->
+                            events.add(
+                                new Background(
+                                    event, CHANCE_SECONDS / rate.value(), name.value()))));
+  }
+
+  private void addField(FieldName name, FieldGuess guess, World world) {
+    world
+        .field(name)
+        .ifPresent(
+            field ->
+                fields.add(new Held(field, guess, Draws.address(Purposes.FIELD, name.value()))));
+  }
+
+  /** What a person's record says before anything happens. */
+  void fillRecord(Person person, long key) {
+    for (int mark : marks) {
+      person.mark(mark, true);
+    }
+    for (Held held : fields) {
+      person.field(held.field, value(held.guess, Draws.uniform(key, held.address)));
+    }
+  }
+
+  private @Nullable Operand value(FieldGuess guess, double u) {
+    if (guess instanceof FieldGuess.OneOf some) {
+      double upTo = 0;
+      for (FieldGuess.Choice choice : some.choices()) {
+        upTo += choice.share();
+        if (u < upTo) {
+          return choice.value() instanceof Operand.Today today
+              ? new Operand.Date(startDate.plusDays(today.plusDays()))
+              : choice.value();
+        }
+      }
+      return null;
+    }
+    if (guess instanceof FieldGuess.NumberBetween numbers) {
+      return new Operand.Number(numbers.from() + u * (numbers.to() - numbers.from()));
+    }
+    FieldGuess.DateBetween dates = (FieldGuess.DateBetween) guess;
+    long days = dates.fromDays() + (long) (u * (dates.toDays() - dates.fromDays() + 1));
+    return new Operand.Date(startDate.plusDays(days));
+  }
+
+  /** The named events that happen to a person in the background. */
+  void addEvents(Person person, long key, long from, long to) {
+    for (Background one : events) {
+      double at = from;
+      for (int n = 0; ; n++) {
+        long address = Draws.address(Purposes.EVENT, one.name + "/" + n);
+        at += Draws.exponential(key, address, one.meanSeconds);
+        if (!(at <= to)) {
+          break;
+        }
+        person.experiences((long) at, one.event);
+      }
+    }
+  }
+
+  /** The mean of the exponential that happens within 30 days with this chance. */
+  private static double meanSeconds(double chance) {
+    return chance == 0 ? Double.POSITIVE_INFINITY : -CHANCE_SECONDS / Math.log1p(-chance);
+  }
+
+  static List<GroupDraws> all(List<AudienceGroup> groups, World world, CohortSettings settings) {
+    List<GroupDraws> all = new ArrayList<>();
+    double upTo = 0;
+    for (AudienceGroup group : groups) {
+      upTo += group.share();
+      all.add(new GroupDraws(group, upTo, world, settings));
+    }
+    return all;
+  }
+
+  static GroupDraws of(long key, List<GroupDraws> all) {
+    if (all.size() == 1) {
+      return all.get(0);
+    }
+    double u = Draws.uniform(key, Purposes.GROUP);
+    for (GroupDraws group : all) {
+      if (u < group.upTo) {
+        return group;
+      }
+    }
+    return all.get(all.size() - 1);
+  }
+}

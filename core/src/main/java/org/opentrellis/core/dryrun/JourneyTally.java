@@ -1,0 +1,316 @@
+package org.opentrellis.core.dryrun;
+
+import java.util.Arrays;
+import java.util.List;
+import org.opentrellis.core.calendar.ZoneClock;
+import org.opentrellis.core.journey.Message;
+import org.opentrellis.core.machine.JourneyMachine;
+import org.opentrellis.core.machine.LeaveReason;
+import org.opentrellis.core.machine.Program;
+import org.opentrellis.core.machine.SkipReason;
+import org.opentrellis.core.machine.Visit;
+import org.opentrellis.core.random.Draws;
+import org.opentrellis.core.stats.TimeBuckets;
+
+/**
+ * What happened in one journey of a dry run, as integers: mergeable, and its size does not grow
+ * with the people.
+ *
+ * <p>These hold in every run: entered = finished + left + waiting, for the journey and for each
+ * step (there with passed for finished); a branch's arms add up to those who passed it; clicked <=
+ * opened by people <= delivered <= sent; the paths add up to those who entered.
+ */
+public final class JourneyTally {
+  private static final int DAY = ZoneClock.DAY;
+
+  private final Program program;
+  private final int horizonDays;
+  private final StepTally[] steps;
+  private final EmailTally[] sends;
+  private final long[] goalByDay;
+  private final TimeBuckets goalTimes = new TimeBuckets();
+  private final long[] left = new long[LeaveReason.values().length];
+  private final long[] sentPerVisit;
+  private final Paths paths = new Paths();
+
+  private long refused;
+  private long turnedAway;
+  private long entered;
+  private long finished;
+  private long waiting;
+  private long goalMet;
+  private long unsubscribed;
+  private long complained;
+  private long heldOut;
+  private long heldOutGoalMet;
+  private long buyers;
+  private long revenueCents;
+
+  JourneyTally(Program program, int horizonDays) {
+    this.program = program;
+    this.horizonDays = horizonDays;
+    this.goalByDay = new long[horizonDays + 1];
+    this.steps =
+        program.steps().stream()
+            .map(step -> new StepTally(step.ways().size(), horizonDays + 2))
+            .toArray(StepTally[]::new);
+    this.sends = new EmailTally[program.sends().size()];
+    for (int i = 0; i < sends.length; i++) {
+      List<Message> versions = program.messages(i);
+      int links = versions.stream().mapToInt(m -> m.links().size()).max().orElse(0);
+      sends[i] = new EmailTally(versions.size(), links);
+    }
+    this.sentPerVisit = new long[sends.length + 1];
+  }
+
+  void turnedAway(boolean byFilter) {
+    refused += byFilter ? 1 : 0;
+    turnedAway += byFilter ? 0 : 1;
+  }
+
+  void begins() {
+    entered++;
+  }
+
+  void entered(int step, Visit visit) {
+    StepTally tally = steps[step];
+    tally.entered++;
+    long now = visit.now();
+    tally.sinceEntry.accept(now - visit.entryAt());
+    long local = visit.clock().local(now);
+    long localDay = Math.floorDiv(local, (long) DAY);
+    long day = localDay - visit.clock().day(visit.entryAt());
+    tally.byDay[(int) Math.min(day, tally.byDay.length - 1)]++;
+    tally.byQuarter[(int) (local - localDay * DAY) / 900]++;
+  }
+
+  void held(int step, long seconds) {
+    steps[step].held++;
+    steps[step].heldSeconds += seconds;
+  }
+
+  void sent(int send, Visit visit) {
+    sends[send].sent++;
+    sends[send].byVariant[visit.variant(send)]++;
+  }
+
+  void skipped(int step, SkipReason reason, Visit visit) {
+    steps[step].skipped[reason.ordinal()]++;
+    note(visit, step, 900 + reason.ordinal());
+  }
+
+  void passed(int step, Visit visit) {
+    steps[step].passed++;
+    stays(step, visit, visit.now());
+  }
+
+  private void stays(int step, Visit visit, long until) {
+    long from = visit.steppedAt() - visit.entryAt();
+    long to = until - visit.entryAt();
+    if (to > from || from == 0) {
+      steps[step].stay(from, to);
+    }
+  }
+
+  void took(int step, int way, Visit visit) {
+    steps[step].ways[way]++;
+    note(visit, step, way);
+  }
+
+  void left(int step, LeaveReason reason, Visit visit) {
+    steps[step].left[reason.ordinal()]++;
+    left[reason.ordinal()]++;
+    stays(step, visit, visit.now());
+    note(visit, step, 800 + reason.ordinal());
+  }
+
+  void finishes(int step) {
+    finished++;
+    if (step >= 0) {
+      steps[step].finished++;
+    }
+  }
+
+  void waiting(int step, Visit visit) {
+    steps[step].waiting++;
+    waiting++;
+    note(visit, step, 700);
+    steps[step].stay(visit.steppedAt() - visit.entryAt(), (long) (horizonDays + 1) * DAY);
+  }
+
+  /** Adds a turn to what the visit's path is told by. */
+  private static void note(Visit visit, int step, int turn) {
+    visit.mark(Draws.mix(visit.mark() * 31 + step * 1024L + turn + 1));
+  }
+
+  /** Counts what became of the messages and of the goal, once a visit is over. */
+  void close(Visit visit, int person, int number, long end) {
+    for (int n = 0; n < visit.sends(); n++) {
+      int send = visit.sentInOrder(n);
+      sends[send].close(visit, send, end);
+    }
+    sentPerVisit[visit.sends()]++;
+    unsubscribed += visit.person().unsubscribesAt() <= end ? 1 : 0;
+    complained += visit.person().complainsAt() <= end ? 1 : 0;
+    long goalAt = JourneyMachine.goalMetAt(visit, end);
+    if (goalAt <= end) {
+      goalMet++;
+      goalTimes.accept(goalAt - visit.entryAt());
+      goalByDay[(int) Math.min(horizonDays, (goalAt - visit.entryAt()) / DAY)]++;
+    }
+    purchases(visit, end);
+    long until = visit.over() ? visit.now() : end;
+    paths.accept(
+        visit.mark(), person, number, goalAt <= end, visit.sends(), until - visit.entryAt());
+  }
+
+  /** Who bought after entering, whatever for. */
+  private void purchases(Visit visit, long end) {
+    var bought = visit.person().purchases();
+    long cents = 0;
+    boolean any = false;
+    for (int n = 0; n < bought.size() && bought.at(n) <= end; n++) {
+      if (bought.at(n) > visit.entryAt()) {
+        any = true;
+        cents += bought.cents(n);
+      }
+    }
+    buyers += any ? 1 : 0;
+    revenueCents += cents;
+  }
+
+  void heldOut(Visit visit, long end) {
+    heldOut++;
+    heldOutGoalMet += JourneyMachine.goalMetAt(visit, end) <= end ? 1 : 0;
+  }
+
+  void combine(JourneyTally other) {
+    refused += other.refused;
+    turnedAway += other.turnedAway;
+    entered += other.entered;
+    finished += other.finished;
+    waiting += other.waiting;
+    goalMet += other.goalMet;
+    unsubscribed += other.unsubscribed;
+    complained += other.complained;
+    heldOut += other.heldOut;
+    heldOutGoalMet += other.heldOutGoalMet;
+    buyers += other.buyers;
+    revenueCents += other.revenueCents;
+    StepTally.add(left, other.left);
+    StepTally.add(goalByDay, other.goalByDay);
+    StepTally.add(sentPerVisit, other.sentPerVisit);
+    goalTimes.combine(other.goalTimes);
+    paths.combine(other.paths);
+    for (int i = 0; i < steps.length; i++) {
+      steps[i].combine(other.steps[i]);
+    }
+    for (int i = 0; i < sends.length; i++) {
+      sends[i].combine(other.sends[i]);
+    }
+  }
+
+  public Program program() {
+    return program;
+  }
+
+  public int horizonDays() {
+    return horizonDays;
+  }
+
+  /** Times that the entry filter kept somebody out. */
+  public long refused() {
+    return refused;
+  }
+
+  /** Times that somebody came again and the re-entry rule kept them out. */
+  public long turnedAway() {
+    return turnedAway;
+  }
+
+  /** Times that somebody entered; a person may enter more than once. Without those held out. */
+  public long entered() {
+    return entered;
+  }
+
+  public long finished() {
+    return finished;
+  }
+
+  public long waiting() {
+    return waiting;
+  }
+
+  public long left(LeaveReason reason) {
+    return left[reason.ordinal()];
+  }
+
+  /** Left the journey before its end, for any reason. */
+  public long left() {
+    return Arrays.stream(left).sum();
+  }
+
+  /** Entries after which the goal was met within its limit, inside the journey or after it. */
+  public long goalMet() {
+    return goalMet;
+  }
+
+  /** Entries after which the person unsubscribed, inside the journey or after it. */
+  public long unsubscribed() {
+    return unsubscribed;
+  }
+
+  /** Entries after which the person complained, inside the journey or after it. */
+  public long complained() {
+    return complained;
+  }
+
+  /** Entries of people who got nothing, to compare with. */
+  public long heldOut() {
+    return heldOut;
+  }
+
+  /** Of those, how many met the goal all the same. */
+  public long heldOutGoalMet() {
+    return heldOutGoalMet;
+  }
+
+  /** Entries after which the person bought something. */
+  public long buyers() {
+    return buyers;
+  }
+
+  /** What those bought for, after they entered. */
+  public long revenueCents() {
+    return revenueCents;
+  }
+
+  /** Goals met by whole days of 24 hours since entry. */
+  public long[] goalByDay() {
+    return goalByDay.clone();
+  }
+
+  /** Seconds from entry to the goal. */
+  public TimeBuckets goalTimes() {
+    return goalTimes;
+  }
+
+  /** Entries by how many messages went out to them. */
+  public long[] sentPerVisit() {
+    return sentPerVisit.clone();
+  }
+
+  public Paths paths() {
+    return paths;
+  }
+
+  /** By node number. */
+  public List<StepTally> steps() {
+    return List.of(steps);
+  }
+
+  /** By send number. */
+  public List<EmailTally> sends() {
+    return List.of(sends);
+  }
+}

@@ -1,0 +1,116 @@
+package org.opentrellis.core.dryrun;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.IntStream;
+
+/**
+ * The distinct ways that people went. The first {@value #MOST} in order of people are kept, the
+ * rest is counted as one; so the result is the same however the people are parted, as long as parts
+ * are combined in order.
+ */
+public final class Paths {
+  /** How many are kept apart. */
+  public static final int MOST = 10_000;
+
+  private static final int NUMBERS = 6;
+
+  private int size;
+  private int[] table = new int[64];
+  private long[] keys = new long[32];
+  private long[] numbers = new long[32 * NUMBERS];
+  private long others;
+
+  /**
+   * @param key tells ways apart
+   */
+  void accept(long key, int person, int visit, boolean goalMet, int messages, long seconds) {
+    add(key, person, visit, 1, goalMet ? 1 : 0, messages, seconds);
+  }
+
+  void combine(Paths later) {
+    for (int i = 0; i < later.size; i++) {
+      PathTally path = later.path(i);
+      add(
+          later.keys[i],
+          path.firstPerson(),
+          path.firstVisit(),
+          path.count(),
+          path.goalMet(),
+          path.messages(),
+          path.seconds());
+    }
+    others += later.others;
+  }
+
+  private void add(
+      long key, int person, int visit, long count, long goalMet, long messages, long seconds) {
+    int path = find(key);
+    if (path < 0) {
+      if (size == MOST) {
+        others += count;
+        return;
+      }
+      path = insert(key, person, visit);
+    }
+    int at = path * NUMBERS;
+    numbers[at + 2] += count;
+    numbers[at + 3] += goalMet;
+    numbers[at + 4] += messages;
+    numbers[at + 5] += seconds;
+  }
+
+  private int find(long key) {
+    int slot = (int) key & table.length - 1;
+    while (table[slot] != 0) {
+      if (keys[table[slot] - 1] == key) {
+        return table[slot] - 1;
+      }
+      slot = slot + 1 & table.length - 1;
+    }
+    return -1;
+  }
+
+  private int insert(long key, int person, int visit) {
+    if (size == keys.length) {
+      keys = Arrays.copyOf(keys, 2 * size);
+      numbers = Arrays.copyOf(numbers, 2 * size * NUMBERS);
+      table = new int[4 * size];
+      IntStream.range(0, size).forEach(this::place);
+    }
+    keys[size] = key;
+    numbers[size * NUMBERS] = person;
+    numbers[size * NUMBERS + 1] = visit;
+    place(size);
+    return size++;
+  }
+
+  private void place(int path) {
+    int slot = (int) keys[path] & table.length - 1;
+    while (table[slot] != 0) {
+      slot = slot + 1 & table.length - 1;
+    }
+    table[slot] = path + 1;
+  }
+
+  private PathTally path(int i) {
+    int at = i * NUMBERS;
+    return new PathTally(
+        (int) numbers[at],
+        (int) numbers[at + 1],
+        numbers[at + 2],
+        numbers[at + 3],
+        numbers[at + 4],
+        numbers[at + 5]);
+  }
+
+  /** The ways that are kept apart, by their first person. */
+  public List<PathTally> kept() {
+    return IntStream.range(0, size).mapToObj(this::path).toList();
+  }
+
+  /** How many went some other way. */
+  public long others() {
+    return others;
+  }
+}

@@ -1,0 +1,67 @@
+package org.opentrellis.core.dryrun;
+
+import java.util.Arrays;
+
+/** Messages by local day since the cohort starts, and by hour of the local day. */
+public final class SendCalendar {
+  private static final int HOURS = 24;
+  private static final int MOST_DAYS = 3660;
+
+  private final long firstDay;
+  private long[] counts = new long[0];
+
+  /**
+   * @param firstDay the day that counts as 0, in days since 1970-01-01
+   */
+  SendCalendar(long firstDay) {
+    this.firstDay = firstDay;
+  }
+
+  /**
+   * @param local the local time in seconds since 1970-01-01T00:00 on the wall clock
+   */
+  void accept(long local) {
+    long hour = Math.floorDiv(local, 3600L) - firstDay * HOURS;
+    int index = (int) Math.max(0, Math.min(hour, (long) MOST_DAYS * HOURS - 1));
+    if (index >= counts.length) {
+      counts = Arrays.copyOf(counts, Math.max(index / HOURS * HOURS + HOURS, counts.length * 2));
+    }
+    counts[index]++;
+  }
+
+  void combine(SendCalendar other) {
+    if (other.counts.length > counts.length) {
+      counts = Arrays.copyOf(counts, other.counts.length);
+    }
+    for (int i = 0; i < other.counts.length; i++) {
+      counts[i] += other.counts[i];
+    }
+  }
+
+  /** How many days there are, up to the last on which something was sent. */
+  public int days() {
+    int last = counts.length - 1;
+    while (last >= 0 && counts[last] == 0) {
+      last--;
+    }
+    return last / HOURS + (last < 0 ? 0 : 1);
+  }
+
+  /** Sent on one day in one hour. */
+  public long at(int day, int hour) {
+    return counts[day * HOURS + hour];
+  }
+
+  /** Sent on one day. */
+  public long on(int day) {
+    long sum = 0;
+    for (int hour = 0; hour < HOURS; hour++) {
+      sum += at(day, hour);
+    }
+    return sum;
+  }
+
+  public long total() {
+    return Arrays.stream(counts).sum();
+  }
+}

@@ -1,0 +1,100 @@
+package org.opentrellis.core.dryrun;
+
+import org.opentrellis.core.behaviour.Behaviour;
+import org.opentrellis.core.behaviour.Reaction;
+import org.opentrellis.core.random.Draws;
+import org.opentrellis.core.random.QuantileTable;
+
+/** What people do with one message, and the addresses of its draws. Immutable. */
+final class SendDraws {
+  final Reaction reaction;
+  final boolean text;
+  final double pull;
+  final double click;
+  final double unsubscribe;
+  final double complaint;
+  final double buy;
+  final double[] linksUpTo;
+  final QuantileTable openDelay;
+  final long softBounceAt;
+  final long openAt;
+  final long openDelayAt;
+  final long preloadDelayAt;
+  final long clickAt;
+  final long clickDelayAt;
+  final long linkAt;
+  final long unsubscribeAt;
+  final long unsubscribeDelayAt;
+  final long complaintAt;
+  final long buyAt;
+  final long buyDelayAt;
+  final long offerAt;
+  final long orderValueAt;
+
+  /**
+   * @param name addresses the draws; the same in two variants of a journey
+   */
+  SendDraws(
+      String name,
+      Reaction reaction,
+      int links,
+      boolean text,
+      Behaviour behaviour,
+      QuantileTable openDelay) {
+    this.reaction = reaction;
+    this.text = text;
+    this.openDelay = openDelay;
+    pull = reaction.pull().value();
+    click = reaction.clickGivenOpen().value();
+    unsubscribe = reaction.unsubscribeGivenOpen().value();
+    complaint = reaction.complaintGivenOpen().value();
+    buy = behaviour.buyAfterClick().value();
+    linksUpTo = linksUpTo(reaction, links);
+    softBounceAt = Draws.address(Purposes.SOFT_BOUNCE, name);
+    openAt = Draws.address(Purposes.OPEN, name);
+    openDelayAt = Draws.address(Purposes.OPEN_DELAY, name);
+    preloadDelayAt = Draws.address(Purposes.PRELOAD_DELAY, name);
+    clickAt = Draws.address(Purposes.CLICK, name);
+    clickDelayAt = Draws.address(Purposes.CLICK_DELAY, name);
+    linkAt = Draws.address(Purposes.LINK, name);
+    unsubscribeAt = Draws.address(Purposes.UNSUBSCRIBE, name);
+    unsubscribeDelayAt = Draws.address(Purposes.UNSUBSCRIBE_DELAY, name);
+    complaintAt = Draws.address(Purposes.COMPLAINT, name);
+    buyAt = Draws.address(Purposes.BUY, name);
+    buyDelayAt = Draws.address(Purposes.BUY_DELAY, name);
+    offerAt = Draws.address(Purposes.OFFER, name);
+    orderValueAt = Draws.address(Purposes.ORDER_VALUE, name);
+  }
+
+  private static double[] linksUpTo(Reaction reaction, int links) {
+    double[] upTo = new double[links];
+    double sum = 0;
+    double total = 0;
+    for (int i = 0; i < links; i++) {
+      total += weight(reaction, i);
+    }
+    for (int i = 0; i < links; i++) {
+      sum += total > 0 ? weight(reaction, i) / total : 1.0 / links;
+      upTo[i] = sum;
+    }
+    return upTo;
+  }
+
+  /** Links without a weight of their own weigh 1. */
+  private static double weight(Reaction reaction, int link) {
+    return link < reaction.linkWeights().size() ? reaction.linkWeights().get(link) : 1;
+  }
+
+  /** The link clicked; -1 if the message has none. */
+  int link(long key) {
+    if (linksUpTo.length < 2) {
+      return linksUpTo.length - 1;
+    }
+    double u = Draws.uniform(key, linkAt);
+    int link = 0;
+    while (link < linksUpTo.length - 1 && u >= linksUpTo[link]) {
+      link++;
+    }
+    return link;
+  }
+}

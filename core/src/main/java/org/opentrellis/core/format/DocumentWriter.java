@@ -1,0 +1,84 @@
+package org.opentrellis.core.format;
+
+import java.lang.reflect.RecordComponent;
+import java.lang.reflect.Type;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Writes a value by its {@link Shape}; {@link DocumentReader} gets the same value back. */
+final class DocumentWriter {
+  private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
+
+  private final boolean complete;
+
+  /**
+   * @param complete whether to write also what is empty or false, which may be left out
+   */
+  DocumentWriter(boolean complete) {
+    this.complete = complete;
+  }
+
+  JsonNode write(Object value, Type type) {
+    Shape shape = Shape.of(type);
+    if (shape instanceof Shape.Maybe maybe) {
+      Optional<?> given = (Optional<?>) value;
+      return given.isPresent() ? write(given.get(), maybe.value()) : NODES.nullNode();
+    }
+    if (shape instanceof Shape.Single single) {
+      return single.leaf().write().apply(value);
+    }
+    if (shape instanceof Shape.Choice) {
+      return NODES.stringNode(((Enum<?>) value).name());
+    }
+    if (shape instanceof Shape.ListOf list) {
+      ArrayNode items = NODES.arrayNode();
+      Collection<?> all = (Collection<?>) value;
+      (list.asSet() ? inOrder(all) : all).forEach(item -> items.add(write(item, list.item())));
+      return items;
+    }
+    if (shape instanceof Shape.MapOf map) {
+      Map<String, JsonNode> sorted = new TreeMap<>();
+      ((Map<?, ?>) value)
+          .forEach((k, v) -> sorted.put(write(k, map.key()).asString(), write(v, map.value())));
+      ObjectNode entries = NODES.objectNode();
+      sorted.forEach(entries::set);
+      return entries;
+    }
+    ObjectNode fields = NODES.objectNode();
+    if (shape instanceof Shape.OneOf) {
+      fields.put("kind", Shape.kindOf(value.getClass()));
+    }
+    for (RecordComponent component : Shape.components(value.getClass())) {
+      JsonNode written = write(Shape.component(component, value), component.getGenericType());
+      boolean whole = complete || TypicalValues.FILLED_IN.contains(value.getClass());
+      if (whole || !(empty(written) && Shape.mayBeLeftOut(component.getGenericType()))) {
+        fields.set(component.getName(), written);
+      }
+    }
+    return fields;
+  }
+
+  /** Sets have no order of their own: constants by theirs, the rest by their names. */
+  private static List<?> inOrder(Collection<?> set) {
+    return set.stream()
+        .sorted(
+            (one, two) ->
+                one instanceof Enum<?> constant
+                    ? Integer.compare(constant.ordinal(), ((Enum<?>) two).ordinal())
+                    : one.toString().compareTo(two.toString()))
+        .toList();
+  }
+
+  private static boolean empty(JsonNode written) {
+    return written.isNull()
+        || written.isContainer() && written.isEmpty()
+        || written.isBoolean() && !written.booleanValue();
+  }
+}

@@ -1,0 +1,153 @@
+package org.opentrellis.core.format;
+
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Optional;
+import org.opentrellis.core.behaviour.Behaviour;
+import org.opentrellis.core.journey.Catalogue;
+import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.Message;
+import org.opentrellis.core.journey.Segment;
+import org.opentrellis.core.journey.Strand;
+import org.opentrellis.core.problem.Problems;
+import org.opentrellis.core.problem.ProblemsFound;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * Reads and writes journeys and what belongs to them as JSON. What is wrong is told all at once,
+ * each with its place as a JSON Pointer; a file's problems also with line and column.
+ */
+public final class Documents {
+  /** Where people live of whom nothing is said. */
+  public static final ZoneId USUAL_ZONE = ZoneId.of("Europe/Berlin");
+
+  private Documents() {}
+
+  /**
+   * A journey file.
+   *
+   * @throws ProblemsFound with every problem, its place, line and column
+   */
+  public static JourneyFile readFile(String text) {
+    JsonNode tree = Json.tree(text);
+    try {
+      Problems problems = new Problems();
+      JsonNode filled = TypicalValues.fillFile(tree);
+      Optional<Object> read = new DocumentReader(problems).read(filled, JourneyFile.class, "");
+      problems.throwIfAny();
+      JourneyFile file = (JourneyFile) read.orElseThrow();
+      try {
+        JourneyRules.check(file.journey(), file.catalogue(), "/journey", problems);
+        JourneyRules.check(file.catalogue(), problems);
+      } catch (IllegalArgumentException twice) {
+        problems.add("bad-value", "", Json.sentence(twice));
+      }
+      problems.throwIfAny();
+      return file;
+    } catch (ProblemsFound found) {
+      throw Located.in(text, found);
+    }
+  }
+
+  /** As short as may be, and readable. */
+  public static String writeFile(JourneyFile file) {
+    return Pretty.print(new DocumentWriter(false).write(file, JourneyFile.class));
+  }
+
+  /**
+   * @param catalogue what the journey may refer to
+   * @throws ProblemsFound with every problem and its place
+   */
+  public static Journey readJourney(JsonNode given, Catalogue catalogue) {
+    Journey journey = read(given, Journey.class);
+    Problems problems = new Problems();
+    JourneyRules.check(journey, catalogue, "", problems);
+    problems.throwIfAny();
+    return journey;
+  }
+
+  /** With everything said, also what is empty. */
+  public static JsonNode write(Journey journey) {
+    return new DocumentWriter(true).write(journey, Journey.class);
+  }
+
+  /**
+   * What is not said is typical.
+   *
+   * @throws ProblemsFound with every problem and its place
+   */
+  public static Behaviour readBehaviour(JsonNode given) {
+    return read(TypicalValues.fillBehaviour(given), Behaviour.class);
+  }
+
+  public static JsonNode write(Behaviour behaviour) {
+    return new DocumentWriter(true).write(behaviour, Behaviour.class);
+  }
+
+  /**
+   * @throws ProblemsFound with every problem and its place
+   */
+  public static Message readMessage(JsonNode given) {
+    return read(given, Message.class);
+  }
+
+  public static JsonNode write(Message message) {
+    return new DocumentWriter(true).write(message, Message.class);
+  }
+
+  /**
+   * @throws ProblemsFound with every problem and its place
+   */
+  public static Catalogue readCatalogue(JsonNode given) {
+    return read(given, Catalogue.class);
+  }
+
+  public static JsonNode write(Catalogue catalogue) {
+    return new DocumentWriter(true).write(catalogue, Catalogue.class);
+  }
+
+  /**
+   * @throws ProblemsFound with every problem and its place
+   */
+  public static Strand readStrand(JsonNode given) {
+    return read(given, Strand.class);
+  }
+
+  /**
+   * @throws ProblemsFound with every problem and its place
+   */
+  public static Segment readSegment(JsonNode given) {
+    return read(given, Segment.class);
+  }
+
+  public static JsonNode write(Strand strand) {
+    return new DocumentWriter(true).write(strand, Strand.class);
+  }
+
+  public static JsonNode write(Segment segment) {
+    return new DocumentWriter(true).write(segment, Segment.class);
+  }
+
+  /**
+   * Checks strands and segments by what holds beyond the form of their parts.
+   *
+   * @throws ProblemsFound with every problem and its place
+   */
+  public static void check(Catalogue catalogue) {
+    Problems problems = new Problems();
+    JourneyRules.check(catalogue, problems);
+    problems.throwIfAny();
+  }
+
+  private static <T> T read(JsonNode given, Class<T> type) {
+    Problems problems = new Problems();
+    Optional<Object> read = new DocumentReader(problems).read(given, type, "");
+    problems.throwIfAny();
+    return type.cast(read.orElseThrow());
+  }
+
+  /** The types that the format is made of, for its schema. */
+  static List<Class<?>> roots() {
+    return List.of(JourneyFile.class, Catalogue.class);
+  }
+}

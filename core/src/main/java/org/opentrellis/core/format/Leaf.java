@@ -1,0 +1,194 @@
+package org.opentrellis.core.format;
+
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.Map;
+import java.util.function.Function;
+import org.opentrellis.core.journey.Money;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.DecimalNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+
+/**
+ * How one kind of single value stands in a document.
+ *
+ * @param read from a value of the right JSON type; refuses with IllegalArgumentException
+ * @param schema what JSON Schema says of it
+ */
+record Leaf(
+    Function<JsonNode, Object> read,
+    Function<Object, JsonNode> write,
+    String expected,
+    Map<String, Object> schema) {
+  private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
+  private static final Map<String, Object> TEXT = Map.of("type", "string");
+
+  private static final Map<Class<?>, Leaf> ALL =
+      Map.ofEntries(
+          Map.entry(String.class, text(given -> given, "a text", TEXT)),
+          Map.entry(boolean.class, truth()),
+          Map.entry(int.class, whole()),
+          Map.entry(long.class, longWhole()),
+          Map.entry(double.class, number()),
+          Map.entry(Double.class, number()),
+          Map.entry(Money.class, money()),
+          Map.entry(LocalTime.class, text(Leaf::time, "a time such as 09:00", clock())),
+          Map.entry(LocalDate.class, text(Leaf::date, "a date such as 2027-03-14", format("date"))),
+          Map.entry(
+              Instant.class,
+              text(Leaf::instant, "a moment such as 2027-03-14T09:00:00Z", format("date-time"))),
+          Map.entry(
+              ZoneId.class,
+              text(Leaf::zone, "a time zone such as Europe/Berlin", format("time-zone"))));
+
+  /** The leaf for a type, or null if it is made of parts. */
+  static @org.jspecify.annotations.Nullable Leaf of(Class<?> type) {
+    return ALL.get(type);
+  }
+
+  /** A type with a single text inside, which stands for it. */
+  static Leaf wrapping(Function<String, Object> make, Function<Object, String> text) {
+    return new Leaf(
+        given -> make.apply(string(given)),
+        value -> NODES.stringNode(text.apply(value)),
+        "a text",
+        TEXT);
+  }
+
+  private static Leaf text(
+      Function<String, Object> parse, String expected, Map<String, Object> schema) {
+    return new Leaf(
+        given -> parse.apply(string(given)),
+        value -> NODES.stringNode(value instanceof ZoneId zone ? zone.getId() : value.toString()),
+        expected,
+        schema);
+  }
+
+  private static String string(JsonNode given) {
+    if (!given.isString()) {
+      throw new WrongKind();
+    }
+    return given.stringValue();
+  }
+
+  private static Leaf truth() {
+    return new Leaf(
+        given -> {
+          if (!given.isBoolean()) {
+            throw new WrongKind();
+          }
+          return given.booleanValue();
+        },
+        value -> NODES.booleanNode((Boolean) value),
+        "true or false",
+        Map.of("type", "boolean"));
+  }
+
+  private static Leaf whole() {
+    return new Leaf(
+        given -> (int) inWhole(given, Integer.MIN_VALUE, Integer.MAX_VALUE),
+        value -> NODES.numberNode((Integer) value),
+        "a whole number",
+        Map.of("type", "integer"));
+  }
+
+  private static Leaf longWhole() {
+    return new Leaf(
+        given -> inWhole(given, Long.MIN_VALUE, Long.MAX_VALUE),
+        value -> NODES.numberNode((Long) value),
+        "a whole number",
+        Map.of("type", "integer"));
+  }
+
+  private static long inWhole(JsonNode given, long least, long most) {
+    if (!given.isNumber() || !given.canConvertToExactIntegral() || !given.canConvertToLong()) {
+      throw new WrongKind();
+    }
+    long value = given.asLong();
+    if (value < least || value > most) {
+      throw new WrongKind();
+    }
+    return value;
+  }
+
+  private static Leaf number() {
+    return new Leaf(
+        given -> {
+          if (!given.isNumber() || !Double.isFinite(given.doubleValue())) {
+            throw new WrongKind();
+          }
+          return given.doubleValue();
+        },
+        Leaf::shortest,
+        "a number",
+        Map.of("type", "number"));
+  }
+
+  /** Whole numbers without a point, so that a file reads as people write. */
+  private static JsonNode shortest(Object value) {
+    double number = (Double) value;
+    return number == Math.rint(number) && Math.abs(number) < 1e15
+        ? NODES.numberNode((long) number)
+        : NODES.numberNode(number);
+  }
+
+  private static Leaf money() {
+    return new Leaf(
+        given -> {
+          if (!given.isNumber() || Math.abs(given.doubleValue()) > 1e12) {
+            throw new WrongKind();
+          }
+          double cents = given.doubleValue() * 100;
+          if (Math.abs(cents - Math.rint(cents)) > 1e-6) {
+            throw new IllegalArgumentException("an amount of money has at most two decimals");
+          }
+          return new Money(Math.round(cents));
+        },
+        value -> DecimalNode.valueOf(java.math.BigDecimal.valueOf(((Money) value).cents(), 2)),
+        "an amount of money such as 49.90",
+        Map.of("type", "number", "format", "money", "minimum", 0));
+  }
+
+  private static Map<String, Object> clock() {
+    return Map.of(
+        "type", "string", "format", "clock", "pattern", "^([01][0-9]|2[0-3]):[0-5][0-9]$");
+  }
+
+  private static Map<String, Object> format(String format) {
+    return Map.of("type", "string", "format", format);
+  }
+
+  private static LocalTime time(String text) {
+    return parsed(() -> LocalTime.parse(text), "a time of day is written as 09:00, not " + text);
+  }
+
+  private static LocalDate date(String text) {
+    return parsed(() -> LocalDate.parse(text), "a date is written as 2027-03-14, not " + text);
+  }
+
+  private static Instant instant(String text) {
+    return parsed(
+        () -> Instant.parse(text), "a moment is written as 2027-03-14T09:00:00Z, not " + text);
+  }
+
+  private static ZoneId zone(String text) {
+    return parsed(
+        () -> ZoneId.of(text), "there is no time zone " + text + "; write one like Europe/Berlin");
+  }
+
+  private static <T> T parsed(java.util.function.Supplier<T> parse, String refusal) {
+    try {
+      return parse.get();
+    } catch (DateTimeException wrong) {
+      throw new IllegalArgumentException(refusal, wrong);
+    }
+  }
+
+  /** The value is of another JSON type than needed. */
+  static final class WrongKind extends IllegalArgumentException {
+    private static final long serialVersionUID = 1L;
+  }
+}

@@ -1,0 +1,19 @@
+package org.opentrellis.core.journey;
+
+/** Something that users call by name. Names of different things never mix. */
+public sealed interface Name
+    permits CategoryName,
+        EventName,
+        FieldName,
+        FormName,
+        JourneyName,
+        LinkName,
+        ListName,
+        MessageId,
+        ProductName,
+        SegmentName,
+        StepId,
+        StrandId,
+        TagName {
+  String value();
+}

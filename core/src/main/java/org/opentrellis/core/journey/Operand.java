@@ -1,0 +1,34 @@
+package org.opentrellis.core.journey;
+
+import java.time.LocalDate;
+
+/** What a field is compared with. */
+public sealed interface Operand {
+
+  record Words(String text) implements Operand {
+    public Words {
+      text = Text.named("a value", text, 200);
+    }
+  }
+
+  record Number(double number) implements Operand {
+    public Number {
+      if (!Double.isFinite(number)) {
+        throw new IllegalArgumentException("a number must be finite, not " + number);
+      }
+    }
+  }
+
+  record Date(LocalDate date) implements Operand {}
+
+  /**
+   * A date counted from the day on which the question is asked.
+   *
+   * @param plusDays days after today; before it if negative
+   */
+  record Today(int plusDays) implements Operand {
+    public Today {
+      Text.inRange("the days from today", plusDays, -36_600, 36_600);
+    }
+  }
+}

@@ -1,0 +1,82 @@
+package org.opentrellis.core.machine;
+
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.calendar.Amount;
+
+/**
+ * What became of an email.
+ *
+ * @param what is asked
+ * @param send which, or {@link #ANY}
+ * @param last how many of the last sends count, if it is any; {@link Integer#MAX_VALUE} for all
+ * @param linkSlots by send, the slot of the one link that counts (-1 where it is not in); null for
+ *     any link
+ * @param within how soon after it was sent, or null for whenever
+ */
+record EmailQuestion(
+    What what, int send, int last, int @Nullable [] linkSlots, @Nullable Amount within)
+    implements Question {
+  static final int ANY = -1;
+
+  enum What {
+    DELIVERED,
+    BOUNCED,
+    OPENED,
+    OPENED_BY_PEOPLE,
+    CLICKED
+  }
+
+  private long moment(Visit visit, int of) {
+    long at =
+        switch (what) {
+          case DELIVERED -> visit.deliveredAt(of);
+          case BOUNCED -> visit.bouncedAt(of);
+          case OPENED -> visit.recordedOpenAt(of);
+          case OPENED_BY_PEOPLE -> visit.peopleOpenAt(of);
+          case CLICKED -> clicked(visit, of);
+        };
+    boolean late =
+        within != null && at != Person.NEVER && at > within.after(visit.sentAt(of), visit.clock);
+    return late ? Person.NEVER : at;
+  }
+
+  private long clicked(Visit visit, int of) {
+    if (linkSlots == null) {
+      return visit.clickAt(of);
+    }
+    return linkSlots[of] < 0 ? Person.NEVER : visit.linkClickAt(linkSlots[of]);
+  }
+
+  @Override
+  public boolean holds(Visit visit, long at) {
+    if (send >= 0) {
+      return moment(visit, send) <= at;
+    }
+    for (int n = firstThatCounts(visit); n < visit.sends(); n++) {
+      if (moment(visit, visit.sentInOrder(n)) <= at) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  @Override
+  public long nextChange(Visit visit, long at) {
+    if (send >= 0) {
+      return ifAfter(moment(visit, send), at);
+    }
+    long next = Person.NEVER;
+    for (int n = firstThatCounts(visit); n < visit.sends(); n++) {
+      next = Math.min(next, ifAfter(moment(visit, visit.sentInOrder(n)), at));
+    }
+    return next;
+  }
+
+  private int firstThatCounts(Visit visit) {
+    return Math.max(0, visit.sends() - last);
+  }
+
+  private static long ifAfter(long moment, long at) {
+    return moment > at ? moment : Person.NEVER;
+  }
+}

@@ -1,0 +1,64 @@
+package org.opentrellis.core.machine;
+
+import java.util.Arrays;
+
+/** Moments at which somebody comes to a journey, in order; at one moment in order of adding. */
+final class Entries {
+  private long[] times = new long[4];
+  private int[] programs = new int[4];
+  private int[] triggers = new int[4];
+  private int[] origins = new int[4];
+  private int first;
+  private int end;
+
+  void clear() {
+    first = 0;
+    end = 0;
+  }
+
+  void add(int program, int trigger, int origin, long at) {
+    if (end == times.length) {
+      times = Arrays.copyOf(times, 2 * end);
+      programs = Arrays.copyOf(programs, 2 * end);
+      triggers = Arrays.copyOf(triggers, 2 * end);
+      origins = Arrays.copyOf(origins, 2 * end);
+    }
+    int place = end++;
+    while (place > first && times[place - 1] > at) {
+      times[place] = times[place - 1];
+      programs[place] = programs[place - 1];
+      triggers[place] = triggers[place - 1];
+      origins[place] = origins[place - 1];
+      place--;
+    }
+    times[place] = at;
+    programs[place] = program;
+    triggers[place] = trigger;
+    origins[place] = origin;
+  }
+
+  boolean isEmpty() {
+    return first == end;
+  }
+
+  long nextAt() {
+    return isEmpty() ? Person.NEVER : times[first];
+  }
+
+  int nextProgram() {
+    return programs[first];
+  }
+
+  int nextTrigger() {
+    return triggers[first];
+  }
+
+  /** The journey that handed the person over, or -1. */
+  int nextOrigin() {
+    return origins[first];
+  }
+
+  void removeNext() {
+    first++;
+  }
+}

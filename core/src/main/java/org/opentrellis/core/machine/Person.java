@@ -1,0 +1,238 @@
+package org.opentrellis.core.machine;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.calendar.ZoneClock;
+import org.opentrellis.core.journey.Operand;
+
+/**
+ * One person in the world of some journeys: their record, what they bought and did, what they were
+ * sent, and their visits. Evidence may lie ahead of the present.
+ *
+ * <p>Mutable and reused from person to person, for speed.
+ */
+public final class Person {
+  public static final long NEVER = Long.MAX_VALUE;
+
+  /** How many sends are remembered, for the frequency guard and for tiredness. */
+  private static final int REMEMBERED = 128;
+
+  final World world;
+  final List<Visit> visits = new ArrayList<>();
+  private final List<List<Visit>> spare = new ArrayList<>();
+  final Entries entries = new Entries();
+
+  final BitSet marks = new BitSet();
+  final BitSet hadMarks = new BitSet();
+  private final Operand[] fields;
+  final BitSet hadMessages = new BitSet();
+  final long[] lastEntryAt;
+  final int[] timesEntered;
+
+  private final Happenings purchases = new Happenings();
+  private final Happenings events = new Happenings();
+
+  private final long[] sendTimes = new long[REMEMBERED];
+  private int sendCount;
+
+  ZoneClock clock;
+  boolean agreedToTexts = true;
+  private long erasedAt;
+  private long unsubscribesAt;
+  private long complainsAt;
+  private long bouncesAt;
+
+  /** The earliest of the four above. */
+  long goneAt;
+
+  Person(World world, ZoneClock clock) {
+    this.world = world;
+    this.clock = clock;
+    fields = new Operand[world.fieldCount()];
+    lastEntryAt = new long[world.programs().size()];
+    timesEntered = new int[world.programs().size()];
+    world.programs().forEach(program -> spare.add(new ArrayList<>()));
+    begin(clock);
+  }
+
+  /** Starts another person, of whom nothing is known. */
+  public void begin(ZoneClock clock) {
+    this.clock = clock;
+    visits.forEach(visit -> spare.get(visit.program.number()).add(visit));
+    visits.clear();
+    entries.clear();
+    marks.clear();
+    hadMarks.clear();
+    hadMessages.clear();
+    if (fields.length > 0) {
+      Arrays.fill(fields, null);
+    }
+    Arrays.fill(lastEntryAt, NEVER);
+    Arrays.fill(timesEntered, 0);
+    purchases.clear();
+    events.clear();
+    sendCount = 0;
+    agreedToTexts = true;
+    erasedAt = NEVER;
+    unsubscribesAt = NEVER;
+    complainsAt = NEVER;
+    bouncesAt = NEVER;
+    goneAt = NEVER;
+  }
+
+  /** A visit that is not over, or over since the person began. */
+  Visit newVisit(Program program) {
+    List<Visit> free = spare.get(program.number());
+    Visit visit = free.isEmpty() ? new Visit(program, this, clock) : free.remove(free.size() - 1);
+    visits.add(visit);
+    return visit;
+  }
+
+  /** The visits so far, those that are over too, in order of entry. */
+  public List<Visit> visits() {
+    return visits;
+  }
+
+  public ZoneClock clock() {
+    return clock;
+  }
+
+  /** Somebody or something brings the person to a journey at a moment; no earlier than now. */
+  public void comes(int program, int trigger, long at) {
+    entries.add(program, trigger, -1, at);
+  }
+
+  /** Another journey hands the person over. */
+  void isHandedOver(int program, int trigger, int origin, long at) {
+    entries.add(program, trigger, origin, at);
+  }
+
+  /** Sets or clears a tag or list, as it is before anything else happens. */
+  public void mark(int number, boolean on) {
+    marks.set(number, on);
+    if (on) {
+      hadMarks.set(number);
+    }
+  }
+
+  public boolean isMarked(int number) {
+    return marks.get(number);
+  }
+
+  public boolean wasMarked(int number) {
+    return hadMarks.get(number);
+  }
+
+  public void field(int number, @Nullable Operand value) {
+    fields[number] = value;
+  }
+
+  /** A field's value, or null if it is empty. */
+  public @Nullable Operand field(int number) {
+    return fields[number];
+  }
+
+  void forgetRecord() {
+    marks.clear();
+    hadMarks.clear();
+    Arrays.fill(fields, null);
+  }
+
+  public void agreesToTexts(boolean agreed) {
+    agreedToTexts = agreed;
+  }
+
+  /**
+   * Notes a purchase.
+   *
+   * @param offer the product's number in the world, or -1
+   */
+  public void buys(long at, int offer, long cents) {
+    purchases.add(at, offer, cents);
+    world.reactions().toPurchase(this, at, offer, cents);
+  }
+
+  /** Notes a named event. */
+  public void experiences(long at, int event) {
+    events.add(at, event, 0);
+    world.reactions().toEvent(this, at, event);
+  }
+
+  public Happenings purchases() {
+    return purchases;
+  }
+
+  public Happenings events() {
+    return events;
+  }
+
+  public void unsubscribes(long at) {
+    unsubscribesAt = Math.min(unsubscribesAt, at);
+    goneAt = Math.min(goneAt, at);
+  }
+
+  public void complains(long at) {
+    complainsAt = Math.min(complainsAt, at);
+    goneAt = Math.min(goneAt, at);
+  }
+
+  public void bouncesForGood(long at) {
+    bouncesAt = Math.min(bouncesAt, at);
+    goneAt = Math.min(goneAt, at);
+  }
+
+  void isErased(long at) {
+    erasedAt = Math.min(erasedAt, at);
+    goneAt = Math.min(goneAt, at);
+    forgetRecord();
+  }
+
+  public long unsubscribesAt() {
+    return unsubscribesAt;
+  }
+
+  public long complainsAt() {
+    return complainsAt;
+  }
+
+  public long bouncesAt() {
+    return bouncesAt;
+  }
+
+  public long erasedAt() {
+    return erasedAt;
+  }
+
+  /** Why the person is gone at {@link #goneAt}. */
+  LeaveReason whyGone() {
+    if (erasedAt == goneAt) {
+      return LeaveReason.ERASED;
+    }
+    if (unsubscribesAt == goneAt) {
+      return LeaveReason.UNSUBSCRIBED;
+    }
+    return complainsAt == goneAt ? LeaveReason.COMPLAINED : LeaveReason.BOUNCED;
+  }
+
+  void noteSent(long at) {
+    sendTimes[sendCount++ % REMEMBERED] = at;
+  }
+
+  /** How many emails went out to the person after a moment, at most {@value #REMEMBERED}. */
+  public int emailsSince(long moment) {
+    int count = 0;
+    int known = Math.min(sendCount, REMEMBERED);
+    while (count < known && sendTimes[(sendCount - 1 - count) % REMEMBERED] > moment) {
+      count++;
+    }
+    return count;
+  }
+
+  /** When the n-th last email went out, from 1; there must be as many. */
+  long emailFromLast(int n) {
+    return sendTimes[(sendCount - n) % REMEMBERED];
+  }
+}

@@ -1,0 +1,77 @@
+package org.opentrellis.core.sentence;
+
+import java.util.Optional;
+import org.opentrellis.core.calendar.TimeOfDay;
+import org.opentrellis.core.journey.IfPast;
+import org.opentrellis.core.journey.WaitRule;
+
+/** Says waits. */
+final class TimeWords {
+  private final ConditionWords conditions;
+
+  TimeWords(ConditionWords conditions) {
+    this.conditions = conditions;
+  }
+
+  Phrase say(WaitRule rule) {
+    if (rule instanceof WaitRule.For waits) {
+      Phrase phrase = Phrase.plain("Wait ").andStrong(waits.amount().inWords());
+      Optional<TimeOfDay> then = waits.thenUntil();
+      return then.isEmpty()
+          ? phrase
+          : phrase.and(", then until ").andStrong(then.get().inWords()).and(" their time");
+    }
+    if (rule instanceof WaitRule.Until until) {
+      return Phrase.plain("Wait until ").andStrong(until.moment().inWords()).and(" their time");
+    }
+    if (rule instanceof WaitRule.UntilDate until) {
+      return Phrase.plain("Wait until ")
+          .andStrong(until.date() + " " + until.at())
+          .and(past(until.ifPast()));
+    }
+    if (rule instanceof WaitRule.UntilDay until) {
+      String at = until.at().map(time -> ", " + time).orElse("");
+      return Phrase.plain("Wait until ")
+          .andStrong("day " + until.day() + at)
+          .and(" of the journey")
+          .and(past(until.ifPast()));
+    }
+    if (rule instanceof WaitRule.AroundDate around) {
+      return Phrase.plain("Wait until ")
+          .andStrong(around(around.days()) + " " + around.field() + ", " + around.at())
+          .and(yearly(around.everyYear(), around.onFirstOfMarch()))
+          .and(past(around.ifPast()));
+    }
+    WaitRule.UntilHappens until = (WaitRule.UntilHappens) rule;
+    return Phrase.plain("Wait until they ")
+        .and(conditions.say(until.condition()))
+        .and(", at most ")
+        .andStrong(until.atMost().inWords());
+  }
+
+  /** "3 days before", "on", "1 day after". */
+  static String around(int days) {
+    if (days == 0) {
+      return "on";
+    }
+    return days(Math.abs(days)) + (days < 0 ? " before" : " after");
+  }
+
+  static String days(int count) {
+    return count == 1 ? "1 day" : count + " days";
+  }
+
+  static String yearly(boolean everyYear, boolean onFirstOfMarch) {
+    if (!everyYear) {
+      return "";
+    }
+    return onFirstOfMarch ? ", every year, 29 February on 1 March" : ", every year";
+  }
+
+  private static String past(IfPast past) {
+    if (past instanceof IfPast.SkipTo skip) {
+      return ", or skip to " + skip.step() + " if that is past";
+    }
+    return past instanceof IfPast.End ? ", or finish if that is past" : "";
+  }
+}

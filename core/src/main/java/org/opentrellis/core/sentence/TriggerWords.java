@@ -1,0 +1,83 @@
+package org.opentrellis.core.sentence;
+
+import org.opentrellis.core.journey.ReEntry;
+import org.opentrellis.core.journey.Trigger;
+
+/** Says triggers, as they follow "starts when someone". */
+final class TriggerWords {
+  private final Library library;
+
+  TriggerWords(Library library) {
+    this.library = library;
+  }
+
+  Phrase say(Trigger trigger) {
+    if (trigger instanceof Trigger.JoinsList joins) {
+      return Phrase.plain("joins list ").andStrong(joins.list().value());
+    }
+    if (trigger instanceof Trigger.GetsTag gets) {
+      return Phrase.plain("gets tag ").andStrong(gets.tag().value());
+    }
+    if (trigger instanceof Trigger.SubmitsForm submits) {
+      return submits
+          .form()
+          .map(form -> Phrase.plain("submits form ").andStrong(form.value()))
+          .orElse(Phrase.plain("submits ").andStrong("any form"));
+    }
+    if (trigger instanceof Trigger.EntersSegment enters) {
+      return Phrase.plain("enters segment ").andStrong(enters.segment().value());
+    }
+    if (trigger instanceof Trigger.OpensMessage opens) {
+      return Phrase.plain("opens ").andStrong(quoted(library.nameOf(opens.message())));
+    }
+    if (trigger instanceof Trigger.ClicksMessage clicks) {
+      Phrase phrase = Phrase.plain("clicks ");
+      if (clicks.link().isPresent()) {
+        phrase = phrase.andStrong(quoted(clicks.link().get().value())).and(" in ");
+      }
+      return phrase.andStrong(quoted(library.nameOf(clicks.message())));
+    }
+    if (trigger instanceof Trigger.LeavesCart leaves) {
+      return Phrase.plain("leaves a cart for ").andStrong(minutes(leaves.minutes()));
+    }
+    if (trigger instanceof Trigger.Buys buys) {
+      return Phrase.plain("buys ").andStrong(ConditionWords.words(buys.what()));
+    }
+    if (trigger instanceof Trigger.DateComes date) {
+      return Phrase.plain("is ")
+          .andStrong(TimeWords.around(date.days()) + " " + date.field())
+          .and(", at ")
+          .andStrong(date.at().toString())
+          .and(TimeWords.yearly(date.everyYear(), date.onFirstOfMarch()));
+    }
+    if (trigger instanceof Trigger.EventArrives arrives) {
+      return Phrase.plain("has event ").andStrong(arrives.event().value());
+    }
+    return trigger instanceof Trigger.HandedOver
+        ? Phrase.plain("is ").andStrong("handed over").and(" by another journey")
+        : Phrase.plain("is ").andStrong("put in by hand").and(" or by an import");
+  }
+
+  static String say(ReEntry rule) {
+    if (rule instanceof ReEntry.Never) {
+      return "once per person";
+    }
+    if (rule instanceof ReEntry.AfterHavingLeft) {
+      return "again after having left";
+    }
+    return rule instanceof ReEntry.AfterDays after
+        ? "again after " + TimeWords.days(after.days())
+        : "every time, side by side";
+  }
+
+  private static String minutes(int minutes) {
+    if (minutes % 60 != 0) {
+      return minutes == 1 ? "1 minute" : minutes + " minutes";
+    }
+    return minutes == 60 ? "1 hour" : minutes / 60 + " hours";
+  }
+
+  private static String quoted(String name) {
+    return ConditionWords.quoted(name);
+  }
+}
