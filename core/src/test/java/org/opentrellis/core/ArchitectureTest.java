@@ -37,6 +37,8 @@ class ArchitectureTest {
           // stats for its accumulators only: tallies hold them, so that they stay mergeable
           Map.entry(
               "dryrun", Set.of("machine", "behaviour", "random", "journey", "calendar", "stats")),
+          Map.entry("walk", Set.of("machine")),
+          Map.entry("replay", Set.of("machine")),
           Map.entry("measure", Set.of("dryrun", "stats", "journey", "machine")),
           Map.entry("sentence", Set.of("journey", "calendar")),
           Map.entry("check", Set.of("journey", "calendar", "behaviour", "sentence", "problem")),

@@ -1,5 +1,7 @@
 package org.opentrellis.core.dryrun;
 
+
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.ExecutionException;
@@ -144,6 +146,21 @@ public final class DryRun {
     return new Life(new Tallies(world, settings), witness).of(number);
   }
 
+  /**
+   * A person as they are before anything happens, with what their record says and, if wanted, what
+   * will happen to them whatever is sent. For other drivers of the same people.
+   */
+  public Person newcomer(int number, boolean withFate) {
+    Life life = new Life(new Tallies(world, settings));
+    life.sampler.become(Draws.personKey(settings.seed(), number));
+    if (withFate) {
+      life.prepare(life.person, life.sampler, arrivals);
+    } else {
+      life.fill(life.person, life.sampler);
+    }
+    return life.person;
+  }
+
   /** Whether each person meets the goal of the first journey in any of their visits. */
   PersonOutcome outcomes() {
     Life life = new Life(new Tallies(world, settings));
@@ -200,13 +217,17 @@ public final class DryRun {
     /** Whoever comes to a cart has left one; that replaces what they would buy anyway. */
     private void prepare(Person someone, Sampler draws, Arrivals coming) {
       GroupDraws group = draws.group();
-      someone.begin(group.clock);
-      group.fillRecord(someone, draws.key());
-      someone.agreesToTexts(draws.agreesToTexts());
+      fill(someone, draws);
       long first = coming.first(someone, draws);
       end = first + (long) settings.horizonDays() * ZoneClock.DAY;
       draws.background(someone, coming.fromCart() ? first : null, first, end);
       group.addEvents(someone, draws.key(), first, end);
+    }
+
+    private void fill(Person someone, Sampler draws) {
+      someone.begin(draws.group().clock);
+      draws.group().fillRecord(someone, draws.key());
+      someone.agreesToTexts(draws.agreesToTexts());
     }
 
     /** The same for people who get nothing. */

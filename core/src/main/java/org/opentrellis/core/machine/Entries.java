@@ -1,6 +1,10 @@
 package org.opentrellis.core.machine;
 
+
+
 import java.util.Arrays;
+import java.util.List;
+import java.util.stream.IntStream;
 
 /** Moments at which somebody comes to a journey, in order; at one moment in order of adding. */
 final class Entries {
@@ -56,6 +60,12 @@ final class Entries {
   /** The journey that handed the person over, or -1. */
   int nextOrigin() {
     return origins[first];
+  }
+
+  List<Person.Coming> all() {
+    return IntStream.range(first, end)
+        .mapToObj(i -> new Person.Coming(programs[i], triggers[i], times[i]))
+        .toList();
   }
 
   void removeNext() {

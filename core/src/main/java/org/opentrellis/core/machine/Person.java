@@ -1,5 +1,7 @@
 package org.opentrellis.core.machine;
 
+
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
@@ -103,6 +105,14 @@ public final class Person {
   /** Somebody or something brings the person to a journey at a moment; no earlier than now. */
   public void comes(int program, int trigger, long at) {
     entries.add(program, trigger, -1, at);
+  }
+
+  /** Someone who stands at a journey's door at a moment. */
+  public record Coming(int program, int trigger, long at) {}
+
+  /** Who will come to which journey, as far as is known. */
+  public List<Coming> comings() {
+    return entries.all();
   }
 
   /** Another journey hands the person over. */
