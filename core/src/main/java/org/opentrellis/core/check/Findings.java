@@ -1,7 +1,5 @@
 package org.opentrellis.core.check;
 
-
-
 import java.util.Locale;
 import java.util.Optional;
 import org.opentrellis.core.journey.Journey;
@@ -52,8 +50,11 @@ final class Findings {
       return minutes == 1 ? "about 1 minute" : "about " + minutes + " minutes";
     }
     double tenths = Math.rint(hours * 10) / 10;
-    String number =
-        tenths == Math.rint(tenths) ? Long.toString((long) tenths) : Double.toString(tenths);
-    return "about " + number + (tenths == 1 ? " hour" : " hours");
+    return "about " + number(tenths) + (tenths == 1 ? " hour" : " hours");
+  }
+
+  /** Without decimals where there are none. */
+  static String number(double value) {
+    return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
   }
 }

@@ -1,10 +1,7 @@
 package org.opentrellis.core.check;
 
-
-
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Stream;
 import org.opentrellis.core.journey.SplitArm;
 import org.opentrellis.core.journey.Step;
@@ -44,7 +41,7 @@ final class WeightsNotWhole implements Check {
         Findings.error(
             "weights-not-whole",
             step.id(),
-            String.format(Locale.ROOT, "The shares make %.4g%%; they must make 100%%.", sum));
+            "The shares make %s%%; they must make 100%%.".formatted(Findings.number(sum)));
     return context.own(step)
         ? Findings.fixedBy(
             finding,

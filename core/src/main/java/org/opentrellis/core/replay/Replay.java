@@ -1,7 +1,5 @@
 package org.opentrellis.core.replay;
 
-
-
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -124,8 +122,7 @@ public final class Replay {
 
     @Override
     public void send(int send, Visit visit) {
-      Happening.Sent message =
-          new Happening.Sent(visit.program().number(), visit.number(), send);
+      Happening.Sent message = new Happening.Sent(visit.program().number(), visit.number(), send);
       List<Happening> now = new ArrayList<>();
       history.removeIf(
           one ->

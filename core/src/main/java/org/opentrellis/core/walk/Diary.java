@@ -1,7 +1,5 @@
 package org.opentrellis.core.walk;
 
-
-
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -23,8 +21,7 @@ public final class Diary implements Witness {
   }
 
   private void note(Visit visit, int step, Turn.Kind kind, int detail) {
-    turns.add(
-        new Turn(visit.now(), visit.program().number(), visit.number(), step, kind, detail));
+    turns.add(new Turn(visit.now(), visit.program().number(), visit.number(), step, kind, detail));
   }
 
   @Override
@@ -34,8 +31,7 @@ public final class Diary implements Witness {
 
   @Override
   public void turnedAway(Program program, boolean byFilter, long at) {
-    Turn.Kind kind =
-        byFilter ? Turn.Kind.KEPT_OUT_BY_FILTER : Turn.Kind.MAY_NOT_ENTER_AGAIN;
+    Turn.Kind kind = byFilter ? Turn.Kind.KEPT_OUT_BY_FILTER : Turn.Kind.MAY_NOT_ENTER_AGAIN;
     turns.add(new Turn(at, program.number(), 0, NO_STEP, kind, 0));
   }
 

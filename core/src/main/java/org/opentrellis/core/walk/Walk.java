@@ -1,7 +1,5 @@
 package org.opentrellis.core.walk;
 
-
-
 import java.util.OptionalLong;
 import org.opentrellis.core.machine.JourneyMachine;
 import org.opentrellis.core.machine.Outside;
@@ -67,14 +65,10 @@ public final class Walk {
       at(reply.unsubscribe(), now, visit.person()::unsubscribes);
       at(reply.complaint(), now, visit.person()::complains);
       at(reply.click(), now, moment -> visit.clicks(send, reply.link(), moment));
-      at(
-          reply.buy(),
-          now,
-          moment -> visit.orders(send, moment, reply.offer(), reply.cents()));
+      at(reply.buy(), now, moment -> visit.orders(send, moment, reply.offer(), reply.cents()));
     }
 
-    private static void at(
-        OptionalLong after, long now, java.util.function.LongConsumer note) {
+    private static void at(OptionalLong after, long now, java.util.function.LongConsumer note) {
       after.ifPresent(seconds -> note.accept(now + seconds));
     }
   }

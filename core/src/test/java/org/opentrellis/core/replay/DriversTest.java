@@ -78,7 +78,9 @@ class DriversTest {
 
     Diary replayed = new Diary();
     Person again = run.newcomer(number, false);
-    new Replay(again, history(run, number, person, sampled.turns()), lots(sampled.turns()), replayed).run(end);
+    new Replay(
+            again, history(run, number, person, sampled.turns()), lots(sampled.turns()), replayed)
+        .run(end);
     assertThat(byVisit(replayed.turns()))
         .as("replay, seed %d", seed)
         .isEqualTo(byVisit(sampled.turns()));
@@ -171,15 +173,19 @@ class DriversTest {
   }
 
   /** Everything that happened to a person, as a mail server and a shop would have recorded it. */
-  private static List<Happening> history(
-      DryRun run, int number, Person person, List<Turn> turns) {
+  private static List<Happening> history(DryRun run, int number, Person person, List<Turn> turns) {
     List<Happening> history = new ArrayList<>();
     Person fated = run.newcomer(number, true);
     for (Person.Coming coming : fated.comings()) {
       Trigger by =
           coming.trigger() < 0
               ? new Trigger.PutIn()
-              : run.world().programs().get(coming.program()).journey().triggers().get(coming.trigger());
+              : run.world()
+                  .programs()
+                  .get(coming.program())
+                  .journey()
+                  .triggers()
+                  .get(coming.trigger());
       if (!(by instanceof Trigger.Buys) && !(by instanceof Trigger.EventArrives)) {
         history.add(new Happening.Comes(coming.at(), coming.program(), coming.trigger()));
       }

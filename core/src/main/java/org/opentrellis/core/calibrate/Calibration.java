@@ -1,0 +1,120 @@
+package org.opentrellis.core.calibrate;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.opentrellis.core.behaviour.AudienceGroup;
+import org.opentrellis.core.behaviour.Behaviour;
+import org.opentrellis.core.behaviour.Keenness;
+import org.opentrellis.core.behaviour.Reaction;
+import org.opentrellis.core.journey.MessageId;
+import org.opentrellis.core.journey.Step;
+import org.opentrellis.core.journey.StepId;
+
+/**
+ * The model's values as a history shows them, each with its 95% interval.
+ *
+ * @param people in the history
+ * @param sends in the history
+ * @param keennessMean mean chance to open a usual email
+ * @param keennessSpread how much people differ
+ * @param preloads share of people whose mail program opens by itself
+ * @param bounced share of sends that did not arrive
+ * @param openMedianHours half of the people who open have done so by then, on the attention clock
+ * @param openSigma how widely these delays spread
+ * @param attention 168 hours, Monday 00:00 first; empty where too few opens say anything
+ * @param buyAfterClick chance to buy because of a click
+ * @param buysAnyway chance to buy within 30 days without a click
+ * @param messages by message
+ */
+public record Calibration(
+    long people,
+    long sends,
+    Estimate keennessMean,
+    Estimate keennessSpread,
+    Estimate preloads,
+    Estimate bounced,
+    Estimate openMedianHours,
+    Estimate openSigma,
+    Optional<List<Estimate>> attention,
+    Estimate buyAfterClick,
+    Estimate buysAnyway,
+    Map<String, OfMessage> messages) {
+
+  /**
+   * @param pull against the message that most people got
+   * @param clickGivenOpen of those who opened it, who clicked
+   * @param unsubscribeGivenOpen of those who opened it, who unsubscribed
+   */
+  public record OfMessage(Estimate pull, Estimate clickGivenOpen, Estimate unsubscribeGivenOpen) {}
+
+  /**
+   * Assumptions with what was measured in them; the steps that send a message take its values.
+   *
+   * @param sends the steps of the journey that send something
+   */
+  public Behaviour into(Behaviour behaviour, List<? extends Step.Send> sends) {
+    List<AudienceGroup> groups =
+        behaviour.groups().stream()
+            .map(group -> measured(group, behaviour.groups().size()))
+            .toList();
+    Map<StepId, Reaction> emails = new HashMap<>(behaviour.emails());
+    for (Step.Send send : sends) {
+      OfMessage of = messages.get(send.message().value());
+      if (of != null) {
+        Reaction before = behaviour.reactionTo(send.id());
+        emails.put(
+            send.id(),
+            new Reaction(
+                of.pull.measured(),
+                of.clickGivenOpen.measured(),
+                of.unsubscribeGivenOpen.measured(),
+                before.complaintGivenOpen(),
+                before.linkWeights()));
+      }
+    }
+    return behaviour
+        .edit()
+        .groups(groups)
+        .openMedianHours(openMedianHours.measured())
+        .openSigma(openSigma.measured())
+        .attention(
+            attention
+                .map(hours -> new AttentionFit(hours).attention())
+                .orElse(behaviour.attention()))
+        .buyAfterClick(buyAfterClick.measured())
+        .emails(emails)
+        .done();
+  }
+
+  /** One group is all people; of several only what is the same for all is measured. */
+  private AudienceGroup measured(AudienceGroup group, int groups) {
+    Keenness keenness =
+        groups == 1 ? new Keenness(keennessMean.value(), keennessSpread.value()) : group.keenness();
+    return new AudienceGroup(
+        group.name(),
+        group.share(),
+        keenness,
+        group.zone(),
+        group.arriveFromHour(),
+        group.arriveToHour(),
+        preloads.measured(),
+        group.hardBounce(),
+        bounced.measured(),
+        group.textConsent(),
+        groups == 1 ? buysAnyway.measured() : group.buysAnyway(),
+        group.returnsToCart(),
+        group.returnMeanHours(),
+        group.comesAgain(),
+        group.tags(),
+        group.lists(),
+        group.fields(),
+        group.events());
+  }
+
+  /** Whether a message is in the history. */
+  public boolean knows(MessageId message) {
+    return messages.containsKey(message.value());
+  }
+}

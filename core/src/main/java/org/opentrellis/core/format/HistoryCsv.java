@@ -1,0 +1,183 @@
+package org.opentrellis.core.format;
+
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.UncheckedIOException;
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
+import org.opentrellis.core.calibrate.SendRecord;
+import org.opentrellis.core.problem.Problems;
+import org.opentrellis.core.problem.ProblemsFound;
+
+/**
+ * Reads what became of messages from CSV (RFC 4180) with a header: {@code person}, {@code message}
+ * and {@code sent}, and if there are any {@code delivered}, {@code opened}, {@code clicked}, {@code
+ * unsubscribed}, {@code bought} and {@code zone}. Times are ISO 8601 with their offset, such as
+ * {@code 2027-03-14T09:00:00Z}; empty where it did not happen. Without a column {@code delivered}
+ * everything counts as delivered.
+ */
+public final class HistoryCsv {
+  private static final List<String> NEEDED = List.of("person", "message", "sent");
+  private static final List<String> KNOWN =
+      List.of(
+          "person",
+          "message",
+          "sent",
+          "delivered",
+          "opened",
+          "clicked",
+          "unsubscribed",
+          "bought",
+          "zone");
+  private static final int MOST_PROBLEMS = 20;
+
+  private final Problems problems = new Problems();
+  private int found;
+
+  private HistoryCsv() {}
+
+  /**
+   * @throws ProblemsFound with the line of each problem, at most {@value #MOST_PROBLEMS}
+   */
+  public static List<SendRecord> read(String text) {
+    return new HistoryCsv().records(text);
+  }
+
+  private List<SendRecord> records(String text) {
+    CSVFormat format =
+        CSVFormat.RFC4180
+            .builder()
+            .setHeader()
+            .setSkipHeaderRecord(true)
+            .setIgnoreEmptyLines(true)
+            .get();
+    List<SendRecord> records = new ArrayList<>();
+    try (CSVParser parser = CSVParser.parse(new StringReader(text), format)) {
+      List<String> header = parser.getHeaderNames();
+      NEEDED.stream()
+          .filter(column -> !header.contains(column))
+          .forEach(
+              column ->
+                  add(
+                      "missing-column",
+                      "/0",
+                      "There is no column \u201c%s\u201d.".formatted(column)));
+      header.stream()
+          .filter(column -> !KNOWN.contains(column))
+          .forEach(
+              column ->
+                  add(
+                      "unknown-column",
+                      "/0",
+                      "Column \u201c%s\u201d is none of %s."
+                          .formatted(column, String.join(", ", KNOWN))));
+      problems.throwIfAny();
+      for (CSVRecord line : parser) {
+        record(line).ifPresent(records::add);
+        if (found >= MOST_PROBLEMS) {
+          break;
+        }
+      }
+    } catch (IOException
+        | UncheckedIOException
+        | IllegalArgumentException
+        | IllegalStateException broken) {
+      add("bad-csv", "", "This is no CSV with a header: " + broken.getMessage() + ".");
+    }
+    problems.throwIfAny();
+    return records;
+  }
+
+  private Optional<SendRecord> record(CSVRecord line) {
+    int before = found;
+    if (!line.isConsistent()) {
+      add(
+          "bad-csv",
+          place(line),
+          at(line)
+              + "there are %d values, which is not as many as columns.".formatted(line.size()));
+      return Optional.empty();
+    }
+    String person = needed(line, "person");
+    String message = needed(line, "message");
+    Optional<Instant> sent = time(line, "sent");
+    if (sent.isEmpty() && found == before) {
+      needed(line, "sent");
+    }
+    Optional<Instant> delivered = line.isMapped("delivered") ? time(line, "delivered") : sent;
+    SendRecord record =
+        new SendRecord(
+            person,
+            message,
+            zone(line),
+            sent.orElse(Instant.EPOCH),
+            delivered,
+            time(line, "opened"),
+            time(line, "clicked"),
+            time(line, "unsubscribed"),
+            time(line, "bought"));
+    return found == before ? Optional.of(record) : Optional.empty();
+  }
+
+  private String needed(CSVRecord line, String column) {
+    String value = line.get(column).strip();
+    if (value.isEmpty()) {
+      add("missing-value", place(line), at(line) + "\u201c%s\u201d is empty.".formatted(column));
+    }
+    return value;
+  }
+
+  private Optional<Instant> time(CSVRecord line, String column) {
+    String value = line.isMapped(column) ? line.get(column).strip() : "";
+    if (value.isEmpty()) {
+      return Optional.empty();
+    }
+    try {
+      return Optional.of(java.time.OffsetDateTime.parse(value).toInstant());
+    } catch (DateTimeException wrong) {
+      add(
+          "bad-time",
+          place(line),
+          at(line)
+              + "\u201c%s\u201d in column %s is no time such as 2027-03-14T09:00:00Z."
+                  .formatted(value, column));
+      return Optional.empty();
+    }
+  }
+
+  private ZoneId zone(CSVRecord line) {
+    String value = line.isMapped("zone") ? line.get("zone").strip() : "";
+    if (value.isEmpty()) {
+      return Documents.USUAL_ZONE;
+    }
+    try {
+      return ZoneId.of(value);
+    } catch (DateTimeException wrong) {
+      add(
+          "bad-zone",
+          place(line),
+          at(line) + "there is no time zone \u201c%s\u201d.".formatted(value));
+      return Documents.USUAL_ZONE;
+    }
+  }
+
+  private static String place(CSVRecord line) {
+    return "/" + line.getRecordNumber();
+  }
+
+  private static String at(CSVRecord line) {
+    return "Line %d: ".formatted(line.getRecordNumber() + 1);
+  }
+
+  private void add(String code, String place, String sentence) {
+    found++;
+    problems.add(code, place, sentence);
+  }
+}
