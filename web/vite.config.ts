@@ -11,5 +11,6 @@ export default defineConfig({
     emptyOutDir: true,
     chunkSizeWarningLimit: 800,
   },
-  test: { environment: 'happy-dom', include: ['src/**/*.test.ts'] },
+  // Thousands of random journeys take their time on a machine that does other things as well.
+  test: { environment: 'happy-dom', include: ['src/**/*.test.ts'], testTimeout: 60_000 },
 })

@@ -40,9 +40,10 @@ class ArchitectureTest {
           Map.entry("walk", Set.of("machine")),
           Map.entry("replay", Set.of("machine")),
           Map.entry("measure", Set.of("dryrun", "stats", "journey", "machine")),
+          Map.entry("calibrate", Set.of("behaviour", "stats", "journey")),
           Map.entry("sentence", Set.of("journey", "calendar")),
           Map.entry("check", Set.of("journey", "calendar", "behaviour", "sentence", "problem")),
-          Map.entry("format", Set.of("journey", "calendar", "behaviour", "problem")));
+          Map.entry("format", Set.of("journey", "calendar", "behaviour", "problem", "calibrate")));
 
   @TestFactory
   java.util.stream.Stream<DynamicTest> packagesKnowOnlyWhatTheirArrowsPointTo() {

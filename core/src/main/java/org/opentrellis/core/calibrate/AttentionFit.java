@@ -3,6 +3,7 @@ package org.opentrellis.core.calibrate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import org.apache.commons.statistics.distribution.ChiSquaredDistribution;
 import org.opentrellis.core.behaviour.Attention;
 
 /**
@@ -50,6 +51,23 @@ record AttentionFit(List<Estimate> hours) {
               openedHours[hour]));
     }
     return new AttentionFit(hours);
+  }
+
+  /**
+   * Whether the opens differ from those of a clock that runs evenly by more than chance: Pearson's
+   * chi-square over the hours of the week, at 1%.
+   */
+  static boolean differsFromFlat(long[] sentHours, long[] openedHours, OpenDelay delay) {
+    double[] even = new double[WEEK];
+    Arrays.fill(even, 1);
+    double[] expected = expected(sentHours, even, delay);
+    double scale = Arrays.stream(openedHours).sum() / Arrays.stream(expected).sum();
+    double chiSquare = 0;
+    for (int hour = 0; hour < WEEK; hour++) {
+      double due = Math.max(1e-9, expected[hour] * scale);
+      chiSquare += (openedHours[hour] - due) * (openedHours[hour] - due) / due;
+    }
+    return ChiSquaredDistribution.of(WEEK - 1.0).survivalProbability(chiSquare) < 0.01;
   }
 
   private static double[] expected(long[] sent, double[] speed, OpenDelay delay) {

@@ -23,7 +23,8 @@ import org.opentrellis.core.journey.StepId;
  * @param bounced share of sends that did not arrive
  * @param openMedianHours half of the people who open have done so by then, on the attention clock
  * @param openSigma how widely these delays spread
- * @param attention 168 hours, Monday 00:00 first; empty where too few opens say anything
+ * @param attention 168 hours, Monday 00:00 first; empty where too few opens say anything, or they
+ *     could come of a clock that runs evenly
  * @param buyAfterClick chance to buy because of a click
  * @param buysAnyway chance to buy within 30 days without a click
  * @param messages by message

@@ -94,18 +94,19 @@ public final class Calibrator {
   }
 
   /**
-   * @param attention empty where there are too few opens for a profile, or it does not matter
+   * @param attention empty where there are too few opens for a profile, or it could be chance
    */
   private record Delays(OpenDelay fit, Optional<AttentionFit> attention) {}
 
   /** Delay and profile in turn: each is fitted as the other says. */
   private Delays delays(List<SendRecord> opened) {
     OpenDelay fit = OpenDelay.fit(seen(opened, null));
-    if (opened.size() < FEWEST_OPENS_FOR_A_PROFILE) {
-      return new Delays(fit, Optional.empty());
-    }
     long[] sent = byHour(opened, SendRecord::sent);
     long[] read = byHour(opened, record -> record.opened().orElseThrow());
+    if (opened.size() < FEWEST_OPENS_FOR_A_PROFILE
+        || !AttentionFit.differsFromFlat(sent, read, fit)) {
+      return new Delays(fit, Optional.empty());
+    }
     AttentionFit attention = AttentionFit.fit(sent, read, fit);
     for (int round = 0; round < 4; round++) {
       fit = OpenDelay.fit(seen(opened, new AttentionLag(attention.attention())));

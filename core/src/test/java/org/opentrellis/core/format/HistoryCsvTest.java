@@ -1,0 +1,67 @@
+package org.opentrellis.core.format;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.catchThrowableOfType;
+
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.opentrellis.core.problem.Problem;
+import org.opentrellis.core.problem.ProblemsFound;
+
+/** What happened, from CSV. */
+class HistoryCsvTest {
+  private static final String HEADER =
+      "person,message,sent,delivered,opened,clicked,unsubscribed,bought,zone\r\n";
+
+  private static List<Problem> problems(String text) {
+    return catchThrowableOfType(ProblemsFound.class, () -> HistoryCsv.read(text)).problems();
+  }
+
+  @Test
+  void readsTimesAndWhatDidNotHappen() {
+    var records =
+        HistoryCsv.read(
+            HEADER
+                + "ada,planner,2027-03-14T09:00:00Z,2027-03-14T09:00:02Z,2027-03-14T12:00:00+01:00,,,,America/New_York\r\n"
+                + "\"bo, the \"\"younger\"\"\",planner,2027-03-14T09:00:00Z,,,,,,\r\n");
+    assertThat(records).hasSize(2);
+    assertThat(records.get(0).opened()).contains(Instant.parse("2027-03-14T11:00:00Z"));
+    assertThat(records.get(0).zone()).isEqualTo(ZoneId.of("America/New_York"));
+    assertThat(records.get(1).person()).isEqualTo("bo, the \"younger\"");
+    assertThat(records.get(1).delivered()).isEmpty();
+  }
+
+  @Test
+  void withoutAColumnForItEverythingIsDelivered() {
+    var records = HistoryCsv.read("person,message,sent\nada,planner,2027-03-14T09:00:00Z\n");
+    assertThat(records.get(0).delivered()).contains(Instant.parse("2027-03-14T09:00:00Z"));
+  }
+
+  @Test
+  void eachProblemNamesItsLine() {
+    var problems =
+        problems(
+            HEADER
+                + "ada,planner,yesterday,,,,,,\r\n"
+                + ",planner,2027-03-14T09:00:00Z,,,,,,Nowhere/Else\r\n"
+                + "bo,planner\r\n");
+    assertThat(problems)
+        .extracting(Problem::sentence)
+        .containsExactly(
+            "Line 2: \u201cyesterday\u201d in column sent is no time such as 2027-03-14T09:00:00Z.",
+            "Line 3: \u201cperson\u201d is empty.",
+            "Line 3: there is no time zone \u201cNowhere/Else\u201d.",
+            "Line 4: there are 2 values, which is not as many as columns.");
+  }
+
+  @Test
+  void columnsMustBeKnownAndThere() {
+    assertThat(problems("person,sent,colour\na,b,c\n"))
+        .extracting(Problem::code)
+        .containsExactly("missing-column", "unknown-column");
+    assertThat(problems("")).isNotEmpty();
+    assertThat(problems("person,message,sent\n\"broken")).isNotEmpty();
+  }
+}
