@@ -41,6 +41,8 @@ class ArchitectureTest {
           Map.entry("replay", Set.of("machine")),
           Map.entry("measure", Set.of("dryrun", "stats", "journey", "machine")),
           Map.entry("calibrate", Set.of("behaviour", "stats", "journey")),
+          Map.entry(
+              "export", Set.of("dryrun", "machine", "walk", "journey", "measure", "sentence")),
           Map.entry("sentence", Set.of("journey", "calendar")),
           Map.entry("check", Set.of("journey", "calendar", "behaviour", "sentence", "problem")),
           Map.entry("format", Set.of("journey", "calendar", "behaviour", "problem", "calibrate")));

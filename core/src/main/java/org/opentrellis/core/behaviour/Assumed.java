@@ -1,5 +1,7 @@
 package org.opentrellis.core.behaviour;
 
+
+
 import java.util.Optional;
 
 /**

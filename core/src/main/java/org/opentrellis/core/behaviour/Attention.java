@@ -1,5 +1,7 @@
 package org.opentrellis.core.behaviour;
 
+
+
 import java.util.Collections;
 import java.util.List;
 

@@ -1,5 +1,7 @@
 package org.opentrellis.core.behaviour;
 
+
+
 import java.time.ZoneId;
 import java.util.Map;
 import java.util.Set;

@@ -1,5 +1,7 @@
 package org.opentrellis.core.behaviour;
 
+
+
 import java.util.List;
 import java.util.Map;
 import org.opentrellis.core.journey.StepId;

@@ -1,5 +1,9 @@
 package org.opentrellis.core.behaviour;
 
+
+
+
+
 /**
  * How sure a measured value is.
  *

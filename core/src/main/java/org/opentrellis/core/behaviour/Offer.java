@@ -1,5 +1,7 @@
 package org.opentrellis.core.behaviour;
 
+
+
 import org.opentrellis.core.journey.CategoryName;
 import org.opentrellis.core.journey.ProductName;
 

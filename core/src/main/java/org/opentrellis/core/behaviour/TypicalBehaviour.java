@@ -1,5 +1,7 @@
 package org.opentrellis.core.behaviour;
 
+
+
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;

@@ -1,5 +1,7 @@
 package org.opentrellis.core.calendar;
 
+
+
 import java.time.LocalDate;
 import java.time.ZonedDateTime;
 

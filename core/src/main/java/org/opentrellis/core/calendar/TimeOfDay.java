@@ -1,5 +1,7 @@
 package org.opentrellis.core.calendar;
 
+
+
 import java.time.DayOfWeek;
 import java.time.LocalTime;
 import java.util.EnumSet;

@@ -1,5 +1,9 @@
 package org.opentrellis.core.calendar;
 
+
+
+
+
 /** Units of a wait. Minutes and hours are exact; the others keep the wall-clock time. */
 public enum TimeUnit {
   MINUTES("minute", 60L),

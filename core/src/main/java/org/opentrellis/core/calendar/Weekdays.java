@@ -1,5 +1,7 @@
 package org.opentrellis.core.calendar;
 
+
+
 import java.time.DayOfWeek;
 import java.util.Collections;
 import java.util.EnumSet;

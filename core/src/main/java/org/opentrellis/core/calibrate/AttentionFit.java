@@ -1,5 +1,7 @@
 package org.opentrellis.core.calibrate;
 
+
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;

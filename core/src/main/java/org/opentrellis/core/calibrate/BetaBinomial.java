@@ -1,5 +1,7 @@
 package org.opentrellis.core.calibrate;
 
+
+
 import java.util.Arrays;
 import org.apache.commons.numbers.gamma.LogBeta;
 

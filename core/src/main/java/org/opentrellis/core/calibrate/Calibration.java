@@ -1,5 +1,7 @@
 package org.opentrellis.core.calibrate;
 
+
+
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;

@@ -1,5 +1,7 @@
 package org.opentrellis.core.calibrate;
 
+
+
 import org.opentrellis.core.behaviour.Assumed;
 import org.opentrellis.core.behaviour.Measured;
 

@@ -1,5 +1,7 @@
 package org.opentrellis.core.calibrate;
 
+
+
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;

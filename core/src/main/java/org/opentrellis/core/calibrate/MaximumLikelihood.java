@@ -1,5 +1,7 @@
 package org.opentrellis.core.calibrate;
 
+
+
 import java.util.Arrays;
 import java.util.function.ToDoubleFunction;
 import org.hipparchus.linear.Array2DRowRealMatrix;

@@ -1,5 +1,7 @@
 package org.opentrellis.core.calibrate;
 
+
+
 import java.util.List;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 

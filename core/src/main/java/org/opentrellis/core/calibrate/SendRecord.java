@@ -1,5 +1,7 @@
 package org.opentrellis.core.calibrate;
 
+
+
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.Optional;

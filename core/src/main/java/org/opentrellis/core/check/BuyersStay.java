@@ -1,5 +1,7 @@
 package org.opentrellis.core.check;
 
+
+
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;

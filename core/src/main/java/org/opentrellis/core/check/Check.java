@@ -1,5 +1,7 @@
 package org.opentrellis.core.check;
 
+
+
 import java.util.List;
 
 /** One rule that a journey should keep. */

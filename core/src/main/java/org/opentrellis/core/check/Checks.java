@@ -1,5 +1,7 @@
 package org.opentrellis.core.check;
 
+
+
 import java.util.Comparator;
 import java.util.List;
 

@@ -1,5 +1,7 @@
 package org.opentrellis.core.check;
 
+
+
 import java.util.List;
 import java.util.stream.Collectors;
 import org.opentrellis.core.journey.Circles;

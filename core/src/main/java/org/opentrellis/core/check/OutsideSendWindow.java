@@ -1,5 +1,7 @@
 package org.opentrellis.core.check;
 
+
+
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;

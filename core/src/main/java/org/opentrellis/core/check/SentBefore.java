@@ -1,5 +1,7 @@
 package org.opentrellis.core.check;
 
+
+
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -16,7 +18,8 @@ import org.opentrellis.core.journey.Way;
 /**
  * What may have been sent before each step, and how long ago at the least, in nominal hours. A wait
  * for a time of day counts with its mean, half of the time between two such moments; a wait around
- * a date in the record counts a day.
+ * a date in the record counts a day. A wait until something happens counts in full: who goes on
+ * earlier does so because of what they did.
  */
 final class SentBefore {
   private static final double DAY = 24;
@@ -113,10 +116,9 @@ final class SentBefore {
             ? branch.waitUpTo().map(Amount::nominalHours).orElse(0.0)
             : 0;
     Optional<State> merged = Optional.empty();
-    List<Way> ways = step.ways();
-    for (int i = 0; i < ways.size(); i++) {
-      State in = i == ways.size() - 1 ? before.later(waits) : before;
-      Optional<State> out = through(ways.get(i).steps(), in);
+    State in = before.later(waits);
+    for (Way way : step.ways()) {
+      Optional<State> out = through(way.steps(), in);
       if (out.isPresent()) {
         merged = Optional.of(merged.map(other -> other.or(out.get())).orElse(out.get()));
       }
@@ -134,7 +136,7 @@ final class SentBefore {
     if (rule instanceof WaitRule.UntilDay until) {
       return Math.max(0, until.day() * DAY - elapsed);
     }
-    return rule instanceof WaitRule.UntilHappens ? 0 : DAY;
+    return rule instanceof WaitRule.UntilHappens until ? until.atMost().nominalHours() : DAY;
   }
 
   private static double mean(TimeOfDay moment) {

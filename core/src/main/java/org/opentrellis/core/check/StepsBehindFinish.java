@@ -1,5 +1,7 @@
 package org.opentrellis.core.check;
 
+
+
 import java.util.ArrayList;
 import java.util.List;
 import org.opentrellis.core.journey.Journey;

@@ -1,5 +1,7 @@
 package org.opentrellis.core.dryrun;
 
+
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.ExecutionException;
@@ -73,6 +75,11 @@ public final class DryRun {
 
   public CohortSettings settings() {
     return settings;
+  }
+
+  /** Where the first group's people live; plans are told in their time. */
+  public java.time.ZoneId zone() {
+    return cohort.groups().get(0).clock.zone();
   }
 
   /** Runs everyone, in so many threads. */

@@ -1,5 +1,7 @@
 package org.opentrellis.core.dryrun;
 
+
+
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.Reaction;
 import org.opentrellis.core.random.Draws;

@@ -1,5 +1,7 @@
 package org.opentrellis.core.format;
 
+
+
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;

@@ -1,5 +1,7 @@
 package org.opentrellis.core.format;
 
+
+
 import java.io.IOException;
 import java.io.StringReader;
 import java.io.UncheckedIOException;

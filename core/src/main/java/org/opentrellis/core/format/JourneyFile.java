@@ -1,5 +1,7 @@
 package org.opentrellis.core.format;
 
+
+
 import java.util.List;
 import java.util.Optional;
 import org.opentrellis.core.behaviour.Behaviour;

@@ -1,5 +1,7 @@
 package org.opentrellis.core.format;
 
+
+
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -90,6 +92,11 @@ public final class Json {
 
   public static String write(Object value) {
     return MAPPER.writeValueAsString(value);
+  }
+
+  /** The same, on several lines where it is long. */
+  public static String pretty(Object value) {
+    return Pretty.print(MAPPER.valueToTree(value)).stripTrailing();
   }
 
   /** What is wrong and where, in words that name no class of ours or of the library. */

@@ -1,5 +1,7 @@
 package org.opentrellis.core.format;
 
+
+
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;

@@ -1,5 +1,7 @@
 package org.opentrellis.core.format;
 
+
+
 import java.util.Map;
 import tools.jackson.databind.JsonNode;
 

@@ -1,5 +1,7 @@
 package org.opentrellis.core.format;
 
+
+
 import java.lang.reflect.Constructor;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.ParameterizedType;

@@ -1,5 +1,9 @@
 package org.opentrellis.core.journey;
 
+
+
+
+
 /** Which of the journey's emails a condition is about. */
 public sealed interface EmailRef {
 

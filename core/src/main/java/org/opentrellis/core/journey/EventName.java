@@ -1,5 +1,9 @@
 package org.opentrellis.core.journey;
 
+
+
+
+
 /**
  * The name of something that happens outside and is reported by name.
  *

@@ -1,5 +1,9 @@
 package org.opentrellis.core.journey;
 
+
+
+
+
 /**
  * The name of a field in a person's record.
  *

@@ -1,5 +1,7 @@
 package org.opentrellis.core.journey;
 
+
+
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;

@@ -1,5 +1,9 @@
 package org.opentrellis.core.journey;
 
+
+
+
+
 /**
  * The name by which one journey hands people over to another.
  *

@@ -1,5 +1,9 @@
 package org.opentrellis.core.journey;
 
+
+
+
+
 /**
  * The name of a list that people are on.
  *

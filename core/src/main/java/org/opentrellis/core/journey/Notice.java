@@ -1,5 +1,9 @@
 package org.opentrellis.core.journey;
 
+
+
+
+
 /** Who is told, and what. */
 public sealed interface Notice {
 

@@ -1,5 +1,7 @@
 package org.opentrellis.core.journey;
 
+
+
 import java.time.LocalDate;
 
 /** What a field is compared with. */

@@ -1,5 +1,9 @@
 package org.opentrellis.core.journey;
 
+
+
+
+
 /** How a field is compared. */
 public enum Operator {
   EQUALS("is", 1),

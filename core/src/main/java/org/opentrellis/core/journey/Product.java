@@ -1,4 +1,8 @@
 package org.opentrellis.core.journey;
 
+
+
+
+
 /** Something that the shop sells. */
 public record Product(ProductName name, CategoryName category) {}

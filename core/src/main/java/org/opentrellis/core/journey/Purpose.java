@@ -1,5 +1,9 @@
 package org.opentrellis.core.journey;
 
+
+
+
+
 /** What a journey is for. */
 public enum Purpose {
   WELCOME("welcome"),

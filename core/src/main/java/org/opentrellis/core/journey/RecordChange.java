@@ -1,5 +1,7 @@
 package org.opentrellis.core.journey;
 
+
+
 import java.util.List;
 
 /** A change to what is known of a person. */

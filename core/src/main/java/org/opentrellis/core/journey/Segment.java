@@ -1,5 +1,9 @@
 package org.opentrellis.core.journey;
 
+
+
+
+
 /**
  * A segment: the people for whom a condition on their record holds.
  *

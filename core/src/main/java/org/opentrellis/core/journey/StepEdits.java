@@ -1,5 +1,7 @@
 package org.opentrellis.core.journey;
 
+
+
 import java.util.List;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;

@@ -1,5 +1,9 @@
 package org.opentrellis.core.journey;
 
+
+
+
+
 /**
  * The identity of a strand, a run of steps that several journeys include.
  *

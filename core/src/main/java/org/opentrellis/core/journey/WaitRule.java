@@ -1,5 +1,7 @@
 package org.opentrellis.core.journey;
 
+
+
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.Optional;

@@ -1,5 +1,7 @@
 package org.opentrellis.core.machine;
 
+
+
 import java.util.HashMap;
 import java.util.Map;
 import java.util.OptionalInt;

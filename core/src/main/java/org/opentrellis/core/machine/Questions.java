@@ -1,5 +1,7 @@
 package org.opentrellis.core.machine;
 
+
+
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;

@@ -1,5 +1,7 @@
 package org.opentrellis.core.machine;
 
+
+
 import java.util.ArrayList;
 import java.util.List;
 

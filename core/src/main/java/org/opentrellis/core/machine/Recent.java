@@ -1,5 +1,7 @@
 package org.opentrellis.core.machine;
 
+
+
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calendar.Amount;
 

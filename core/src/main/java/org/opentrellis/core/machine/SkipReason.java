@@ -1,5 +1,9 @@
 package org.opentrellis.core.machine;
 
+
+
+
+
 /** Why somebody went past a send without getting anything. */
 public enum SkipReason {
   /** Its "only send if" did not hold. */

@@ -1,5 +1,7 @@
 package org.opentrellis.core.machine;
 
+
+
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.Optional;

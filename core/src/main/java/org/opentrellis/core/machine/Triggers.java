@@ -1,5 +1,7 @@
 package org.opentrellis.core.machine;
 
+
+
 import java.util.List;
 import java.util.Optional;
 import org.opentrellis.core.journey.Condition;

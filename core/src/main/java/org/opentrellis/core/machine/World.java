@@ -1,5 +1,7 @@
 package org.opentrellis.core.machine;
 
+
+
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.BitSet;

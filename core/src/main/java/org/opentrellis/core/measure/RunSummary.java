@@ -1,5 +1,7 @@
 package org.opentrellis.core.measure;
 
+
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

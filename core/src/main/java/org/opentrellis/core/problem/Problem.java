@@ -1,5 +1,7 @@
 package org.opentrellis.core.problem;
 
+
+
 import java.util.Objects;
 
 /**

@@ -1,5 +1,7 @@
 package org.opentrellis.core.problem;
 
+
+
 import java.util.ArrayList;
 import java.util.List;
 

@@ -1,5 +1,7 @@
 package org.opentrellis.core.random;
 
+
+
 import org.apache.commons.statistics.distribution.BetaDistribution;
 
 /**

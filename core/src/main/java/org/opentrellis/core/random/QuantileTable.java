@@ -1,5 +1,7 @@
 package org.opentrellis.core.random;
 
+
+
 import java.util.function.DoubleUnaryOperator;
 import org.apache.commons.statistics.distribution.BetaDistribution;
 import org.apache.commons.statistics.distribution.NormalDistribution;

@@ -1,5 +1,7 @@
 package org.opentrellis.core.replay;
 
+
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

@@ -1,5 +1,7 @@
 package org.opentrellis.core.sentence;
 
+
+
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;

@@ -1,5 +1,7 @@
 package org.opentrellis.core.sentence;
 
+
+
 import java.util.HashMap;
 import java.util.Map;
 import org.opentrellis.core.journey.Catalogue;

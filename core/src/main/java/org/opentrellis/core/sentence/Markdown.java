@@ -1,5 +1,7 @@
 package org.opentrellis.core.sentence;
 
+
+
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
 

@@ -1,5 +1,7 @@
 package org.opentrellis.core.sentence;
 
+
+
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;

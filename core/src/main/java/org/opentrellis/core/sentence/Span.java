@@ -1,5 +1,9 @@
 package org.opentrellis.core.sentence;
 
+
+
+
+
 /**
  * A piece of a sentence.
  *

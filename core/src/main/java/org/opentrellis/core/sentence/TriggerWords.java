@@ -1,5 +1,7 @@
 package org.opentrellis.core.sentence;
 
+
+
 import org.opentrellis.core.journey.ReEntry;
 import org.opentrellis.core.journey.Trigger;
 

@@ -1,5 +1,7 @@
 package org.opentrellis.core.stats;
 
+
+
 import org.apache.commons.statistics.distribution.NormalDistribution;
 
 /**

@@ -1,5 +1,9 @@
 package org.opentrellis.core.stats;
 
+
+
+
+
 /**
  * An interval estimate.
  *

@@ -1,5 +1,9 @@
 package org.opentrellis.core.stats;
 
+
+
+
+
 /**
  * Newcombe's score intervals for the difference of two shares, first minus second.
  *

@@ -1,5 +1,9 @@
 package org.opentrellis.core.stats;
 
+
+
+
+
 /**
  * The same people under two treatments, by where an event happened. Mergeable.
  *

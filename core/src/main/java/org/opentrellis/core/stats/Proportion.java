@@ -1,5 +1,7 @@
 package org.opentrellis.core.stats;
 
+
+
 import java.util.OptionalDouble;
 
 /**

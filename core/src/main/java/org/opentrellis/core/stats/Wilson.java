@@ -1,5 +1,9 @@
 package org.opentrellis.core.stats;
 
+
+
+
+
 /**
  * Wilson's score interval for a share, without continuity correction.
  *

@@ -1,5 +1,7 @@
 package org.opentrellis.core.walk;
 
+
+
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;

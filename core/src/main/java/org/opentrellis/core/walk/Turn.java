@@ -1,5 +1,9 @@
 package org.opentrellis.core.walk;
 
+
+
+
+
 /**
  * One line of the diary.
  *

@@ -1,5 +1,7 @@
 package org.opentrellis.core.testing;
 
+
+
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;

@@ -1,5 +1,7 @@
 package org.opentrellis.core.testing;
 
+
+
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.Arrays;

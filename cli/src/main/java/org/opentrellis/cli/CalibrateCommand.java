@@ -1,0 +1,63 @@
+package org.opentrellis.cli;
+
+
+
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.calibrate.Calibrator;
+import org.opentrellis.core.calibrate.SendRecord;
+import org.opentrellis.core.format.HistoryCsv;
+import org.opentrellis.core.format.Json;
+import org.opentrellis.core.problem.ProblemsFound;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+
+@Command(
+    name = "calibrate",
+    description = "Fits the model's values to a CSV of what happened, and prints them with their intervals.",
+    mixinStandardHelpOptions = true)
+final class CalibrateCommand implements Callable<Integer> {
+  @Spec CommandSpec spec;
+
+  @Parameters(paramLabel = "CSV", description = "Columns person, message, sent and any of delivered, opened, clicked, unsubscribed, bought, zone.")
+  Path file;
+
+  @Option(names = "--until", paramLabel = "MOMENT", description = "When the history was looked at (default: its last moment).")
+  @Nullable Instant until;
+
+  @Override
+  public Integer call() {
+    try {
+      List<SendRecord> history = HistoryCsv.read(JourneyFiles.text(file));
+      Instant end =
+          until != null
+              ? until
+              : history.stream().flatMap(CalibrateCommand::moments).max(Comparator.naturalOrder()).orElse(Instant.EPOCH);
+      spec.commandLine().getOut().println(Json.pretty(Calibrator.fit(history, end)));
+      return 0;
+    } catch (ProblemsFound found) {
+      throw new TrellisCommand.BadFile(file.toString(), found);
+    } catch (IllegalArgumentException tooLittle) {
+      String text = String.valueOf(tooLittle.getMessage());
+      throw JourneyFiles.refused(file, Character.toUpperCase(text.charAt(0)) + text.substring(1) + ".");
+    }
+  }
+
+  private static Stream<Instant> moments(SendRecord record) {
+    return Stream.of(
+            Stream.of(record.sent()),
+            record.opened().stream(),
+            record.clicked().stream(),
+            record.unsubscribed().stream(),
+            record.bought().stream())
+        .flatMap(all -> all);
+  }
+}

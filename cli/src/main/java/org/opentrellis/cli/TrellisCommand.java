@@ -1,0 +1,79 @@
+package org.opentrellis.cli;
+
+
+
+import java.io.PrintWriter;
+import java.time.Clock;
+import org.opentrellis.core.problem.Problem;
+import org.opentrellis.core.problem.ProblemsFound;
+import picocli.CommandLine.Command;
+import picocli.CommandLine;
+
+/** All commands. Exit status: 0 done, 2 a file is refused, 3 bad use. */
+@Command(
+    name = "trellis",
+    subcommands = {
+      DryRunCommand.class,
+      CheckCommand.class,
+      SheetCommand.class,
+      CalibrateCommand.class
+    })
+public final class TrellisCommand {
+  static final int BAD_FILE = 2;
+  static final int BAD_USE = 3;
+
+  /** The only clock; the core reads none. */
+  static final Clock CLOCK = Clock.systemUTC();
+
+  private TrellisCommand() {}
+
+  public static void main(String[] arguments) {
+    System.exit(run(arguments, new PrintWriter(System.out, true), new PrintWriter(System.err, true)));
+  }
+
+  /** Runs a command and gives its exit status. */
+  static int run(String[] arguments, PrintWriter out, PrintWriter err) {
+    CommandLine line = new CommandLine(new TrellisCommand());
+    line.setOut(out);
+    line.setErr(err);
+    line.setCaseInsensitiveEnumValuesAllowed(true);
+    line.getCommandSpec().exitCodeOnInvalidInput(BAD_USE);
+    line.getSubcommands().values().forEach(sub -> sub.getCommandSpec().exitCodeOnInvalidInput(BAD_USE));
+    line.setParameterExceptionHandler(
+        (refused, given) -> {
+          err.println("trellis: " + refused.getMessage());
+          err.println("See ./trellis " + refused.getCommandLine().getCommandName() + " --help.");
+          return BAD_USE;
+        });
+    line.setExecutionExceptionHandler(
+        (failure, command, parsed) -> {
+          if (failure instanceof BadFile bad) {
+            bad.print(err);
+            return BAD_FILE;
+          }
+          throw failure;
+        });
+    return line.execute(arguments);
+  }
+
+  /** A file that is refused. */
+  static final class BadFile extends RuntimeException {
+    private static final long serialVersionUID = 1L;
+
+    private final String file;
+    private final transient ProblemsFound found;
+
+    BadFile(String file, ProblemsFound found) {
+      super(file, found);
+      this.file = file;
+      this.found = found;
+    }
+
+    void print(PrintWriter err) {
+      for (Problem problem : found.problems()) {
+        String place = problem.place().isEmpty() ? "" : " (" + problem.place() + ")";
+        err.println(file + ": " + problem.sentence() + place);
+      }
+    }
+  }
+}
