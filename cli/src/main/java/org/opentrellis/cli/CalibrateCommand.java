@@ -1,7 +1,5 @@
 package org.opentrellis.cli;
 
-
-
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.Comparator;
@@ -22,15 +20,22 @@ import picocli.CommandLine.Spec;
 
 @Command(
     name = "calibrate",
-    description = "Fits the model's values to a CSV of what happened, and prints them with their intervals.",
+    description =
+        "Fits the model's values to a CSV of what happened, and prints them with their intervals.",
     mixinStandardHelpOptions = true)
 final class CalibrateCommand implements Callable<Integer> {
   @Spec CommandSpec spec;
 
-  @Parameters(paramLabel = "CSV", description = "Columns person, message, sent and any of delivered, opened, clicked, unsubscribed, bought, zone.")
+  @Parameters(
+      paramLabel = "CSV",
+      description =
+          "Columns person, message, sent and any of delivered, opened, clicked, unsubscribed, bought, zone.")
   Path file;
 
-  @Option(names = "--until", paramLabel = "MOMENT", description = "When the history was looked at (default: its last moment).")
+  @Option(
+      names = "--until",
+      paramLabel = "MOMENT",
+      description = "When the history was looked at (default: its last moment).")
   @Nullable Instant until;
 
   @Override
@@ -40,14 +45,18 @@ final class CalibrateCommand implements Callable<Integer> {
       Instant end =
           until != null
               ? until
-              : history.stream().flatMap(CalibrateCommand::moments).max(Comparator.naturalOrder()).orElse(Instant.EPOCH);
+              : history.stream()
+                  .flatMap(CalibrateCommand::moments)
+                  .max(Comparator.naturalOrder())
+                  .orElse(Instant.EPOCH);
       spec.commandLine().getOut().println(Json.pretty(Calibrator.fit(history, end)));
       return 0;
     } catch (ProblemsFound found) {
       throw new TrellisCommand.BadFile(file.toString(), found);
     } catch (IllegalArgumentException tooLittle) {
       String text = String.valueOf(tooLittle.getMessage());
-      throw JourneyFiles.refused(file, Character.toUpperCase(text.charAt(0)) + text.substring(1) + ".");
+      throw JourneyFiles.refused(
+          file, Character.toUpperCase(text.charAt(0)) + text.substring(1) + ".");
     }
   }
 

@@ -1,7 +1,5 @@
 package org.opentrellis.cli;
 
-
-
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
@@ -26,7 +24,10 @@ import picocli.CommandLine.Spec;
 final class CheckCommand implements Callable<Integer> {
   @Spec CommandSpec spec;
 
-  @Parameters(arity = "1..*", paramLabel = "FILE", description = "Journey files; each is looked at together with the others.")
+  @Parameters(
+      arity = "1..*",
+      paramLabel = "FILE",
+      description = "Journey files; each is looked at together with the others.")
   List<Path> files;
 
   @Override

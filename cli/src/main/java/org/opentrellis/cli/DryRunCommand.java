@@ -1,7 +1,5 @@
 package org.opentrellis.cli;
 
-
-
 import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
@@ -52,40 +50,76 @@ final class DryRunCommand implements Callable<Integer> {
 
   @Spec CommandSpec spec;
 
-  @Parameters(arity = "1..*", paramLabel = "FILE", description = "Journey files; several run as one population, the first says who the people are.")
+  @Parameters(
+      arity = "1..*",
+      paramLabel = "FILE",
+      description =
+          "Journey files; several run as one population, the first says who the people are.")
   List<Path> files;
 
-  @Option(names = "--people", paramLabel = "N", description = "How many people (default ${DEFAULT-VALUE}).")
+  @Option(
+      names = "--people",
+      paramLabel = "N",
+      description = "How many people (default ${DEFAULT-VALUE}).")
   int people = 20_000;
 
-  @Option(names = "--seed", paramLabel = "S", description = "The same seed gives the same figures (default ${DEFAULT-VALUE}).")
+  @Option(
+      names = "--seed",
+      paramLabel = "S",
+      description = "The same seed gives the same figures (default ${DEFAULT-VALUE}).")
   long seed = 1;
 
-  @Option(names = "--threads", paramLabel = "T", description = "In so many threads; the figures are the same for any number (default: one for each processor).")
+  @Option(
+      names = "--threads",
+      paramLabel = "T",
+      description =
+          "In so many threads; the figures are the same for any number (default: one for each processor).")
   int threads = Runtime.getRuntime().availableProcessors();
 
-  @Option(names = "--horizon", paramLabel = "DAYS", description = "How long each person is followed, such as 90d (default ${DEFAULT-VALUE}).")
+  @Option(
+      names = "--horizon",
+      paramLabel = "DAYS",
+      description = "How long each person is followed, such as 90d (default ${DEFAULT-VALUE}).")
   String horizon = "90d";
 
-  @Option(names = "--start", paramLabel = "DATE", description = "When the first enter, such as 2027-03-01 (default: Monday of this week).")
+  @Option(
+      names = "--start",
+      paramLabel = "DATE",
+      description = "When the first enter, such as 2027-03-01 (default: Monday of this week).")
   @Nullable LocalDate start;
 
-  @Option(names = "--arrivals", paramLabel = "DAYS", description = "Over how many days they come (default ${DEFAULT-VALUE}).")
+  @Option(
+      names = "--arrivals",
+      paramLabel = "DAYS",
+      description = "Over how many days they come (default ${DEFAULT-VALUE}).")
   int arrivals = CohortSettings.ARRIVAL_DAYS;
 
-  @Option(names = "--hold-out", paramLabel = "SHARE", description = "The share of people who get nothing, to compare with (default ${DEFAULT-VALUE}).")
+  @Option(
+      names = "--hold-out",
+      paramLabel = "SHARE",
+      description =
+          "The share of people who get nothing, to compare with (default ${DEFAULT-VALUE}).")
   double holdOut = 0;
 
-  @Option(names = "--format", paramLabel = "json|csv", description = "How figures are printed (default ${DEFAULT-VALUE}).")
+  @Option(
+      names = "--format",
+      paramLabel = "json|csv",
+      description = "How figures are printed (default ${DEFAULT-VALUE}).")
   Format format = Format.JSON;
 
   @Option(names = "--paths", description = "Also the distinct ways that people went; with json.")
   boolean paths;
 
-  @Option(names = "--xes", paramLabel = "OUT", description = "Also writes an event log (XES, IEEE 1849) to this file.")
+  @Option(
+      names = "--xes",
+      paramLabel = "OUT",
+      description = "Also writes an event log (XES, IEEE 1849) to this file.")
   @Nullable Path xes;
 
-  @Option(names = "--ics", paramLabel = "OUT", description = "Also writes the send plan (iCalendar, RFC 5545) to this file.")
+  @Option(
+      names = "--ics",
+      paramLabel = "OUT",
+      description = "Also writes the send plan (iCalendar, RFC 5545) to this file.")
   @Nullable Path ics;
 
   @Override
@@ -129,11 +163,13 @@ final class DryRunCommand implements Callable<Integer> {
               throw JourneyFiles.refused(
                   files.get(0),
                   "People would go round in a circle without a wait: %s."
-                      .formatted(String.join(" to ", circle.stream().map(Object::toString).toList())));
+                      .formatted(
+                          String.join(" to ", circle.stream().map(Object::toString).toList())));
             });
     List<Behaviour> behaviours =
         read.stream()
-            .map(file -> file.behaviour().orElseGet(() -> TypicalBehaviour.in(Documents.USUAL_ZONE)))
+            .map(
+                file -> file.behaviour().orElseGet(() -> TypicalBehaviour.in(Documents.USUAL_ZONE)))
             .toList();
     return new DryRun(journeys, catalogue, behaviours, settings);
   }

@@ -1,7 +1,5 @@
 package org.opentrellis.cli;
 
-
-
 import java.io.IOException;
 import java.nio.charset.CharacterCodingException;
 import java.nio.file.NoSuchFileException;

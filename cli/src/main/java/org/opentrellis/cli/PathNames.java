@@ -1,7 +1,5 @@
 package org.opentrellis.cli;
 
-
-
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -57,7 +55,10 @@ final class PathNames {
     return switch (turn.kind()) {
       case LEFT ->
           "left: "
-              + LeaveReason.values()[turn.detail()].name().toLowerCase(Locale.ROOT).replace('_', ' ');
+              + LeaveReason.values()[turn.detail()]
+                  .name()
+                  .toLowerCase(Locale.ROOT)
+                  .replace('_', ' ');
       case FINISHED -> "finished";
       case STILL_THERE -> "still there";
       default -> before;

@@ -1,7 +1,5 @@
 package org.opentrellis.cli;
 
-
-
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
@@ -22,9 +20,25 @@ final class ResultTable {
         CSVFormat.RFC4180
             .builder()
             .setHeader(
-                "journey", "id", "kind", "people", "entered", "sent", "delivered", "opened",
-                "openedByPeople", "clicked", "buyers", "skipped", "held", "unsubscribed", "left",
-                "waiting", "finished", "goal", "medianHours")
+                "journey",
+                "id",
+                "kind",
+                "people",
+                "entered",
+                "sent",
+                "delivered",
+                "opened",
+                "openedByPeople",
+                "clicked",
+                "buyers",
+                "skipped",
+                "held",
+                "unsubscribed",
+                "left",
+                "waiting",
+                "finished",
+                "goal",
+                "medianHours")
             .get();
     try (CSVPrinter printer = new CSVPrinter(text, format)) {
       for (JourneyTally tally : tallies.journeys()) {

@@ -1,7 +1,5 @@
 package org.opentrellis.cli;
 
-
-
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -82,8 +80,7 @@ record RunResult(
       String end,
       List<String> steps) {}
 
-  static RunResult of(
-      DryRun run, Tallies tallies, List<RunMeasures> measures, boolean withPaths) {
+  static RunResult of(DryRun run, Tallies tallies, List<RunMeasures> measures, boolean withPaths) {
     List<JourneyResult> journeys = new ArrayList<>();
     for (JourneyTally tally : tallies.journeys()) {
       journeys.add(journey(run, tally, measures.get(journeys.size()), withPaths));

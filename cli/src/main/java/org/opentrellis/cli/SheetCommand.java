@@ -1,7 +1,5 @@
 package org.opentrellis.cli;
 
-
-
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;

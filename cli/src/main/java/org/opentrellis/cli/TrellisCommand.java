@@ -1,13 +1,11 @@
 package org.opentrellis.cli;
 
-
-
 import java.io.PrintWriter;
 import java.time.Clock;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
-import picocli.CommandLine.Command;
 import picocli.CommandLine;
+import picocli.CommandLine.Command;
 
 /** All commands. Exit status: 0 done, 2 a file is refused, 3 bad use. */
 @Command(
@@ -28,7 +26,8 @@ public final class TrellisCommand {
   private TrellisCommand() {}
 
   public static void main(String[] arguments) {
-    System.exit(run(arguments, new PrintWriter(System.out, true), new PrintWriter(System.err, true)));
+    System.exit(
+        run(arguments, new PrintWriter(System.out, true), new PrintWriter(System.err, true)));
   }
 
   /** Runs a command and gives its exit status. */
@@ -38,7 +37,9 @@ public final class TrellisCommand {
     line.setErr(err);
     line.setCaseInsensitiveEnumValuesAllowed(true);
     line.getCommandSpec().exitCodeOnInvalidInput(BAD_USE);
-    line.getSubcommands().values().forEach(sub -> sub.getCommandSpec().exitCodeOnInvalidInput(BAD_USE));
+    line.getSubcommands()
+        .values()
+        .forEach(sub -> sub.getCommandSpec().exitCodeOnInvalidInput(BAD_USE));
     line.setParameterExceptionHandler(
         (refused, given) -> {
           err.println("trellis: " + refused.getMessage());

@@ -42,23 +42,109 @@ class EditorsTest {
   @Test
   void aWaitIsAnAmountATimeOfDayOrBoth() {
     Page page = at("1?step=two-days");
-    page.getByLabel("Wait: unit").selectOption("WEEKS");
+    page.getByLabel("Amount: unit").selectOption("WEEKS");
     assertThat(row(page, "two-days")).containsText("Wait 2 weeks");
     page.getByLabel("then until a time").check();
     assertThat(row(page, "two-days")).containsText("Wait 2 weeks, then until 09:00 their time");
     press(page, "Sunday");
     press(page, "Saturday");
-    assertThat(row(page, "two-days")).containsText("09:00 on Mon, Tue, Wed, Thu, Fri their time");
-    page.getByLabel("for an amount").uncheck();
-    assertThat(row(page, "two-days")).containsText("Wait until 09:00 on Mon");
+    assertThat(row(page, "two-days")).containsText("09:00 on Mon to Fri their time");
+    labelled(page, "How to wait").selectOption("until");
     type(page.getByLabel("Local time"), "07:30");
-    assertThat(row(page, "two-days")).containsText("Wait until 07:30");
+    assertThat(row(page, "two-days")).containsText("Wait until 07:30 their time");
+  }
+
+  @Test
+  void aWaitGoesByDaysDatesAndWhatHappens() {
+    Page page = at("1?step=two-days");
+    labelled(page, "How to wait").selectOption("untilDay");
+    type(labelled(page, "day"), "5");
+    page.getByLabel("at a time").check();
+    assertThat(row(page, "two-days")).containsText("Wait until day 5, 09:00 of the journey");
+    labelled(page, "if that is past").selectOption("end");
+    assertThat(row(page, "two-days")).containsText("or finish if that is past");
+    labelled(page, "How to wait").selectOption("aroundDate");
+    type(labelled(page, "date in field"), "member until");
+    type(labelled(page, "days after (before: \u2212)"), "-7");
+    page.getByLabel("every year").check();
+    assertThat(row(page, "two-days"))
+        .containsText("Wait until 7 days before member until, 09:00, every year");
+    labelled(page, "How to wait").selectOption("untilHappens");
+    labelled(page, "Question").selectOption("bought");
+    page.getByLabel("one category").check();
+    type(labelled(page, "one category").last(), "Hives");
+    assertThat(row(page, "two-days"))
+        .containsText("Wait until they bought something from Hives, at most 1 day");
+  }
+
+  @Test
+  void everyKindOfStepIsAddedAndEdited() {
+    Page page = at("3?step=week-6");
+    press(page, "Split test");
+    type(page.getByLabel("Share of arm A, percent"), "30");
+    assertThat(row(page, "split-1")).containsText("Split by lot 30% / 70%");
+    press(page, "Strand");
+    assertThat(row(page, "strand-1")).containsText("Go through strand Spring work");
+    assertThat(row(page, "strand-1/lesson")).containsText("Send Waking the hive");
+    press(page, "Hand over");
+    type(labelled(page, "To journey"), "First frames");
+    assertThat(row(page, "hand-over-1")).containsText("Hand over to journey First frames");
+    page.getByLabel("they finish this journey").uncheck();
+    assertThat(row(page, "hand-over-1")).containsText("and go on here");
+    press(page, "Notify");
+    type(labelled(page, "saying"), "Somebody is through");
+    assertThat(row(page, "notify-1")).containsText("Somebody is through");
+    labelled(page, "Tell").selectOption("webAddress");
+    type(labelled(page, "Url"), "https://example.org/hook");
+    assertThat(row(page, "notify-1")).containsText("Tell https://example.org/hook");
+    press(page, "Text");
+    type(page.getByLabel("New message\u2019s name"), "Frost tonight");
+    type(page.getByLabel("Its words"), "Cover the hive tonight");
+    press(page, "Add message");
+    assertThat(row(page, "text-1")).containsText("Text Frost tonight");
+    page.getByLabel("only if they").check();
+    assertThat(row(page, "text-1")).containsText("Text Frost tonight, only if they");
+    page.reload();
+    assertThat(row(page, "text-1")).containsText("Text Frost tonight, only if they");
+  }
+
+  @Test
+  void anEmailHasVersionsAndConditions() {
+    Page page = at("3?step=week-2");
+    page.getByLabel("only send if they").check();
+    assertThat(row(page, "week-2")).containsText(", only if they");
+    page.getByLabel("never the same email twice to one person").check();
+    assertThat(row(page, "week-2")).containsText("once per person");
+    press(page, "Test two versions against each other");
+    type(page.getByLabel("Subject of version 2"), "No queen, no honey");
+    type(page.getByLabel("Share of version 1, percent"), "40");
+    type(page.getByLabel("Share of version 2, percent"), "60");
+    assertThat(row(page, "week-2")).containsText("No queen, no honey\u201d to 60%");
+    press(page, "End the test");
+    assertThat(row(page, "week-2")).containsText("Send Is there a queen?");
+  }
+
+  @Test
+  void rulesForTheWholeJourneyStandUnderItsOpening() {
+    Page page = at("3?step=journey");
+    page.getByLabel("only in a send window").check();
+    assertThat(page.getByText("Send only 09:00 to")).isVisible();
+    page.getByLabel("with a frequency guard").check();
+    type(labelled(page, "in days"), "7");
+    assertThat(page.getByText("At most 1 email in 7 days")).isVisible();
+    press(page, "Add a rule for leaving");
+    assertThat(page.getByText("Leave as soon as they bought anything")).isVisible();
+    labelled(page, "Trigger").selectOption("dateComes");
+    assertThat(page.getByText("Starts when someone").first())
+        .containsText("is 1 day after new field");
+    page.getByLabel("Again").selectOption("afterDays");
+    assertThat(page.getByText("Starts when someone").first()).containsText("again after 1 day");
   }
 
   @Test
   void aBranchAsksWhatItIsTold() {
     Page page = at("1?step=clicked-kits");
-    labelled(page, "Link").selectOption("");
+    page.getByLabel("one link").first().uncheck();
     assertThat(row(page, "clicked-kits"))
         .containsText("Branch on clicked \u201cWhat a season costs\u201d");
     labelled(page, "Question").selectOption("opened");
@@ -96,7 +182,9 @@ class EditorsTest {
     labelled(page, "Change").selectOption("copyToList");
     assertThat(row).containsText("Copy to list Readers, staying on others");
     labelled(page, "Change").selectOption("moveToList");
-    type(labelled(page, "List to leave"), "Quiet, Late");
+    type(labelled(page, "leaving 1"), "Quiet");
+    press(page, "And another");
+    type(labelled(page, "leaving 2"), "Late");
     assertThat(row).containsText("Move from list Quiet and Late to Readers");
     press(page, "And another change");
     type(labelled(page, "Tag"), "moved");
@@ -114,10 +202,10 @@ class EditorsTest {
     assertThat(opening).containsText("gets tag planner-asked or joins list Newcomers");
     press(page, "Let everyone in");
     assertThat(opening).not().containsText("are not on list Members");
-    page.getByLabel("Again").selectOption("AFTER_HAVING_LEFT");
+    page.getByLabel("Again").selectOption("afterHavingLeft");
     assertThat(opening).containsText("again after having left");
     type(page.getByLabel("within"), "14");
-    assertThat(opening).containsText("bought within 14 days");
+    assertThat(opening).containsText("bought anything within 14 days");
     page.getByLabel("leave when met").uncheck();
     assertThat(opening).containsText("go on when met");
     type(labelled(page, "Name"), "First frames, short");
@@ -131,7 +219,8 @@ class EditorsTest {
     type(page.getByLabel("Links in this message"), "Read the lesson, Frame plan");
     press(page, "Branch");
     labelled(page, "Question").selectOption("clicked");
-    labelled(page, "Link").selectOption("Frame plan");
+    page.getByLabel("one link").check();
+    type(labelled(page, "one link").last(), "Frame plan");
     assertThat(row(page, "branch-1"))
         .containsText("clicked \u201cFrame plan\u201d in \u201cWaking the hive\u201d");
   }

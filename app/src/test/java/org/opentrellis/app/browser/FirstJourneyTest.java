@@ -74,8 +74,8 @@ class FirstJourneyTest {
     assertThat(page.getByText("of the 20,000 who entered met the goal")).isVisible();
     page.getByRole(AriaRole.LINK, new GetByRoleOptions().setName("Back to the run sheet")).click();
     page.getByText("Wait 1 day").click();
-    page.getByLabel("Wait: how many").fill("4");
-    page.getByLabel("Wait: how many").press("Tab");
+    page.getByLabel("Amount: how many").fill("4");
+    page.getByLabel("Amount: how many").press("Tab");
     assertThat(page.locator("[data-row=wait-1]")).containsText("Wait 4 days");
     saved(page);
     button(page, "Dry run 20,000").click();
@@ -142,12 +142,12 @@ class FirstJourneyTest {
     Page mine = BROWSER.open(APP.address() + "/journeys/1?step=wait-1");
     Page theirs = BROWSER.open(APP.address() + "/journeys/1?step=wait-1");
     assertThat(rows(mine)).hasCount(6);
-    theirs.getByLabel("Wait: how many").fill("6");
-    theirs.getByLabel("Wait: how many").press("Tab");
+    theirs.getByLabel("Amount: how many").fill("6");
+    theirs.getByLabel("Amount: how many").press("Tab");
     assertThat(theirs.locator("[data-row=wait-1]")).containsText("Wait 6 days");
     saved(theirs);
-    mine.getByLabel("Wait: how many").fill("9");
-    mine.getByLabel("Wait: how many").press("Tab");
+    mine.getByLabel("Amount: how many").fill("9");
+    mine.getByLabel("Amount: how many").press("Tab");
     Locator conflict = mine.getByRole(AriaRole.ALERT);
     assertThat(conflict).containsText("Wait 6 days");
     assertThat(conflict).containsText("Wait 9 days");
@@ -163,14 +163,14 @@ class FirstJourneyTest {
   @Order(5)
   void aRefusedEditSaysWhyAndLosesNothing() {
     Page page = BROWSER.open(APP.address() + "/journeys/1?step=wait-1");
-    page.getByLabel("Wait: how many").fill("-2");
-    page.getByLabel("Wait: how many").press("Tab");
+    page.getByLabel("Amount: how many").fill("-2");
+    page.getByLabel("Amount: how many").press("Tab");
     assertThat(page.getByRole(AriaRole.ALERT))
         .containsText("An amount of time must be more than 0");
     button(page, "Undo").click();
     assertThat(page.getByRole(AriaRole.ALERT)).isHidden();
     saved(page);
-    assertThat(page.getByLabel("Wait: how many")).hasValue("9");
+    assertThat(page.getByLabel("Amount: how many")).hasValue("9");
     assertThat(APP.get("/api/journeys/1").body().at("/journey/body/1/amount/count").asInt())
         .isEqualTo(9);
   }

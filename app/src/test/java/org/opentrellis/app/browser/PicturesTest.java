@@ -55,13 +55,13 @@ class PicturesTest {
 
   @Test
   void bothSidesOfALostSave() {
-    Page mine = at("/journeys/2?step=one-day", "for an amount");
-    Page theirs = at("/journeys/2?step=one-day", "for an amount");
-    theirs.getByLabel("Wait: how many").fill("2");
-    theirs.getByLabel("Wait: how many").press("Tab");
+    Page mine = at("/journeys/2?step=one-day", "Days and weeks keep the time");
+    Page theirs = at("/journeys/2?step=one-day", "Days and weeks keep the time");
+    theirs.getByLabel("Amount: how many").fill("2");
+    theirs.getByLabel("Amount: how many").press("Tab");
     assertThat(theirs.locator("[data-row=one-day]")).containsText("Wait 2 days");
-    mine.getByLabel("Wait: how many").fill("3");
-    mine.getByLabel("Wait: how many").press("Tab");
+    mine.getByLabel("Amount: how many").fill("3");
+    mine.getByLabel("Amount: how many").press("Tab");
     assertThat(mine.getByRole(AriaRole.ALERT)).containsText("Wait 3 days");
     take(mine, "two-versions");
   }

@@ -25,7 +25,7 @@ class ViewsTest {
     "/journeys/1?step=planner-again, Links in this message",
     "/journeys/1?step=opened-by-now, The first arm that holds wins",
     "/journeys/1?step=journey, Again",
-    "/journeys/1?step=one-day, for an amount",
+    "/journeys/1?step=one-day, Days and weeks keep the time",
     "/journeys/3?step=mark-reader, And another change",
     "/journeys/1/dry-run, met the goal",
     "/side-by-side, Choose two runs or more",

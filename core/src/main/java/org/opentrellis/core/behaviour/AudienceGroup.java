@@ -1,7 +1,5 @@
 package org.opentrellis.core.behaviour;
 
-
-
 import java.time.ZoneId;
 import java.util.Map;
 import java.util.Set;

@@ -1,7 +1,5 @@
 package org.opentrellis.core.behaviour;
 
-
-
 import java.util.List;
 import java.util.Map;
 import org.opentrellis.core.journey.StepId;

@@ -1,9 +1,5 @@
 package org.opentrellis.core.behaviour;
 
-
-
-
-
 /**
  * How gladly the people of a group open email. Each person's keenness is drawn from a beta
  * distribution with {@code a = m(1/rho - 1)} and {@code b = (1-m)(1/rho - 1)}.

@@ -1,9 +1,5 @@
 package org.opentrellis.core.behaviour;
 
-
-
-
-
 /**
  * How sure a measured value is.
  *

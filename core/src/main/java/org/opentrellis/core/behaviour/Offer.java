@@ -1,7 +1,5 @@
 package org.opentrellis.core.behaviour;
 
-
-
 import org.opentrellis.core.journey.CategoryName;
 import org.opentrellis.core.journey.ProductName;
 

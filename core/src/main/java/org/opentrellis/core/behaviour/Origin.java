@@ -1,9 +1,5 @@
 package org.opentrellis.core.behaviour;
 
-
-
-
-
 /** Where an assumed value comes from. */
 public enum Origin {
   /** A usual value of the trade: common practice, no source. */

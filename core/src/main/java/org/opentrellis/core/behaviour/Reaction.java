@@ -1,7 +1,5 @@
 package org.opentrellis.core.behaviour;
 
-
-
 import java.util.List;
 
 /**

@@ -1,9 +1,5 @@
 package org.opentrellis.core.behaviour;
 
-
-
-
-
 /**
  * What too much mail does: each email above a number in the last seven days lowers the pull of the
  * next and raises the chance to unsubscribe.

@@ -1,9 +1,5 @@
 package org.opentrellis.core.calendar;
 
-
-
-
-
 /** Units of a wait. Minutes and hours are exact; the others keep the wall-clock time. */
 public enum TimeUnit {
   MINUTES("minute", 60L),

@@ -1,7 +1,5 @@
 package org.opentrellis.core.calendar;
 
-
-
 import java.time.DayOfWeek;
 import java.util.Collections;
 import java.util.EnumSet;

@@ -1,7 +1,5 @@
 package org.opentrellis.core.calendar;
 
-
-
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;

@@ -1,7 +1,5 @@
 package org.opentrellis.core.calibrate;
 
-
-
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;

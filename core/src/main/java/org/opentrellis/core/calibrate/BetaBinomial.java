@@ -1,7 +1,5 @@
 package org.opentrellis.core.calibrate;
 
-
-
 import java.util.Arrays;
 import org.apache.commons.numbers.gamma.LogBeta;
 

@@ -1,7 +1,5 @@
 package org.opentrellis.core.calibrate;
 
-
-
 import org.opentrellis.core.behaviour.Assumed;
 import org.opentrellis.core.behaviour.Measured;
 

@@ -1,7 +1,5 @@
 package org.opentrellis.core.calibrate;
 
-
-
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;

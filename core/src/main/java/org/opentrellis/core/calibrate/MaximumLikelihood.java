@@ -1,7 +1,5 @@
 package org.opentrellis.core.calibrate;
 
-
-
 import java.util.Arrays;
 import java.util.function.ToDoubleFunction;
 import org.hipparchus.linear.Array2DRowRealMatrix;

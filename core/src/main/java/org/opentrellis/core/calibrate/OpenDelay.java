@@ -1,7 +1,5 @@
 package org.opentrellis.core.calibrate;
 
-
-
 import java.util.List;
 import org.apache.commons.statistics.distribution.NormalDistribution;
 

@@ -1,7 +1,5 @@
 package org.opentrellis.core.calibrate;
 
-
-
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.Optional;

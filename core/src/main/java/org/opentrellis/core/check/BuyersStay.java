@@ -1,7 +1,5 @@
 package org.opentrellis.core.check;
 
-
-
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;

@@ -1,7 +1,5 @@
 package org.opentrellis.core.check;
 
-
-
 import java.util.List;
 
 /** One rule that a journey should keep. */

@@ -1,7 +1,5 @@
 package org.opentrellis.core.check;
 
-
-
 import java.util.Comparator;
 import java.util.List;
 

@@ -1,7 +1,5 @@
 package org.opentrellis.core.check;
 
-
-
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,7 +1,5 @@
 package org.opentrellis.core.check;
 
-
-
 import java.util.Optional;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.StepId;

@@ -1,7 +1,5 @@
 package org.opentrellis.core.check;
 
-
-
 import java.util.List;
 
 /** Nobody gets anything if nothing brings them in: the plan that was never connected. */

@@ -1,7 +1,5 @@
 package org.opentrellis.core.check;
 
-
-
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;

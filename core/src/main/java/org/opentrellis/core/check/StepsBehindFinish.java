@@ -1,7 +1,5 @@
 package org.opentrellis.core.check;
 
-
-
 import java.util.ArrayList;
 import java.util.List;
 import org.opentrellis.core.journey.Journey;

@@ -1,7 +1,5 @@
 package org.opentrellis.core.dryrun;
 
-
-
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.Reaction;
 import org.opentrellis.core.random.Draws;

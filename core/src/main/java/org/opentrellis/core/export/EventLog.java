@@ -1,7 +1,5 @@
 package org.opentrellis.core.export;
 
-
-
 import java.io.OutputStream;
 import java.time.Instant;
 import java.util.List;

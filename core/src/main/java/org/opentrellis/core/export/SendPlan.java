@@ -1,7 +1,5 @@
 package org.opentrellis.core.export;
 
-
-
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZonedDateTime;
@@ -59,8 +57,7 @@ public final class SendPlan {
     VEvent event = new VEvent(at, java.time.Duration.ofMinutes(15), name);
     event.removeAll("DTSTAMP");
     event.add(new DtStamp(run.settings().start()));
-    event.add(
-        new Uid(program.number() + "-" + figures.id().replace('/', '.') + "@trellis.test"));
+    event.add(new Uid(program.number() + "-" + figures.id().replace('/', '.') + "@trellis.test"));
     event.add(
         new Description(
             String.format(

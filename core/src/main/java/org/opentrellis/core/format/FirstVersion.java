@@ -1,7 +1,5 @@
 package org.opentrellis.core.format;
 
-
-
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;

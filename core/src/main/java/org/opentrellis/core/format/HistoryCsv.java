@@ -1,7 +1,5 @@
 package org.opentrellis.core.format;
 
-
-
 import java.io.IOException;
 import java.io.StringReader;
 import java.io.UncheckedIOException;

@@ -1,7 +1,5 @@
 package org.opentrellis.core.format;
 
-
-
 import java.util.List;
 import java.util.Optional;
 import org.opentrellis.core.behaviour.Behaviour;

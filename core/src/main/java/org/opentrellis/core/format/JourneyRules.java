@@ -1,7 +1,5 @@
 package org.opentrellis.core.format;
 
-
-
 import java.util.List;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Channel;

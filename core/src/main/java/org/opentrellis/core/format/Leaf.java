@@ -1,7 +1,5 @@
 package org.opentrellis.core.format;
 
-
-
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;

@@ -1,7 +1,5 @@
 package org.opentrellis.core.format;
 
-
-
 import java.util.Map;
 import tools.jackson.databind.JsonNode;
 

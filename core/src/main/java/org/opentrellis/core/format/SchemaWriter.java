@@ -1,7 +1,5 @@
 package org.opentrellis.core.format;
 
-
-
 import java.lang.reflect.RecordComponent;
 import java.lang.reflect.Type;
 import java.util.ArrayList;

@@ -1,7 +1,5 @@
 package org.opentrellis.core.format;
 
-
-
 import java.lang.reflect.Constructor;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.ParameterizedType;

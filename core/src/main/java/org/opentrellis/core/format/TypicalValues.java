@@ -1,7 +1,5 @@
 package org.opentrellis.core.format;
 
-
-
 import java.time.DateTimeException;
 import java.time.ZoneId;
 import java.util.Map;

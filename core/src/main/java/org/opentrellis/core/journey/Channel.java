@@ -1,9 +1,5 @@
 package org.opentrellis.core.journey;
 
-
-
-
-
 /** How a message reaches people. */
 public enum Channel {
   EMAIL,

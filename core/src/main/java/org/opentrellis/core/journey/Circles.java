@@ -1,7 +1,5 @@
 package org.opentrellis.core.journey;
 
-
-
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;

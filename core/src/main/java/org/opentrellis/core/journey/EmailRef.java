@@ -1,9 +1,5 @@
 package org.opentrellis.core.journey;
 
-
-
-
-
 /** Which of the journey's emails a condition is about. */
 public sealed interface EmailRef {
 

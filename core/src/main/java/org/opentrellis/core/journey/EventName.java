@@ -1,9 +1,5 @@
 package org.opentrellis.core.journey;
 
-
-
-
-
 /**
  * The name of something that happens outside and is reported by name.
  *

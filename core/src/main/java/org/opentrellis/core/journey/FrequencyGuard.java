@@ -1,9 +1,5 @@
 package org.opentrellis.core.journey;
 
-
-
-
-
 /**
  * Keeps a journey from sending to somebody who has had enough, from any journey.
  *

@@ -1,7 +1,5 @@
 package org.opentrellis.core.journey;
 
-
-
 import java.util.Optional;
 
 /**

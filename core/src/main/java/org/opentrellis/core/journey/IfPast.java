@@ -1,9 +1,5 @@
 package org.opentrellis.core.journey;
 
-
-
-
-
 /** What to do at a wait whose moment is past. */
 public sealed interface IfPast {
 

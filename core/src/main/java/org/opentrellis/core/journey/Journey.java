@@ -1,7 +1,5 @@
 package org.opentrellis.core.journey;
 
-
-
 import java.time.ZoneId;
 import java.util.HashSet;
 import java.util.List;

@@ -1,9 +1,5 @@
 package org.opentrellis.core.journey;
 
-
-
-
-
 /**
  * The name by which one journey hands people over to another.
  *

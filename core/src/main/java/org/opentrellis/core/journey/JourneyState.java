@@ -1,9 +1,5 @@
 package org.opentrellis.core.journey;
 
-
-
-
-
 /** Whether people enter a journey, and what becomes of those inside. */
 public enum JourneyState {
   /** Being designed; nobody enters. */

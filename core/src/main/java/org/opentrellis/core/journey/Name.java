@@ -1,9 +1,5 @@
 package org.opentrellis.core.journey;
 
-
-
-
-
 /** Something that users call by name. Names of different things never mix. */
 public sealed interface Name
     permits CategoryName,

@@ -1,9 +1,5 @@
 package org.opentrellis.core.journey;
 
-
-
-
-
 /** Who is told, and what. */
 public sealed interface Notice {
 

@@ -1,7 +1,5 @@
 package org.opentrellis.core.journey;
 
-
-
 import java.time.LocalDate;
 
 /** What a field is compared with. */

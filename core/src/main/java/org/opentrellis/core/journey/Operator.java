@@ -1,9 +1,5 @@
 package org.opentrellis.core.journey;
 
-
-
-
-
 /** How a field is compared. */
 public enum Operator {
   EQUALS("is", 1),

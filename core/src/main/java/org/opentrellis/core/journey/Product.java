@@ -1,8 +1,4 @@
 package org.opentrellis.core.journey;
 
-
-
-
-
 /** Something that the shop sells. */
 public record Product(ProductName name, CategoryName category) {}

@@ -1,9 +1,5 @@
 package org.opentrellis.core.journey;
 
-
-
-
-
 /** What a journey is for. */
 public enum Purpose {
   WELCOME("welcome"),

@@ -1,9 +1,5 @@
 package org.opentrellis.core.journey;
 
-
-
-
-
 /**
  * Whether somebody who triggers a journey again may enter it again. A journey that starts from a
  * cart counts per cart: another cart is never "again".

@@ -1,9 +1,5 @@
 package org.opentrellis.core.journey;
 
-
-
-
-
 /**
  * A segment: the people for whom a condition on their record holds.
  *

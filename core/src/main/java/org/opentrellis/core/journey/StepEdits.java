@@ -1,7 +1,5 @@
 package org.opentrellis.core.journey;
 
-
-
 import java.util.List;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;

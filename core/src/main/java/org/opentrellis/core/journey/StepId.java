@@ -1,9 +1,5 @@
 package org.opentrellis.core.journey;
 
-
-
-
-
 /**
  * A step's or an arm's short stable name, unique in its journey.
  *

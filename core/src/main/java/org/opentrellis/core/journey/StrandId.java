@@ -1,9 +1,5 @@
 package org.opentrellis.core.journey;
 
-
-
-
-
 /**
  * The identity of a strand, a run of steps that several journeys include.
  *

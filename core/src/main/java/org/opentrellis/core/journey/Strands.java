@@ -1,7 +1,5 @@
 package org.opentrellis.core.journey;
 
-
-
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;

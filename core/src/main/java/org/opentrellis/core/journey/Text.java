@@ -1,7 +1,5 @@
 package org.opentrellis.core.journey;
 
-
-
 import java.time.LocalTime;
 
 /** The few rules for single values that all types share. Each refuses with a sentence. */

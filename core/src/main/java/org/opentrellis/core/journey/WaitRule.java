@@ -1,7 +1,5 @@
 package org.opentrellis.core.journey;
 
-
-
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.Optional;

@@ -1,7 +1,5 @@
 package org.opentrellis.core.machine;
 
-
-
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;

@@ -1,7 +1,5 @@
 package org.opentrellis.core.machine;
 
-
-
 import java.util.Arrays;
 
 /** Things that happen to a person again and again, in the order of their times. */

@@ -1,7 +1,5 @@
 package org.opentrellis.core.machine;
 
-
-
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calendar.Amount;
 import org.opentrellis.core.calendar.SendWindow;

@@ -1,9 +1,5 @@
 package org.opentrellis.core.machine;
 
-
-
-
-
 /** Why somebody left a journey before its end; at one instant the first of these counts. */
 public enum LeaveReason {
   ERASED,

@@ -1,7 +1,5 @@
 package org.opentrellis.core.machine;
 
-
-
 import java.util.HashMap;
 import java.util.Map;
 import java.util.OptionalInt;

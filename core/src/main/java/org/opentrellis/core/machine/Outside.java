@@ -1,9 +1,5 @@
 package org.opentrellis.core.machine;
 
-
-
-
-
 /**
  * The world outside the machine: lots, and what becomes of what is sent. A driver's side of it. One
  * that already knows what will become of a message notes so at once; one that does not, notes it

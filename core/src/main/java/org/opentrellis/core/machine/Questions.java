@@ -1,7 +1,5 @@
 package org.opentrellis.core.machine;
 
-
-
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;

@@ -1,7 +1,5 @@
 package org.opentrellis.core.machine;
 
-
-
 import java.util.ArrayList;
 import java.util.List;
 

@@ -1,7 +1,5 @@
 package org.opentrellis.core.machine;
 
-
-
 import org.opentrellis.core.journey.Operand;
 
 /** A compiled change of a person's record. */

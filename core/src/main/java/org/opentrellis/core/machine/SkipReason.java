@@ -1,9 +1,5 @@
 package org.opentrellis.core.machine;
 
-
-
-
-
 /** Why somebody went past a send without getting anything. */
 public enum SkipReason {
   /** Its "only send if" did not hold. */

@@ -1,7 +1,5 @@
 package org.opentrellis.core.machine;
 
-
-
 import java.util.List;
 import java.util.Optional;
 import org.opentrellis.core.journey.Condition;

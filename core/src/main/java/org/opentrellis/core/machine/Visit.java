@@ -1,7 +1,5 @@
 package org.opentrellis.core.machine;
 
-
-
 import java.util.Arrays;
 import org.opentrellis.core.calendar.ZoneClock;
 

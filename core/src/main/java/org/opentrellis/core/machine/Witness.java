@@ -1,9 +1,5 @@
 package org.opentrellis.core.machine;
 
-
-
-
-
 /**
  * Is told what happens to a person; counts it, or writes it down. The time is the visit's {@link
  * Visit#now}, the journey its {@link Visit#program}; steps go by node number.

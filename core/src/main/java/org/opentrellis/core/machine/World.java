@@ -1,7 +1,5 @@
 package org.opentrellis.core.machine;
 
-
-
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.BitSet;

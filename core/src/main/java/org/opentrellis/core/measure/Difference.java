@@ -1,7 +1,5 @@
 package org.opentrellis.core.measure;
 
-
-
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.stats.Confidence;
 import org.opentrellis.core.stats.Interval;

@@ -1,7 +1,5 @@
 package org.opentrellis.core.measure;
 
-
-
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;

@@ -1,7 +1,5 @@
 package org.opentrellis.core.measure;
 
-
-
 import java.util.Locale;
 
 /** A difference of two runs' goals, in a sentence that a specialist can repeat. */

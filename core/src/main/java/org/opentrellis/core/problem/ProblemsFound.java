@@ -1,7 +1,5 @@
 package org.opentrellis.core.problem;
 
-
-
 import java.util.List;
 import java.util.stream.Collectors;
 

@@ -1,9 +1,5 @@
 package org.opentrellis.core.problem;
 
-
-
-
-
 /** How bad a problem is: an error forbids, a warning advises. */
 public enum Severity {
   ERROR,

@@ -1,7 +1,5 @@
 package org.opentrellis.core.random;
 
-
-
 import org.apache.commons.statistics.distribution.BetaDistribution;
 
 /**

@@ -1,9 +1,5 @@
 package org.opentrellis.core.random;
 
-
-
-
-
 /**
  * Draws that are addressed, not sequenced: each is a function of a person's key and of what it is
  * for. So results do not depend on threads, order or partitions, and the same person makes the same

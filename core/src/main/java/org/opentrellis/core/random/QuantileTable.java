@@ -1,7 +1,5 @@
 package org.opentrellis.core.random;
 
-
-
 import java.util.function.DoubleUnaryOperator;
 import org.apache.commons.statistics.distribution.BetaDistribution;
 import org.apache.commons.statistics.distribution.NormalDistribution;

@@ -1,9 +1,5 @@
 package org.opentrellis.core.replay;
 
-
-
-
-
 /**
  * Something that really happened to a person, at a moment in epoch seconds. A message is named by
  * its journey's number, how many times the person had entered that before, and its send number.

@@ -1,7 +1,5 @@
 package org.opentrellis.core.sentence;
 
-
-
 import java.util.stream.Collectors;
 import org.opentrellis.core.journey.ListName;
 import org.opentrellis.core.journey.RecordChange;

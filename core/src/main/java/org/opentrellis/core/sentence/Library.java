@@ -1,7 +1,5 @@
 package org.opentrellis.core.sentence;
 
-
-
 import java.util.HashMap;
 import java.util.Map;
 import org.opentrellis.core.journey.Catalogue;

@@ -1,7 +1,5 @@
 package org.opentrellis.core.sentence;
 
-
-
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
 

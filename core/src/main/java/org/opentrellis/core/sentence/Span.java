@@ -1,9 +1,5 @@
 package org.opentrellis.core.sentence;
 
-
-
-
-
 /**
  * A piece of a sentence.
  *

@@ -1,7 +1,5 @@
 package org.opentrellis.core.sentence;
 
-
-
 import java.util.Optional;
 import org.opentrellis.core.calendar.TimeOfDay;
 import org.opentrellis.core.journey.IfPast;

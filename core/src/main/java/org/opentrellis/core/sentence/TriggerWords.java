@@ -1,7 +1,5 @@
 package org.opentrellis.core.sentence;
 
-
-
 import org.opentrellis.core.journey.ReEntry;
 import org.opentrellis.core.journey.Trigger;
 

@@ -1,7 +1,5 @@
 package org.opentrellis.core.stats;
 
-
-
 import org.apache.commons.statistics.distribution.NormalDistribution;
 
 /**

@@ -1,9 +1,5 @@
 package org.opentrellis.core.stats;
 
-
-
-
-
 /**
  * An interval estimate.
  *

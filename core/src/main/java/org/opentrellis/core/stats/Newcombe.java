@@ -1,9 +1,5 @@
 package org.opentrellis.core.stats;
 
-
-
-
-
 /**
  * Newcombe's score intervals for the difference of two shares, first minus second.
  *

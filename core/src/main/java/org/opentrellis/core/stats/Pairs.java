@@ -1,9 +1,5 @@
 package org.opentrellis.core.stats;
 
-
-
-
-
 /**
  * The same people under two treatments, by where an event happened. Mergeable.
  *

@@ -1,7 +1,5 @@
 package org.opentrellis.core.stats;
 
-
-
 import java.util.OptionalDouble;
 
 /**

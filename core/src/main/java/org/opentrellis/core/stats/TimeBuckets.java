@@ -1,9 +1,5 @@
 package org.opentrellis.core.stats;
 
-
-
-
-
 /**
  * Counts times in log-spaced buckets, so that medians and quartiles of any number of people fit in
  * a few kilobytes. Exact below 128 seconds; above, a quantile is off by at most 1/128 of itself.

@@ -1,9 +1,5 @@
 package org.opentrellis.core.stats;
 
-
-
-
-
 /**
  * Wilson's score interval for a share, without continuity correction.
  *

@@ -1,7 +1,5 @@
 package org.opentrellis.core.walk;
 
-
-
 import org.opentrellis.core.machine.Visit;
 
 /** Says what the person does; asked at each message and at each lot. */

@@ -1,7 +1,5 @@
 package org.opentrellis.core.walk;
 
-
-
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;

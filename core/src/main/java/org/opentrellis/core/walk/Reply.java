@@ -1,7 +1,5 @@
 package org.opentrellis.core.walk;
 
-
-
 import java.util.OptionalLong;
 
 /**

@@ -1,9 +1,5 @@
 package org.opentrellis.core.walk;
 
-
-
-
-
 /**
  * One line of the diary.
  *

@@ -1,7 +1,5 @@
 package org.opentrellis.core.walk;
 
-
-
 import java.util.OptionalLong;
 import org.opentrellis.core.machine.JourneyMachine;
 import org.opentrellis.core.machine.Outside;

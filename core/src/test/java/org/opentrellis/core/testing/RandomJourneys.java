@@ -1,7 +1,5 @@
 package org.opentrellis.core.testing;
 
-
-
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;

@@ -1,7 +1,5 @@
 package org.opentrellis.core.testing;
 
-
-
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.Arrays;
