@@ -75,6 +75,16 @@ export function fieldsOf(name: string): Field[] {
     .map(([field, schema]) => ({ name: field, schema }))
 }
 
+export const WEEKDAYS = [
+  'MONDAY',
+  'TUESDAY',
+  'WEDNESDAY',
+  'THURSDAY',
+  'FRIDAY',
+  'SATURDAY',
+  'SUNDAY',
+] as const
+
 /** What names begin as, until somebody says. */
 const BEGINNINGS: Record<string, Value> = {
   TagName: 'new tag',
@@ -91,6 +101,8 @@ const BEGINNINGS: Record<string, Value> = {
   Amount: { count: 1, unit: 'DAYS' },
   Condition: { kind: 'hasTag', tag: 'new tag' },
   IfPast: { kind: 'goOn' },
+  SendWindow: { days: [...WEEKDAYS], from: '08:00', to: '20:00' },
+  FrequencyGuard: { most: 4, days: 7, then: 'HOLD' },
   Operand: { kind: 'words', text: 'a value' },
 }
 
@@ -127,16 +139,6 @@ export function beginning(schema: Schema, known: Known): Value {
       return 'text'
   }
 }
-
-export const WEEKDAYS = [
-  'MONDAY',
-  'TUESDAY',
-  'WEDNESDAY',
-  'THURSDAY',
-  'FRIDAY',
-  'SATURDAY',
-  'SUNDAY',
-] as const
 
 /** A part of one kind to begin with, keeping from another what has the same name and form. */
 export function ofKind(name: string, known: Known, keep: Fields = {}): Fields {

@@ -128,10 +128,10 @@ class EditorsTest {
   void rulesForTheWholeJourneyStandUnderItsOpening() {
     Page page = at("3?step=journey");
     page.getByLabel("only in a send window").check();
-    assertThat(page.getByText("Send only 09:00 to")).isVisible();
+    assertThat(page.getByText("Send only 08:00 to 20:00")).isVisible();
     page.getByLabel("with a frequency guard").check();
-    type(labelled(page, "in days"), "7");
-    assertThat(page.getByText("At most 1 email in 7 days")).isVisible();
+    type(labelled(page, "in days"), "14");
+    assertThat(page.getByText("At most 4 emails in 14 days")).isVisible();
     press(page, "Add a rule for leaving");
     assertThat(page.getByText("Leave as soon as they bought anything")).isVisible();
     labelled(page, "Trigger").selectOption("dateComes");
