@@ -21,7 +21,7 @@ class EditorsTest {
   }
 
   private static Locator row(Page page, String step) {
-    return page.locator("[data-row=" + step + "]");
+    return page.locator("[data-row='" + step + "']");
   }
 
   private static Locator labelled(Page page, String label) {

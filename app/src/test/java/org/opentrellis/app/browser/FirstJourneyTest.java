@@ -47,8 +47,8 @@ class FirstJourneyTest {
     // The first email, whose message is written on the way.
     button(page, "Add a trigger").click();
     assertThat(page.getByText("Starts when someone joins list Newcomers")).isVisible();
-    page.getByLabel("Goal: bought").check();
-    assertThat(page.getByText("bought within 21 days").first()).isVisible();
+    page.getByLabel("Goal: they").check();
+    assertThat(page.getByText("bought anything within 21 days").first()).isVisible();
     button(page, "Send").click();
     Accessibility.assertNothingFound(page);
     page.getByLabel("New message’s name").fill("Raising queens");
@@ -171,7 +171,7 @@ class FirstJourneyTest {
     assertThat(page.getByRole(AriaRole.ALERT)).isHidden();
     saved(page);
     assertThat(page.getByLabel("Amount: how many")).hasValue("9");
-    assertThat(APP.get("/api/journeys/1").body().at("/journey/body/1/amount/count").asInt())
+    assertThat(APP.get("/api/journeys/1").body().at("/journey/body/1/rule/amount/count").asInt())
         .isEqualTo(9);
   }
 }

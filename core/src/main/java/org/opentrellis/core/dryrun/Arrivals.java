@@ -27,6 +27,7 @@ final class Arrivals {
   private final CohortSettings settings;
   private final Shop shop;
   private final List<Door> doors = new ArrayList<>();
+  private final boolean fromCart;
 
   /** A journey that people come to from outside, and the triggers that can bring them. */
   private record Door(int program, List<Trigger> all, int[] triggers, String prefix) {}
@@ -43,6 +44,10 @@ final class Arrivals {
         doors.add(new Door(number, all, fromOutside(all), prefix));
       }
     }
+    this.fromCart =
+        doors.stream()
+            .flatMap(door -> door.all.stream())
+            .anyMatch(Trigger.LeavesCart.class::isInstance);
   }
 
   /** Whether another journey of the run brings people into this one. */
@@ -71,8 +76,8 @@ final class Arrivals {
    */
   long first(Person person, Sampler sampler) {
     long first = Person.NEVER;
-    for (Door door : doors) {
-      first = Math.min(first, comes(person, sampler, door));
+    for (int i = 0; i < doors.size(); i++) {
+      first = Math.min(first, comes(person, sampler, doors.get(i)));
     }
     if (first == Person.NEVER) {
       return settings.start().getEpochSecond();
@@ -167,8 +172,6 @@ final class Arrivals {
 
   /** Whether what brings people in is a cart left. */
   boolean fromCart() {
-    return doors.stream()
-        .flatMap(door -> door.all.stream())
-        .anyMatch(Trigger.LeavesCart.class::isInstance);
+    return fromCart;
   }
 }

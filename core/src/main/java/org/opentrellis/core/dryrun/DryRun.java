@@ -32,6 +32,7 @@ public final class DryRun {
   private final Cohort heldOutCohort;
   private final Arrivals arrivals;
   private final Arrivals heldOutArrivals;
+  private final boolean sendsTexts;
 
   /**
    * @param journeys no two of one name
@@ -47,6 +48,10 @@ public final class DryRun {
     world = World.compile(journeys, catalogue, products);
     cohort = new Cohort(world, behaviours, settings);
     arrivals = new Arrivals(world, settings, cohort.shop());
+    sendsTexts =
+        world.programs().stream()
+            .flatMap(program -> program.sends().stream())
+            .anyMatch(org.opentrellis.core.journey.Step.SendText.class::isInstance);
     if (settings.holdOut() == 0) {
       heldOutWorld = world;
       heldOutCohort = cohort;
@@ -230,7 +235,7 @@ public final class DryRun {
     private void fill(Person someone, Sampler draws) {
       someone.begin(draws.group().clock);
       draws.group().fillRecord(someone, draws.key());
-      someone.agreesToTexts(draws.agreesToTexts());
+      someone.agreesToTexts(sendsTexts && draws.agreesToTexts());
     }
 
     /** The same for people who get nothing. */

@@ -33,6 +33,10 @@ final class GroupDraws {
   final QuantileTable keenness;
   final double buysAnywayMeanSeconds;
   final double comesAgainMeanSeconds;
+
+  /** A draw below this means no purchase anyway until the horizon, without taking a logarithm. */
+  final double buysNothingBelow;
+
   private final int[] marks;
   private final List<Held> fields = new ArrayList<>();
   private final List<Background> events = new ArrayList<>();
@@ -49,6 +53,8 @@ final class GroupDraws {
     this.startDate = clock.date(settings.start().getEpochSecond());
     this.keenness = QuantileTable.beta(group.keenness().alpha(), group.keenness().beta());
     this.buysAnywayMeanSeconds = meanSeconds(group.buysAnyway().value());
+    this.buysNothingBelow =
+        Math.exp(-(settings.horizonDays() + 1.0) * ZoneClock.DAY / buysAnywayMeanSeconds);
     this.comesAgainMeanSeconds = meanSeconds(group.comesAgain().value());
     this.marks =
         Stream.concat(
@@ -83,7 +89,8 @@ final class GroupDraws {
     for (int mark : marks) {
       person.mark(mark, true);
     }
-    for (Held held : fields) {
+    for (int i = 0; i < fields.size(); i++) {
+      Held held = fields.get(i);
       person.field(held.field, value(held.guess, Draws.uniform(key, held.address)));
     }
   }
@@ -111,7 +118,8 @@ final class GroupDraws {
 
   /** The named events that happen to a person in the background. */
   void addEvents(Person person, long key, long from, long to) {
-    for (Background one : events) {
+    for (int i = 0; i < events.size(); i++) {
+      Background one = events.get(i);
       double at = from;
       for (int n = 0; ; n++) {
         long address = Draws.address(Purposes.EVENT, one.name + "/" + n);

@@ -79,7 +79,7 @@ public final class JourneyTally {
     tally.sinceEntry.accept(now - visit.entryAt());
     long local = visit.clock().local(now);
     long localDay = Math.floorDiv(local, (long) DAY);
-    long day = localDay - visit.clock().day(visit.entryAt());
+    long day = localDay - visit.entryDay();
     tally.byDay[(int) Math.min(day, tally.byDay.length - 1)]++;
     tally.byQuarter[(int) (local - localDay * DAY) / 900]++;
   }

@@ -183,7 +183,7 @@ final class Sampler implements Outside {
       }
       return;
     }
-    if (group.buysAnywayMeanSeconds == Double.POSITIVE_INFINITY) {
+    if (Draws.uniform(key, Purposes.BUYS_ANYWAY) < group.buysNothingBelow) {
       return;
     }
     long address = Purposes.BUYS_ANYWAY;

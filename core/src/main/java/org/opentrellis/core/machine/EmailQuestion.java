@@ -47,6 +47,16 @@ record EmailQuestion(
     return linkSlots[of] < 0 ? Person.NEVER : visit.linkClickAt(linkSlots[of]);
   }
 
+  /** What has become of one email stays so: its moment says when. */
+  @Override
+  public long firstHolds(Visit visit, long from, long to) {
+    if (send < 0) {
+      return Question.super.firstHolds(visit, from, to);
+    }
+    long at = Math.max(from, moment(visit, send));
+    return at <= to ? at : Person.NEVER;
+  }
+
   @Override
   public boolean holds(Visit visit, long at) {
     if (send >= 0) {

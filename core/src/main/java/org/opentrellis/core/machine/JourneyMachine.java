@@ -51,7 +51,8 @@ public final class JourneyMachine {
 
   /** Tells the witness who is still inside. */
   public void close(Person person) {
-    for (Visit visit : person.visits) {
+    for (int i = 0; i < person.visits.size(); i++) {
+      Visit visit = person.visits.get(i);
       if (!visit.over()) {
         witness.waiting(visit.node, visit);
       }
@@ -88,11 +89,11 @@ public final class JourneyMachine {
   /** Returns whether there may be more to do. */
   private boolean runAlone(Person person, Visit visit, long end) {
     while (!visit.over()) {
-      long at = wake(visit);
+      long at = visit.waiting ? wake(visit) : visit.now;
       if (at > end) {
         return false;
       }
-      resume(visit, at);
+      resume(visit, at, true);
       if (!person.entries.isEmpty()) {
         return true;
       }
@@ -117,7 +118,7 @@ public final class JourneyMachine {
       return false;
     }
     if (first != null) {
-      resume(first, at);
+      resume(first, at, false);
       return true;
     }
     if (at == Person.NEVER) {
@@ -191,14 +192,18 @@ public final class JourneyMachine {
     return Math.min(at, leavesAt(visit, at));
   }
 
-  private void resume(Visit visit, long at) {
+  /**
+   * @param alone whether nobody else can have changed anything since this visit last looked
+   */
+  private void resume(Visit visit, long at, boolean alone) {
     if (!visit.waiting) {
       visit.steppedAt = at;
       witness.entered(visit.node, visit);
     }
     boolean waited = visit.waiting;
     visit.now = at;
-    if (leaves(visit)) {
+    boolean hasLooked = alone && visit.stayedAt == at;
+    if (!hasLooked && leaves(visit)) {
       return;
     }
     act(visit, waited);
@@ -378,6 +383,7 @@ public final class JourneyMachine {
   /** Takes somebody out now if a leave rule says so; the goal is noted in any case. */
   private boolean leaves(Visit visit) {
     if (leavesAt(visit, visit.now) > visit.now) {
+      visit.stayedAt = visit.now;
       return false;
     }
     LeaveReason reason = LeaveReason.RULE;
@@ -401,7 +407,8 @@ public final class JourneyMachine {
       long goal = goalMetAt(visit, to);
       at = program.leavesAtGoal() ? Math.min(at, goal) : at;
     }
-    for (Question rule : program.leaveRules()) {
+    Question[] rules = program.leaveRules();
+    for (Question rule : rules) {
       at = Math.min(at, rule.firstHolds(visit, visit.now, Math.min(at, to)));
     }
     return at;

@@ -61,7 +61,9 @@ public final class Person {
   /** Starts another person, of whom nothing is known. */
   public void begin(ZoneClock clock) {
     this.clock = clock;
-    visits.forEach(visit -> spare.get(visit.program.number()).add(visit));
+    for (int i = 0; i < visits.size(); i++) {
+      spare.get(visits.get(i).program.number()).add(visits.get(i));
+    }
     visits.clear();
     entries.clear();
     marks.clear();

@@ -1,5 +1,6 @@
 package org.opentrellis.core.machine;
 
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -47,6 +48,7 @@ public final class Program {
   private final boolean leavesAtGoal;
   private final @Nullable SendWindow window;
   private final @Nullable FrequencyGuard guard;
+  private final @Nullable ZoneId ownZone;
   private final boolean perCart;
   private final int[] triggerMarks;
 
@@ -79,6 +81,7 @@ public final class Program {
     this.leavesAtGoal = aim.map(Goal::leaveWhenMet).orElse(false);
     this.window = journey.sendWindow().orElse(null);
     this.guard = journey.frequencyGuard().orElse(null);
+    this.ownZone = journey.zone().orElse(null);
     this.perCart = journey.triggers().stream().anyMatch(Trigger.LeavesCart.class::isInstance);
     this.nodes = new Compiler(world, this, questions).compile();
     this.first = steps.isEmpty() ? END : 0;
@@ -230,6 +233,11 @@ public final class Program {
 
   @Nullable FrequencyGuard guard() {
     return guard;
+  }
+
+  /** The zone that the journey's times are in, or null for each person's own. */
+  @Nullable ZoneId ownZone() {
+    return ownZone;
   }
 
   ReEntry reEntry() {

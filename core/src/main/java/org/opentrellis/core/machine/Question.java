@@ -94,6 +94,21 @@ interface Question {
     public long nextChange(Visit visit, long at) {
       return Recent.nextChange(visit.person.purchases(), within, visit, at);
     }
+
+    /** Once bought since entry is bought for good: the first purchase that counts says when. */
+    @Override
+    public long firstHolds(Visit visit, long from, long to) {
+      Happenings bought = visit.person.purchases();
+      if (within != null && bought.size() > 0) {
+        return Question.super.firstHolds(visit, from, to);
+      }
+      for (int n = 0; n < bought.size() && bought.at(n) <= to; n++) {
+        if (bought.at(n) > visit.entryAt && counts(bought, n)) {
+          return from > to ? Person.NEVER : Math.max(from, bought.at(n));
+        }
+      }
+      return Person.NEVER;
+    }
   }
 
   record Happened(int event, int atLeast, @Nullable Amount within) implements Question {

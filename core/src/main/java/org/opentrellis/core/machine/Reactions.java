@@ -52,7 +52,8 @@ final class Reactions {
   }
 
   void toMark(Person person, int mark, long at) {
-    for (OnMark one : onMark) {
+    for (int i = 0; i < onMark.size(); i++) {
+      OnMark one = onMark.get(i);
       if (one.mark == mark) {
         come(person, one.start, at);
       }
@@ -60,7 +61,8 @@ final class Reactions {
   }
 
   void toPurchase(Person person, long at, int offer, long cents) {
-    for (OnPurchase one : onPurchase) {
+    for (int i = 0; i < onPurchase.size(); i++) {
+      OnPurchase one = onPurchase.get(i);
       boolean right = one.what.offers() == null || offer >= 0 && one.what.offers().get(offer);
       if (right && cents >= one.what.leastCents()) {
         come(person, one.start, at);
@@ -69,7 +71,8 @@ final class Reactions {
   }
 
   void toEvent(Person person, long at, int event) {
-    for (OnEvent one : onEvent) {
+    for (int i = 0; i < onEvent.size(); i++) {
+      OnEvent one = onEvent.get(i);
       if (one.event == event) {
         come(person, one.start, at);
       }
@@ -77,7 +80,8 @@ final class Reactions {
   }
 
   void toOpen(Person person, int message, long at) {
-    for (OnMessage one : onMessage) {
+    for (int i = 0; i < onMessage.size(); i++) {
+      OnMessage one = onMessage.get(i);
       if (one.message == message && !one.click) {
         come(person, one.start, at);
       }
@@ -85,7 +89,8 @@ final class Reactions {
   }
 
   void toClick(Person person, int message, int link, long at) {
-    for (OnMessage one : onMessage) {
+    for (int i = 0; i < onMessage.size(); i++) {
+      OnMessage one = onMessage.get(i);
       if (one.message == message && one.click && (one.link < 0 || one.link == link)) {
         come(person, one.start, at);
       }

@@ -32,6 +32,12 @@ public final class Visit {
   /** When they got to the node. */
   long steppedAt;
 
+  /** The last moment at which it was found that nothing takes them out. */
+  long stayedAt;
+
+  /** The day of entry on the journey's calendar, since 1970-01-01. */
+  private long entryDay;
+
   /** What a witness counts paths by. */
   private long mark;
 
@@ -92,6 +98,8 @@ public final class Visit {
     waiting = false;
     goalAt = Person.NEVER;
     mark = 0;
+    stayedAt = Long.MIN_VALUE;
+    entryDay = clock.day(at);
   }
 
   private void forgetEvidence() {
@@ -105,7 +113,9 @@ public final class Visit {
       clickAt[send] = Person.NEVER;
       orderAt[send] = Person.NEVER;
     }
-    Arrays.fill(linkClickAt, Person.NEVER);
+    if (linkClickAt.length > 0) {
+      Arrays.fill(linkClickAt, Person.NEVER);
+    }
     sends = 0;
   }
 
@@ -129,6 +139,11 @@ public final class Visit {
 
   public long entryAt() {
     return entryAt;
+  }
+
+  /** The day of entry on the journey's calendar, since 1970-01-01. */
+  public long entryDay() {
+    return entryDay;
   }
 
   /** The trigger's position in the journey; -1 if they were put in some other way. */

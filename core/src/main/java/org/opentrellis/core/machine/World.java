@@ -127,8 +127,8 @@ public final class World {
 
   /** The clock that a journey's times are read on, for a person who lives under another. */
   ZoneClock clockOf(Program program, ZoneClock persons) {
-    ZoneId zone = program.journey().zone().orElse(persons.zone());
-    return zone.equals(persons.zone()) ? persons : persons.in(zone);
+    ZoneId own = program.ownZone();
+    return own == null || own.equals(persons.zone()) ? persons : persons.in(own);
   }
 
   /** The journey of a name, or -1. */

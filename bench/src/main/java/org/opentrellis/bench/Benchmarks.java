@@ -1,0 +1,71 @@
+package org.opentrellis.bench;
+
+import java.util.concurrent.TimeUnit;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OperationsPerInvocation;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+import umontreal.ssj.rng.LFSR113;
+import umontreal.ssj.rng.MRG32k3a;
+
+/** W6, nanoseconds a person. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.AverageTime)
+@OutputTimeUnit(TimeUnit.NANOSECONDS)
+@Fork(1)
+@Warmup(iterations = 3, time = 1)
+@Measurement(iterations = 5, time = 1)
+public class Benchmarks {
+  /** People in one invocation: so many that preparing the run does not count. */
+  static final int PEOPLE = 200_000;
+
+  private long seed = 1;
+
+  /** This engine, one thread. */
+  @Benchmark
+  @OperationsPerInvocation(PEOPLE)
+  public Object a_engine_1_thread() {
+    return Engine.run(PEOPLE, seed++, 1);
+  }
+
+  /** This engine, two threads. */
+  @Benchmark
+  @OperationsPerInvocation(PEOPLE)
+  public Object b_engine_2_threads() {
+    return Engine.run(PEOPLE, seed++, 2);
+  }
+
+  /** A loop by hand. */
+  @Benchmark
+  @OperationsPerInvocation(PEOPLE)
+  public Object c_hand_loop() {
+    return new HandLoop().run(PEOPLE, seed++);
+  }
+
+  /** The numbers alone. */
+  @Benchmark
+  @OperationsPerInvocation(PEOPLE)
+  public Object d_bare_draws() {
+    return BareDraws.run(PEOPLE, seed++);
+  }
+
+  /** The peer with its usual generator. */
+  @Benchmark
+  @OperationsPerInvocation(PEOPLE)
+  public Object e_peer() {
+    return new Peer(new MRG32k3a()).run(PEOPLE);
+  }
+
+  /** The peer with its fastest generator. */
+  @Benchmark
+  @OperationsPerInvocation(PEOPLE)
+  public Object f_peer_fast_generator() {
+    return new Peer(new LFSR113()).run(PEOPLE);
+  }
+}

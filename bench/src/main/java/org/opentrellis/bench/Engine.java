@@ -1,0 +1,15 @@
+package org.opentrellis.bench;
+
+import org.opentrellis.core.dryrun.EmailTally;
+import org.opentrellis.core.dryrun.JourneyTally;
+
+/** This project's engine. */
+final class Engine {
+  private Engine() {}
+
+  static Counts run(int people, long seed, int threads) {
+    JourneyTally tally = Reference.run(Reference.w6(), people, seed).run(threads).journey();
+    return new Counts(
+        tally.sends().stream().mapToLong(EmailTally::sent).toArray(), tally.goalMet());
+  }
+}

@@ -1,0 +1,103 @@
+package org.opentrellis.bench;
+
+import org.opentrellis.core.random.Draws;
+import org.opentrellis.core.random.QuantileTable;
+
+/**
+ * The same journey written out by hand as one loop, with addressed draws and tables: what it costs
+ * when nothing has to be general.
+ */
+final class HandLoop {
+  private static final long NEVER = Long.MAX_VALUE;
+
+  private final QuantileTable keenness;
+  private final QuantileTable openDelay =
+      QuantileTable.logNormal(Reference.OPEN_MEDIAN, Reference.OPEN_SIGMA);
+  private final QuantileTable clickDelay =
+      QuantileTable.logNormal(Reference.CLICK_MEDIAN, Reference.CLICK_SIGMA);
+  private final long[] sent = new long[Reference.EMAILS];
+  private long goal;
+
+  private long key;
+  private double theta;
+  private long leavesAt;
+  private long buysAt;
+  private long openAt;
+  private long clickAt;
+
+  HandLoop() {
+    double scale = 1 / Reference.KEENNESS_SPREAD - 1;
+    keenness =
+        QuantileTable.beta(Reference.KEENNESS_MEAN * scale, (1 - Reference.KEENNESS_MEAN) * scale);
+  }
+
+  Counts run(int people, long seed) {
+    for (int person = 0; person < people; person++) {
+      key = Draws.personKey(seed, person);
+      theta = keenness.at(Draws.uniform(key, 2));
+      leavesAt = NEVER;
+      double anyway = Draws.exponential(key, 7, Reference.BUYS_ANYWAY_MEAN);
+      buysAt = anyway <= Reference.GOAL_LIMIT ? 1 + (long) anyway : NEVER;
+      walk();
+      goal += buysAt <= Reference.GOAL_LIMIT ? 1 : 0;
+    }
+    return new Counts(sent, goal);
+  }
+
+  private void walk() {
+    long day = (long) Reference.DAY;
+    send(0, 0);
+    long now = day;
+    if (gone(now)) {
+      return;
+    }
+    if (openAt > now) {
+      send(1, now);
+      now += 2 * day;
+    }
+    now += 3 * day;
+    if (gone(now)) {
+      return;
+    }
+    send(2, now);
+    long deadline = now + 2 * day;
+    boolean clicks = clickAt <= deadline;
+    now = clicks ? clickAt : deadline;
+    if (gone(now)) {
+      return;
+    }
+    send(clicks ? 3 : 4, now);
+    now += 4 * day;
+    if (gone(now)) {
+      return;
+    }
+    send(5, now);
+  }
+
+  private boolean gone(long now) {
+    return Math.min(leavesAt, buysAt) <= now;
+  }
+
+  private void send(int email, long now) {
+    sent[email]++;
+    openAt = NEVER;
+    clickAt = NEVER;
+    long base = 100L * (email + 1);
+    double pulled = Reference.PULLS[email] * theta;
+    if (Draws.uniform(key, base) >= pulled / (1 - theta + pulled)) {
+      return;
+    }
+    openAt = now + 1 + (long) openDelay.at(Draws.uniform(key, base + 1));
+    if (Draws.uniform(key, base + 2) < Reference.UNSUBSCRIBE) {
+      leavesAt =
+          Math.min(leavesAt, openAt + 1 + (long) clickDelay.at(Draws.uniform(key, base + 3)));
+    }
+    if (Draws.uniform(key, base + 4) < Reference.CLICK) {
+      clickAt = openAt + 1 + (long) clickDelay.at(Draws.uniform(key, base + 5));
+      if (Draws.uniform(key, base + 6) < Reference.BUY) {
+        double delay = Draws.exponential(key, base + 7, Reference.BUY_MEAN);
+        buysAt = Math.min(buysAt, clickAt + 1 + (long) delay);
+      }
+    }
+  }
+}
