@@ -25,6 +25,8 @@ import org.opentrellis.core.random.Draws;
  * <p>Immutable; may be run many times and from several threads.
  */
 public final class DryRun {
+  private static final int TELL_EVERY = 1024;
+
   private final World world;
   private final World heldOutWorld;
   private final CohortSettings settings;
@@ -135,10 +137,12 @@ public final class DryRun {
   private Tallies part(int from, int to, RunControl control) {
     Tallies tallies = new Tallies(world, settings);
     Life life = new Life(tallies);
+    int sinceTold = 0;
     for (int person = from; person < to; person++) {
       life.of(person);
-      if ((person & 1023) == 1023 || person == to - 1) {
-        control.reached((person - from) % 1024 + 1);
+      if (++sinceTold == TELL_EVERY || person == to - 1) {
+        control.reached(sinceTold);
+        sinceTold = 0;
       }
     }
     return tallies;

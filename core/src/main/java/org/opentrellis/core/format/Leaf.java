@@ -24,7 +24,7 @@ record Leaf(
     String expected,
     Map<String, Object> schema) {
   private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
-  private static final Map<String, Object> TEXT = Map.of("type", "string");
+  private static final Map<String, Object> TEXT = SchemaWriter.ordered("type", "string");
 
   private static final Map<Class<?>, Leaf> ALL =
       Map.ofEntries(
@@ -84,7 +84,7 @@ record Leaf(
         },
         value -> NODES.booleanNode((Boolean) value),
         "true or false",
-        Map.of("type", "boolean"));
+        SchemaWriter.ordered("type", "boolean"));
   }
 
   private static Leaf whole() {
@@ -92,7 +92,7 @@ record Leaf(
         given -> (int) inWhole(given, Integer.MIN_VALUE, Integer.MAX_VALUE),
         value -> NODES.numberNode((Integer) value),
         "a whole number",
-        Map.of("type", "integer"));
+        SchemaWriter.ordered("type", "integer"));
   }
 
   private static Leaf longWhole() {
@@ -100,7 +100,7 @@ record Leaf(
         given -> inWhole(given, Long.MIN_VALUE, Long.MAX_VALUE),
         value -> NODES.numberNode((Long) value),
         "a whole number",
-        Map.of("type", "integer"));
+        SchemaWriter.ordered("type", "integer"));
   }
 
   private static long inWhole(JsonNode given, long least, long most) {
@@ -124,7 +124,7 @@ record Leaf(
         },
         Leaf::shortest,
         "a number",
-        Map.of("type", "number"));
+        SchemaWriter.ordered("type", "number"));
   }
 
   /** Whole numbers without a point, so that a file reads as people write. */
@@ -149,16 +149,16 @@ record Leaf(
         },
         value -> DecimalNode.valueOf(java.math.BigDecimal.valueOf(((Money) value).cents(), 2)),
         "an amount of money such as 49.90",
-        Map.of("type", "number", "format", "money", "minimum", 0));
+        SchemaWriter.ordered("type", "number", "format", "money", "minimum", 0));
   }
 
   private static Map<String, Object> clock() {
-    return Map.of(
+    return SchemaWriter.ordered(
         "type", "string", "format", "clock", "pattern", "^([01][0-9]|2[0-3]):[0-5][0-9]$");
   }
 
   private static Map<String, Object> format(String format) {
-    return Map.of("type", "string", "format", format);
+    return SchemaWriter.ordered("type", "string", "format", format);
   }
 
   private static LocalTime time(String text) {

@@ -71,13 +71,23 @@ public final class SchemaWriter {
       return schema;
     }
     if (shape instanceof Shape.MapOf map) {
-      return Map.of("type", "object", "additionalProperties", of(map.value()));
+      return ordered("type", "object", "additionalProperties", of(map.value()));
     }
     return reference((Class<?>) type);
   }
 
+  /** Fields in the order given, so that the printed schema is always the same. */
+  static Map<String, Object> ordered(String name, Object value, Object... more) {
+    Map<String, Object> fields = new LinkedHashMap<>();
+    fields.put(name, value);
+    for (int i = 0; i < more.length; i += 2) {
+      fields.put((String) more[i], more[i + 1]);
+    }
+    return fields;
+  }
+
   private static Map<String, Object> orNull(Map<String, Object> schema) {
-    return Map.of("anyOf", List.of(schema, Map.of("type", "null")));
+    return ordered("anyOf", List.of(schema, ordered("type", "null")));
   }
 
   private Map<String, Object> reference(Class<?> type) {
@@ -86,7 +96,7 @@ public final class SchemaWriter {
       defined.put(name, Map.of());
       defined.put(name, definition(type));
     }
-    return Map.of("$ref", definitions + name);
+    return ordered("$ref", definitions + name);
   }
 
   /** A kind goes by its family too, since a wait's "until" is not a condition's. */
@@ -101,7 +111,7 @@ public final class SchemaWriter {
       return single.leaf().schema();
     }
     if (shape instanceof Shape.Choice choice) {
-      return Map.of("type", "string", "enum", choice.constants());
+      return ordered("type", "string", "enum", choice.constants());
     }
     if (shape instanceof Shape.OneOf one) {
       List<Object> kinds = new ArrayList<>();
@@ -109,9 +119,9 @@ public final class SchemaWriter {
           .forEach(
               (kind, record) -> {
                 defined.put(nameOf(record), fields(record, kind));
-                kinds.add(Map.of("$ref", definitions + nameOf(record)));
+                kinds.add(ordered("$ref", definitions + nameOf(record)));
               });
-      return Map.of("oneOf", kinds);
+      return ordered("oneOf", kinds);
     }
     return fields(type, null);
   }
@@ -121,7 +131,7 @@ public final class SchemaWriter {
     Map<String, Object> properties = new LinkedHashMap<>();
     List<String> required = new ArrayList<>();
     if (kind != null) {
-      properties.put("kind", Map.of("const", kind, "type", "string"));
+      properties.put("kind", ordered("const", kind, "type", "string"));
       required.add("kind");
     }
     for (RecordComponent component : type.getRecordComponents()) {
