@@ -36,9 +36,13 @@ class PicturesTest {
 
   @Test
   void mainViews() {
-    take(at("/journeys", "9.8%"), "journeys");
+    take(at("/journeys", "Thirty days of bees"), "journeys");
     take(at("/journeys/1?step=planner-again", "Links in this message"), "workbench");
     take(at("/journeys/3?step=wants-course", "The first arm that holds wins"), "workbench-nurture");
+    take(at("/journeys/6?step=till-opened", "Days and weeks keep the time"), "waiting-for-people");
+    take(at("/journeys/6?step=journey", "Add a rule for leaving"), "journey-rules");
+    take(at("/journeys/7?step=how", "Lots decide"), "split-test");
+    take(at("/journeys/8?step=spring/lesson", "belongs to a strand"), "strand");
     take(at("/journeys/1/dry-run", "met the goal"), "dry-run");
     take(at("/side-by-side?runs=2,1,3", "Which does better"), "side-by-side");
     Page assumptions = at("/journeys/1/dry-run", "met the goal");
