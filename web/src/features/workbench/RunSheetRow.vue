@@ -59,6 +59,11 @@ const rails = computed(() =>
         aria-hidden="true"
       />
       <span
+        v-if="row.ofStrand"
+        class="ml-1 w-0 shrink-0 border-l-[3px] border-double border-slate"
+        title="of a strand"
+      />
+      <span
         class="flex min-h-[36px] min-w-0 items-center gap-2 py-1"
         :class="{ 'min-h-[26px] text-ink2': row.kind === 'ARM' }"
       >

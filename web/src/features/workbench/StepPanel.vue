@@ -37,7 +37,7 @@ const measures = computed(() => estimate.value?.steps.find((one) => one.id === r
 const findings = computed(() => view.value?.findings ?? [])
 const here = computed(() =>
   findings.value.filter((finding) =>
-    edited.value ? finding.step === edited.value.id : finding.step === null,
+    row.value ? finding.step === row.value.id : finding.step === null,
   ),
 )
 
@@ -68,7 +68,7 @@ function change(changed: StepDocument) {
           :class="tab === name ? 'font-semibold' : 'text-ink2'"
           @click="tab = name"
         >
-          {{ name === 'step' ? (edited ? 'Step' : 'Journey') : 'Checks' }}
+          {{ name === 'step' ? (row ? 'Step' : 'Journey') : 'Checks' }}
           <b v-if="name === 'checks' && findings.length" class="text-clay">{{ findings.length }}</b>
         </button>
       </div>

@@ -17,34 +17,28 @@ import org.opentrellis.core.random.QuantileTable;
  * assumptions, what they do with a message by its own journey's. Immutable.
  */
 final class Cohort {
-  private final List<Behaviour> behaviours;
   private final List<GroupDraws> groups;
   private final Shop shop;
   private final SendDraws[][][] draws;
   private final long[][] lots;
-  private final @Nullable AttentionClock[] attention;
-  private final QuantileTable[] clickDelays;
 
   /**
    * @param behaviours by journey
    */
   Cohort(World world, List<Behaviour> behaviours, CohortSettings settings) {
-    this.behaviours = List.copyOf(behaviours);
     this.groups = GroupDraws.all(behaviours.get(0).groups(), world, settings);
     this.shop = new Shop(behaviours.get(0));
     int count = world.programs().size();
     draws = new SendDraws[count][][];
     lots = new long[count][];
-    attention = new AttentionClock[count];
-    clickDelays = new QuantileTable[count];
     for (int i = 0; i < count; i++) {
       Behaviour behaviour = behaviours.get(i);
-      attention[i] = AttentionClock.of(behaviour.attention());
-      clickDelays[i] =
+      AttentionClock attention = AttentionClock.of(behaviour.attention());
+      QuantileTable clickDelay =
           QuantileTable.logNormal(
               behaviour.clickMedianMinutes().value() * 60, behaviour.clickSigma().value());
       Program program = world.programs().get(i);
-      draws[i] = draws(program, behaviour);
+      draws[i] = draws(program, behaviour, clickDelay, attention);
       String prefix = prefix(program);
       lots[i] =
           program.steps().stream()
@@ -58,7 +52,11 @@ final class Cohort {
     return program.number() == 0 ? "" : program.number() + ":";
   }
 
-  private static SendDraws[][] draws(Program program, Behaviour behaviour) {
+  private static SendDraws[][] draws(
+      Program program,
+      Behaviour behaviour,
+      QuantileTable clickDelay,
+      @Nullable AttentionClock attention) {
     QuantileTable open =
         QuantileTable.logNormal(
             behaviour.openMedianHours().value() * 3600, behaviour.openSigma().value());
@@ -79,7 +77,9 @@ final class Cohort {
                 versions.get(version).links().size(),
                 text,
                 behaviour,
-                text ? read : open);
+                text ? read : open,
+                clickDelay,
+                attention);
       }
     }
     return all;
@@ -97,10 +97,6 @@ final class Cohort {
     return behaviour.reactionTo(step.id());
   }
 
-  Behaviour behaviour(int program) {
-    return behaviours.get(program);
-  }
-
   List<GroupDraws> groups() {
     return groups;
   }
@@ -115,13 +111,5 @@ final class Cohort {
 
   long lotAddress(int program, int step) {
     return lots[program][step];
-  }
-
-  @Nullable AttentionClock attention(int program) {
-    return attention[program];
-  }
-
-  QuantileTable clickDelay(int program) {
-    return clickDelays[program];
   }
 }

@@ -31,6 +31,9 @@ final class GroupDraws {
   final double upTo;
   final ZoneClock clock;
   final QuantileTable keenness;
+  final double preloads;
+  final double hardBounce;
+  final double softBounce;
   final double buysAnywayMeanSeconds;
   final double comesAgainMeanSeconds;
 
@@ -52,6 +55,9 @@ final class GroupDraws {
     this.clock = ZoneClock.around(group.zone(), settings.start(), days);
     this.startDate = clock.date(settings.start().getEpochSecond());
     this.keenness = QuantileTable.beta(group.keenness().alpha(), group.keenness().beta());
+    this.preloads = group.preloads().value();
+    this.hardBounce = group.hardBounce().value();
+    this.softBounce = group.softBounce().value();
     this.buysAnywayMeanSeconds = meanSeconds(group.buysAnyway().value());
     this.buysNothingBelow =
         Math.exp(-(settings.horizonDays() + 1.0) * ZoneClock.DAY / buysAnywayMeanSeconds);

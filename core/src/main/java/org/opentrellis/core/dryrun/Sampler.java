@@ -7,7 +7,6 @@ import org.opentrellis.core.machine.Outside;
 import org.opentrellis.core.machine.Person;
 import org.opentrellis.core.machine.Visit;
 import org.opentrellis.core.random.Draws;
-import org.opentrellis.core.random.QuantileTable;
 
 /**
  * Draws what one person after another does with each message at the moment it is sent. Every draw
@@ -37,8 +36,8 @@ final class Sampler implements Outside {
     key = personKey;
     group = GroupDraws.of(key, cohort.groups());
     keenness = group.keenness.at(Draws.uniform(key, Purposes.KEENNESS));
-    preloads = happens(key, Purposes.PRELOADS, group.group.preloads().value());
-    deadAddress = happens(key, Purposes.DEAD_ADDRESS, group.group.hardBounce().value());
+    preloads = happens(key, Purposes.PRELOADS, group.preloads);
+    deadAddress = happens(key, Purposes.DEAD_ADDRESS, group.hardBounce);
   }
 
   GroupDraws group() {
@@ -80,7 +79,7 @@ final class Sampler implements Outside {
       return;
     }
     long own = keyOf(visit);
-    if (happens(own, draws.softBounceAt, group.group.softBounce().value())) {
+    if (happens(own, draws.softBounceAt, group.softBounce)) {
       visit.bounced(send, now);
       return;
     }
@@ -89,7 +88,7 @@ final class Sampler implements Outside {
       double delay = PRELOAD_SECONDS * Draws.uniform(own, draws.preloadDelayAt);
       visit.recordsOpen(send, now + 1 + (long) delay);
     }
-    double excess = excess(visit);
+    double excess = draws.tiredness == null ? 0 : excess(draws.tiredness, visit);
     if (Draws.uniform(own, draws.openAt)
         < Reaction.openChance(pull(draws, visit, excess), keenness)) {
       opens(send, draws, visit, own, excess);
@@ -98,7 +97,7 @@ final class Sampler implements Outside {
 
   private void opens(int send, SendDraws draws, Visit visit, long own, double excess) {
     double delay = draws.openDelay.at(Draws.uniform(own, draws.openDelayAt));
-    AttentionClock attention = draws.text ? null : cohort.attention(visit.program().number());
+    AttentionClock attention = draws.attention;
     long openAt =
         attention == null
             ? later(visit.now(), delay)
@@ -107,11 +106,11 @@ final class Sampler implements Outside {
                 attention.after(visit.now(), Math.min(delay, 1e9), visit.person().clock()));
     visit.opens(send, openAt);
     double unsubscribe =
-        excess == 0
+        draws.tiredness == null
             ? draws.unsubscribe
-            : draws.unsubscribe * Math.pow(tiredness(visit).unsubscribeFactor().value(), excess);
+            : draws.unsubscribe * Math.pow(draws.tiredness.unsubscribeFactor().value(), excess);
     if (happens(own, draws.unsubscribeAt, unsubscribe)) {
-      visit.person().unsubscribes(afterOpen(openAt, own, draws.unsubscribeDelayAt, visit));
+      visit.person().unsubscribes(afterOpen(openAt, own, draws.unsubscribeDelayAt, draws));
     }
     if (happens(own, draws.complaintAt, draws.complaint)) {
       visit.person().complains(openAt + 1);
@@ -122,45 +121,34 @@ final class Sampler implements Outside {
   }
 
   private void clicks(int send, SendDraws draws, Visit visit, long own, long openAt) {
-    long clickAt = afterOpen(openAt, own, draws.clickDelayAt, visit);
+    long clickAt = afterOpen(openAt, own, draws.clickDelayAt, draws);
     visit.clicks(send, draws.link(own), clickAt);
     if (happens(own, draws.buyAt, draws.buy)) {
       Shop shop = cohort.shop();
-      double mean = cohort.behaviour(visit.program().number()).buyMeanHours().value() * 3600;
       visit.orders(
           send,
-          later(clickAt, Draws.exponential(own, draws.buyDelayAt, mean)),
+          later(clickAt, Draws.exponential(own, draws.buyDelayAt, draws.buyMeanSeconds)),
           shop.offer(own, draws.offerAt),
           shop.cents(own, draws.orderValueAt));
     }
   }
 
-  private double pull(SendDraws draws, Visit visit, double excess) {
+  private static double pull(SendDraws draws, Visit visit, double excess) {
     double pull = draws.pull;
-    if (excess > 0) {
-      pull *= Math.pow(tiredness(visit).pullFactor().value(), excess);
+    if (draws.tiredness != null) {
+      pull *= Math.pow(draws.tiredness.pullFactor().value(), excess);
     }
-    double fading = cohort.behaviour(visit.program().number()).fading().value();
-    return fading == 1 ? pull : pull * Math.pow(fading, visit.sends() - 1.0);
+    return draws.fading == 1 ? pull : pull * Math.pow(draws.fading, visit.sends() - 1.0);
   }
 
   /** How many emails of the last seven days, this one too, are more than people like. */
-  private double excess(Visit visit) {
-    Tiredness tiredness = tiredness(visit);
-    if (tiredness.isNone()) {
-      return 0;
-    }
+  private static double excess(Tiredness tiredness, Visit visit) {
     int recent = visit.person().emailsSince(visit.now() - WEEK_SECONDS);
     return Math.max(0, recent - tiredness.emailsPerWeek().value());
   }
 
-  private Tiredness tiredness(Visit visit) {
-    return cohort.behaviour(visit.program().number()).tiredness();
-  }
-
-  private long afterOpen(long openAt, long own, long address, Visit visit) {
-    QuantileTable delay = cohort.clickDelay(visit.program().number());
-    return later(openAt, delay.at(Draws.uniform(own, address)));
+  private static long afterOpen(long openAt, long own, long address, SendDraws draws) {
+    return later(openAt, draws.clickDelay.at(Draws.uniform(own, address)));
   }
 
   /** At least a second later, and at most some thirty years. */

@@ -1,13 +1,14 @@
 package org.opentrellis.core.dryrun;
 
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.Reaction;
+import org.opentrellis.core.behaviour.Tiredness;
 import org.opentrellis.core.random.Draws;
 import org.opentrellis.core.random.QuantileTable;
 
 /** What people do with one message, and the addresses of its draws. Immutable. */
 final class SendDraws {
-  final Reaction reaction;
   final boolean text;
   final double pull;
   final double click;
@@ -16,6 +17,14 @@ final class SendDraws {
   final double buy;
   final double[] linksUpTo;
   final QuantileTable openDelay;
+  final QuantileTable clickDelay;
+  final @Nullable AttentionClock attention;
+  final double buyMeanSeconds;
+  final double fading;
+
+  /** What too much mail does, or null for nothing. */
+  final @Nullable Tiredness tiredness;
+
   final long softBounceAt;
   final long openAt;
   final long openDelayAt;
@@ -40,10 +49,16 @@ final class SendDraws {
       int links,
       boolean text,
       Behaviour behaviour,
-      QuantileTable openDelay) {
-    this.reaction = reaction;
+      QuantileTable openDelay,
+      QuantileTable clickDelay,
+      @Nullable AttentionClock attention) {
     this.text = text;
     this.openDelay = openDelay;
+    this.clickDelay = clickDelay;
+    this.attention = text ? null : attention;
+    buyMeanSeconds = behaviour.buyMeanHours().value() * 3600;
+    fading = behaviour.fading().value();
+    tiredness = behaviour.tiredness().isNone() ? null : behaviour.tiredness();
     pull = reaction.pull().value();
     click = reaction.clickGivenOpen().value();
     unsubscribe = reaction.unsubscribeGivenOpen().value();

@@ -23,16 +23,16 @@ public final class StepTally {
   final long[] left = new long[LeaveReason.values().length];
   final long[] ways;
   final TimeBuckets sinceEntry = new TimeBuckets();
-  final long[] byDay;
-  final long[] byQuarter = new long[QUARTERS];
+  final int[] byDay;
+  final int[] byQuarter = new int[QUARTERS];
 
   /** Who stands here at the end of each whole day, as changes from the day before. */
-  final long[] stayChanges;
+  final int[] stayChanges;
 
   StepTally(int ways, int days) {
     this.ways = new long[ways];
-    this.byDay = new long[days];
-    this.stayChanges = new long[days + 1];
+    this.byDay = new int[days];
+    this.stayChanges = new int[days + 1];
   }
 
   /**
@@ -128,12 +128,12 @@ public final class StepTally {
 
   /** Arrivals by calendar day since entry in the person's zone; the last counts all later ones. */
   public long[] byDay() {
-    return byDay.clone();
+    return wide(byDay);
   }
 
   /** Arrivals by quarter of the local day. */
   public long[] byQuarter() {
-    return byQuarter.clone();
+    return wide(byQuarter);
   }
 
   /** How many stand at this step a whole number of days of 24 hours after they entered. */
@@ -145,6 +145,16 @@ public final class StepTally {
       standing[day] = now;
     }
     return standing;
+  }
+
+  private static long[] wide(int[] counts) {
+    return Arrays.stream(counts).asLongStream().toArray();
+  }
+
+  private static void add(int[] to, int[] from) {
+    for (int i = 0; i < to.length; i++) {
+      to[i] += from[i];
+    }
   }
 
   static void add(long[] to, long[] from) {

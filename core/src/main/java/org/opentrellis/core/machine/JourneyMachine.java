@@ -88,12 +88,14 @@ public final class JourneyMachine {
 
   /** Returns whether there may be more to do. */
   private boolean runAlone(Person person, Visit visit, long end) {
+    boolean wasAlone = false;
     while (!visit.over()) {
       long at = visit.waiting ? wake(visit) : visit.now;
       if (at > end) {
         return false;
       }
-      resume(visit, at, true);
+      resume(visit, at, wasAlone);
+      wasAlone = true;
       if (!person.entries.isEmpty()) {
         return true;
       }

@@ -16,7 +16,7 @@ interface Question {
   /** The first moment from one to another at which it holds, or {@link Person#NEVER}. */
   default long firstHolds(Visit visit, long from, long to) {
     long at = from;
-    while (at <= to) {
+    while (at <= to && at != Person.NEVER) {
       if (holds(visit, at)) {
         return at;
       }

@@ -50,6 +50,11 @@ final class TriggerWords {
           .andStrong(date.at().toString())
           .and(TimeWords.yearly(date.everyYear(), date.onFirstOfMarch()));
     }
+    if (trigger instanceof Trigger.OnDate on) {
+      return Phrase.plain("is there on ")
+          .andStrong(on.date() + ", " + on.at())
+          .and(", when all enter together");
+    }
     if (trigger instanceof Trigger.EventArrives arrives) {
       return Phrase.plain("has event ").andStrong(arrives.event().value());
     }

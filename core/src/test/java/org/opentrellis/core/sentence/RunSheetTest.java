@@ -1,6 +1,7 @@
 package org.opentrellis.core.sentence;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.opentrellis.core.testing.Steps.MESSAGE;
 import static org.opentrellis.core.testing.Steps.MESSAGES;
 import static org.opentrellis.core.testing.Steps.branch;
 import static org.opentrellis.core.testing.Steps.finish;
@@ -22,15 +23,22 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.opentrellis.core.calendar.Amount;
 import org.opentrellis.core.calendar.TimeUnit;
+import org.opentrellis.core.journey.CategoryName;
 import org.opentrellis.core.journey.Condition;
+import org.opentrellis.core.journey.EventName;
 import org.opentrellis.core.journey.FieldName;
+import org.opentrellis.core.journey.FormName;
 import org.opentrellis.core.journey.IfPast;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.LinkName;
 import org.opentrellis.core.journey.ListName;
+import org.opentrellis.core.journey.Money;
+import org.opentrellis.core.journey.Purchases;
 import org.opentrellis.core.journey.RecordChange;
+import org.opentrellis.core.journey.SegmentName;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.TagName;
+import org.opentrellis.core.journey.Trigger;
 import org.opentrellis.core.journey.WaitRule;
 import org.opentrellis.core.testing.RandomJourneys;
 
@@ -197,5 +205,55 @@ class RunSheetTest {
                 - Tag **x\\_y** `t`
               - *arm B*: otherwise: goes on below `b-else`
             """);
+  }
+
+  /** Every kind of trigger has a sentence of its own. */
+  @Test
+  void triggersOfEveryKind() {
+    List<Trigger> triggers =
+        List.of(
+            new Trigger.JoinsList(new ListName("L")),
+            new Trigger.GetsTag(new TagName("t")),
+            new Trigger.SubmitsForm(Optional.of(new FormName("Planner"))),
+            new Trigger.SubmitsForm(Optional.empty()),
+            new Trigger.EntersSegment(new SegmentName("Keen")),
+            new Trigger.OpensMessage(MESSAGE),
+            new Trigger.ClicksMessage(MESSAGE, Optional.of(new LinkName("A"))),
+            new Trigger.LeavesCart(90),
+            new Trigger.Buys(
+                new Purchases(
+                    Optional.empty(),
+                    Optional.of(new CategoryName("Hives")),
+                    Optional.of(new Money(4990)))),
+            new Trigger.DateComes(new FieldName("renewal"), -7, LocalTime.of(9, 0), true, true),
+            new Trigger.OnDate(LocalDate.of(2027, 5, 1), LocalTime.of(7, 30)),
+            new Trigger.EventArrives(new EventName("visit")),
+            new Trigger.HandedOver(),
+            new Trigger.PutIn());
+    assertThat(
+            triggers.stream()
+                .map(one -> journey().edit().triggers(List.of(one)).done())
+                .map(
+                    one ->
+                        new Sentences(one, MESSAGES)
+                            .trigger()
+                            .text()
+                            .substring("Starts when someone ".length())))
+        .containsExactly(
+            "joins list L",
+            "gets tag t",
+            "submits form Planner",
+            "submits any form",
+            "enters segment Keen",
+            "opens \u201cHello\u201d",
+            "clicks \u201cA\u201d in \u201cHello\u201d",
+            "leaves a cart for 90 minutes",
+            "buys something from Hives for at least 49.90",
+            "is 7 days before renewal, at 09:00, every year, 29 February on 1 March",
+            "is there on 2027-05-01, 07:30, when all enter together",
+            "has event visit",
+            "is handed over by another journey",
+            "is put in by hand or by an import");
+    assertThat(Trigger.class.getPermittedSubclasses()).hasSize(13);
   }
 }
