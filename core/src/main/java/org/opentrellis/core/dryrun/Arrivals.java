@@ -2,7 +2,9 @@ package org.opentrellis.core.dryrun;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calendar.YearlyDate;
 import org.opentrellis.core.calendar.ZoneClock;
@@ -16,8 +18,9 @@ import org.opentrellis.core.random.Draws;
 
 /**
  * How people come to the journeys of a run. A journey that another one of the run leads into, by
- * handing over, tagging or a list, is entered from there; to every other journey everybody comes
- * once, and again as often as their group does. Immutable.
+ * handing over, tagging or a list, is entered from there, and of journeys that lead into each other
+ * only the first is entered from outside; to every other journey everybody comes once, and again as
+ * often as their group does. Immutable.
  */
 final class Arrivals {
   /** Nobody comes to one journey more often than this in one run. */
@@ -36,13 +39,11 @@ final class Arrivals {
     this.world = world;
     this.settings = settings;
     this.shop = shop;
-    for (Program program : world.programs()) {
-      if (!ledInto(program, world)) {
-        List<Trigger> all = program.journey().triggers();
-        int number = program.number();
-        String prefix = number == 0 ? "" : "journey " + number;
-        doors.add(new Door(number, all, fromOutside(all), prefix));
-      }
+    for (Program program : fromOutside(world.programs())) {
+      List<Trigger> all = program.journey().triggers();
+      int number = program.number();
+      String prefix = number == 0 ? "" : "journey " + number;
+      doors.add(new Door(number, all, bringing(all), prefix));
     }
     this.fromCart =
         doors.stream()
@@ -50,16 +51,39 @@ final class Arrivals {
             .anyMatch(Trigger.LeavesCart.class::isInstance);
   }
 
-  /** Whether another journey of the run brings people into this one. */
-  private static boolean ledInto(Program program, World world) {
-    return world.programs().stream()
-        .filter(other -> other != program)
-        .flatMap(other -> other.steps().stream())
-        .anyMatch(step -> Circles.leads(step, program.journey()));
+  /** Those that no other leads into, and the first of each circle. */
+  private static List<Program> fromOutside(List<Program> programs) {
+    List<Program> entered = new ArrayList<>();
+    Set<Program> reached = new HashSet<>();
+    for (Program program : programs) {
+      if (programs.stream().noneMatch(other -> other != program && leads(other, program))) {
+        entered.add(program);
+        reach(program, programs, reached);
+      }
+    }
+    for (Program program : programs) {
+      if (!reached.contains(program)) {
+        entered.add(program);
+        reach(program, programs, reached);
+      }
+    }
+    return entered;
+  }
+
+  private static void reach(Program program, List<Program> programs, Set<Program> reached) {
+    if (reached.add(program)) {
+      programs.stream()
+          .filter(other -> leads(program, other))
+          .forEach(other -> reach(other, programs, reached));
+    }
+  }
+
+  private static boolean leads(Program from, Program to) {
+    return from.steps().stream().anyMatch(step -> Circles.leads(step, to.journey()));
   }
 
   /** Being handed over counts only where nothing else brings people in. */
-  private static int[] fromOutside(List<Trigger> all) {
+  private static int[] bringing(List<Trigger> all) {
     List<Integer> some = new ArrayList<>();
     for (int i = 0; i < all.size(); i++) {
       if (all.size() == 1 || !(all.get(i) instanceof Trigger.HandedOver)) {
