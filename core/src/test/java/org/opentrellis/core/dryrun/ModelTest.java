@@ -12,6 +12,7 @@ import static org.opentrellis.core.testing.Steps.journey;
 import static org.opentrellis.core.testing.Steps.onlyOpens;
 import static org.opentrellis.core.testing.Steps.opened;
 import static org.opentrellis.core.testing.Steps.pause;
+import static org.opentrellis.core.testing.Steps.reaction;
 import static org.opentrellis.core.testing.Steps.send;
 import static org.opentrellis.core.testing.Steps.split;
 import static org.opentrellis.core.testing.Steps.tag;
@@ -121,6 +122,28 @@ class ModelTest {
             branch("b", opened("a"), Amount.of(2, TimeUnit.HOURS), List.of(), List.of()));
     JourneyTally run = run(journey, onlyOpens(new Keenness(0.6, 0.2)), 100_000);
     assertShare(run.steps().get(1).ways()[0], 100_000, 0.3);
+  }
+
+  /**
+   * A wait that is longer by half, or a pull lower by three tenths, misses that share by a mile.
+   */
+  @Test
+  void aWrongWaitOrPullIsCaught() {
+    assertThat(missed(3, 1)).isGreaterThan(3 * Z);
+    assertThat(missed(2, 0.7)).isGreaterThan(3 * Z);
+    assertThat(missed(2, 1)).isLessThan(Z);
+  }
+
+  /** How many standard errors the share that opens in time is off what two hours and 1 give. */
+  private static double missed(int hours, double pull) {
+    Journey journey =
+        journey(
+            Optional.empty(),
+            send("a"),
+            branch("b", opened("a"), Amount.of(hours, TimeUnit.HOURS), List.of(), List.of()));
+    Behaviour people = onlyOpens(new Keenness(0.6, 0.2)).edit().usual(reaction(pull, 0, 0)).done();
+    long opened = run(journey, people, 100_000).steps().get(1).ways()[0];
+    return Math.abs(opened - 30_000) / Math.sqrt(100_000 * 0.3 * 0.7);
   }
 
   /**
