@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import type { BranchStep, JourneyDocument, StepDocument } from '@/api/types'
+import type { BranchStep, StepDocument } from '@/api/types'
 import {
   allSteps,
   armsOf,
@@ -13,6 +13,7 @@ import {
   START,
 } from './edits'
 import { email } from './newSteps'
+import { testJourney as journey } from './testJourney'
 
 const send = (id: string): StepDocument => email(id, 'm')
 const branch = (id: string, then: StepDocument[], otherwise: StepDocument[]): BranchStep => ({
@@ -21,21 +22,6 @@ const branch = (id: string, then: StepDocument[], otherwise: StepDocument[]): Br
   waitUpTo: null,
   arms: [{ id: `${id}-a`, condition: { kind: 'hasTag', tag: 't' }, steps: then }],
   otherwise: { id: `${id}-else`, steps: otherwise },
-})
-const journey = (...body: StepDocument[]): JourneyDocument => ({
-  name: 'A test',
-  purpose: 'WELCOME',
-  state: 'DRAFT',
-  triggers: [],
-  entryFilter: null,
-  reEntry: { kind: 'never' },
-  leaveWhen: [],
-  goal: null,
-  sendWindow: null,
-  zone: null,
-  frequencyGuard: null,
-  sender: null,
-  body,
 })
 
 /** The journey as a line: a branch shows its arms in brackets. */

@@ -3,25 +3,12 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { JourneyDocument, JourneyView, StepDocument } from '@/api/types'
 import { useJourneyStore } from './journeyStore'
 import { email } from './newSteps'
+import { testJourney } from './testJourney'
 
 const send = (id: string): StepDocument => email(id, 'm')
 
 function document(name: string, ...body: StepDocument[]): JourneyDocument {
-  return {
-    name,
-    purpose: 'WELCOME',
-    state: 'DRAFT',
-    triggers: [],
-    entryFilter: null,
-    reEntry: { kind: 'never' },
-    leaveWhen: [],
-    goal: null,
-    sendWindow: null,
-    zone: null,
-    frequencyGuard: null,
-    sender: null,
-    body,
-  }
+  return { ...testJourney(...body), name }
 }
 
 /** A server that keeps one journey, answers as ours does, and can be told to refuse or to wait. */

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import type { JourneyDocument, MessageView, StepDocument } from '@/api/types'
+import type { MessageView, StepDocument } from '@/api/types'
 import { START } from './edits'
 import { email, firstQuestion, newStep } from './newSteps'
+import { testJourney as journey } from './testJourney'
 
 const send = (id: string, message = 'm1'): StepDocument => email(id, message)
 const wait: StepDocument = {
@@ -19,21 +20,6 @@ const message = (id: string): MessageView => ({
   version: 1,
 })
 const names = (...messages: MessageView[]) => ({ messages, strands: [], journeys: [] })
-const journey = (...body: StepDocument[]): JourneyDocument => ({
-  name: 'A test',
-  purpose: 'WELCOME',
-  state: 'DRAFT',
-  triggers: [],
-  entryFilter: null,
-  reEntry: { kind: 'never' },
-  leaveWhen: [],
-  goal: null,
-  sendWindow: null,
-  zone: null,
-  frequencyGuard: null,
-  sender: null,
-  body,
-})
 
 describe('a new step', () => {
   it('sends a message that the journey does not send yet', () => {
