@@ -287,18 +287,21 @@ class ModelTest {
     Trigger atTen = new Trigger.OnDate(LocalDate.parse("2027-03-03"), LocalTime.of(10, 0));
     Journey one = guarded("One", atTen, once);
     Journey two = guarded("Two", atTen, once);
-    Behaviour people = onlyOpens(new Keenness(0.5, 0.2));
-    Tallies both =
-        new DryRun(
-                List.of(one, two),
-                MESSAGES,
-                List.of(people, people),
-                CohortSettings.of(500, 1, START, 30))
-            .run(1);
+    Tallies both = together(one, two);
     assertThat(both.journeys().get(0).sends().get(0).sent()).isEqualTo(500);
     assertThat(both.journeys().get(1).sends().get(0).sent()).isZero();
     assertThat(both.journeys().get(1).steps().get(0).skipped(SkipReason.FREQUENCY_GUARD))
         .isEqualTo(500);
+  }
+
+  private static Tallies together(Journey one, Journey two) {
+    Behaviour people = onlyOpens(new Keenness(0.5, 0.2));
+    return new DryRun(
+            List.of(one, two),
+            MESSAGES,
+            List.of(people, people),
+            CohortSettings.of(500, 1, START, 30))
+        .run(2);
   }
 
   private static Journey guarded(String name, Trigger trigger, FrequencyGuard guard) {
@@ -333,14 +336,7 @@ class ModelTest {
             .name("Nurture")
             .triggers(List.of(new Trigger.HandedOver()))
             .done();
-    Behaviour people = onlyOpens(new Keenness(0.5, 0.2));
-    Tallies run =
-        new DryRun(
-                List.of(welcome, nurture),
-                MESSAGES,
-                List.of(people, people),
-                CohortSettings.of(500, 1, START, 30))
-            .run(2);
+    Tallies run = together(welcome, nurture);
     assertThat(run.people()).isEqualTo(500);
     assertThat(run.journeys().get(1).entered()).isEqualTo(500);
     assertThat(run.journeys().get(1).steps().get(0).skipped(SkipReason.HAD_BEFORE)).isEqualTo(500);
