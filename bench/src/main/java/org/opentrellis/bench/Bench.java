@@ -14,8 +14,6 @@ import org.openjdk.jmh.runner.RunnerException;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 import org.openjdk.jmh.runner.options.VerboseMode;
 import org.opentrellis.core.journey.Journey;
-import umontreal.ssj.rng.LFSR113;
-import umontreal.ssj.rng.MRG32k3a;
 
 /** Prints the side-by-side table; with {@code --quick} only the reference journey's. */
 public final class Bench {
@@ -66,8 +64,8 @@ public final class Bench {
   private static void agree() {
     Counts engine = Engine.run(AGREE_PEOPLE, 1, 1);
     require("a loop by hand", engine, new HandLoop().run(AGREE_PEOPLE, 2));
-    require("SSJ, MRG32k3a", engine, new Peer(new MRG32k3a()).run(AGREE_PEOPLE));
-    require("SSJ, LFSR113", engine, new Peer(new LFSR113()).run(AGREE_PEOPLE));
+    require("SSJ, MRG32k3a", engine, Peer.usual().together(AGREE_PEOPLE));
+    require("SSJ, LFSR113", engine, Peer.quickest().together(AGREE_PEOPLE));
   }
 
   private static void require(String name, Counts engine, Counts other) {

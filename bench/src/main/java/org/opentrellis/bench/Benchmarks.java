@@ -11,8 +11,6 @@ import org.openjdk.jmh.annotations.OutputTimeUnit;
 import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
-import umontreal.ssj.rng.LFSR113;
-import umontreal.ssj.rng.MRG32k3a;
 
 /** W6, nanoseconds a person. */
 @State(Scope.Benchmark)
@@ -59,13 +57,13 @@ public class Benchmarks {
   @Benchmark
   @OperationsPerInvocation(PEOPLE)
   public Object e_peer() {
-    return new Peer(new MRG32k3a()).run(PEOPLE);
+    return Peer.usual().together(PEOPLE);
   }
 
   /** The peer with its fastest generator. */
   @Benchmark
   @OperationsPerInvocation(PEOPLE)
   public Object f_peer_fast_generator() {
-    return new Peer(new LFSR113()).run(PEOPLE);
+    return Peer.quickest().together(PEOPLE);
   }
 }

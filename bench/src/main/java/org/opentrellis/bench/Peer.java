@@ -3,11 +3,17 @@ package org.opentrellis.bench;
 import umontreal.ssj.probdist.BetaDist;
 import umontreal.ssj.probdist.LognormalDist;
 import umontreal.ssj.randvar.BetaGen;
+import umontreal.ssj.randvar.BetaRejectionLoglogisticGen;
 import umontreal.ssj.randvar.LognormalGen;
+import umontreal.ssj.randvar.LognormalSpecialGen;
+import umontreal.ssj.randvar.NormalACRGen;
 import umontreal.ssj.randvar.RandomVariateGen;
+import umontreal.ssj.rng.LFSR113;
+import umontreal.ssj.rng.MRG32k3a;
 import umontreal.ssj.rng.RandomStream;
 import umontreal.ssj.simevents.Event;
 import umontreal.ssj.simevents.Simulator;
+import umontreal.ssj.simevents.eventlist.SplayTree;
 
 /**
  * The same journey on a general-purpose event-list simulation, as its own examples are written: an
@@ -15,7 +21,16 @@ import umontreal.ssj.simevents.Simulator;
  * variates. One person after another, so that its event list stays short, which it likes best.
  */
 final class Peer {
-  private final Simulator simulator = new Simulator();
+  /** So long it takes until everybody has come. */
+  private static final double ARRIVAL_SECONDS = 7 * Reference.DAY;
+
+  private static final double SCALE = 1 / Reference.KEENNESS_SPREAD - 1;
+  private static final double ALPHA = Reference.KEENNESS_MEAN * SCALE;
+  private static final double BETA = (1 - Reference.KEENNESS_MEAN) * SCALE;
+  private static final double OPEN_MU = Math.log(Reference.OPEN_MEDIAN);
+  private static final double CLICK_MU = Math.log(Reference.CLICK_MEDIAN);
+
+  private final Simulator simulator;
   private final RandomStream stream;
   private final RandomVariateGen keenness;
   private final RandomVariateGen openDelay;
@@ -24,94 +39,133 @@ final class Peer {
   private final long[] sent = new long[Reference.EMAILS];
   private long goal;
 
-  private double theta;
-  private boolean left;
-  private final boolean[] opened = new boolean[Reference.EMAILS];
-  private final boolean[] clicked = new boolean[Reference.EMAILS];
-  private boolean waitsForClick;
-
-  Peer(RandomStream stream) {
+  private Peer(
+      Simulator simulator,
+      RandomStream stream,
+      RandomVariateGen keenness,
+      RandomVariateGen openDelay,
+      RandomVariateGen clickDelay) {
+    this.simulator = simulator;
     this.stream = stream;
-    double scale = 1 / Reference.KEENNESS_SPREAD - 1;
-    keenness =
-        new BetaGen(
-            stream,
-            new BetaDist(Reference.KEENNESS_MEAN * scale, (1 - Reference.KEENNESS_MEAN) * scale));
-    openDelay =
-        new LognormalGen(
-            stream, new LognormalDist(Math.log(Reference.OPEN_MEDIAN), Reference.OPEN_SIGMA));
-    clickDelay =
-        new LognormalGen(
-            stream, new LognormalDist(Math.log(Reference.CLICK_MEDIAN), Reference.CLICK_SIGMA));
+    this.keenness = keenness;
+    this.openDelay = openDelay;
+    this.clickDelay = clickDelay;
   }
 
-  Counts run(int people) {
+  /** As its own examples are written: its usual stream, variates by inversion. */
+  static Peer usual() {
+    RandomStream stream = new MRG32k3a();
+    return new Peer(
+        new Simulator(),
+        stream,
+        new BetaGen(stream, new BetaDist(ALPHA, BETA)),
+        new LognormalGen(stream, new LognormalDist(OPEN_MU, Reference.OPEN_SIGMA)),
+        new LognormalGen(stream, new LognormalDist(CLICK_MU, Reference.CLICK_SIGMA)));
+  }
+
+  /** With the quickest that it has: stream, variates and, for few events, a linked list of them. */
+  static Peer quickest() {
+    RandomStream stream = new LFSR113();
+    return new Peer(
+        new Simulator(new SplayTree()),
+        stream,
+        new BetaRejectionLoglogisticGen(stream, ALPHA, BETA),
+        new LognormalSpecialGen(new NormalACRGen(stream, OPEN_MU, Reference.OPEN_SIGMA)),
+        new LognormalSpecialGen(new NormalACRGen(stream, CLICK_MU, Reference.CLICK_SIGMA)));
+  }
+
+  /** Everybody in one simulation, as a population is simulated with an event list. */
+  Counts together(int people) {
+    simulator.init();
+    for (int i = 0; i < people; i++) {
+      new Someone().comes(ARRIVAL_SECONDS * i / people);
+    }
+    simulator.start();
+    return new Counts(sent, goal);
+  }
+
+  /** Each in a simulation of their own, which keeps the event list short; no one may meet. */
+  Counts oneByOne(int people) {
     for (int i = 0; i < people; i++) {
       simulator.init();
-      left = false;
-      waitsForClick = false;
-      java.util.Arrays.fill(opened, false);
-      java.util.Arrays.fill(clicked, false);
-      theta = keenness.nextDouble();
-      new Step(0).schedule(0);
-      double anyway = -Reference.BUYS_ANYWAY_MEAN * Math.log(stream.nextDouble());
-      if (anyway <= Reference.GOAL_LIMIT) {
-        new Buy().schedule(anyway);
-      }
-      new End().schedule(Reference.HORIZON);
+      new Someone().comes(0);
       simulator.start();
     }
     return new Counts(sent, goal);
   }
 
-  private void send(int email) {
-    sent[email]++;
-    double pulled = Reference.PULLS[email] * theta;
-    if (stream.nextDouble() < pulled / (1 - theta + pulled)) {
-      new Open(email).schedule(1 + openDelay.nextDouble());
+  private final class Someone {
+    private final double theta = keenness.nextDouble();
+    private double cameAt;
+    private boolean gone;
+    private boolean bought;
+    private boolean openedFirst;
+    private boolean waitsForClick;
+
+    void comes(double at) {
+      cameAt = at;
+      new Step(this, 0).schedule(at);
+      double anyway = -Reference.BUYS_ANYWAY_MEAN * Math.log(stream.nextDouble());
+      if (anyway <= Reference.GOAL_LIMIT) {
+        new Buy(this).schedule(at + anyway);
+      }
+    }
+
+    void isSent(int email) {
+      sent[email]++;
+      double pulled = Reference.PULLS[email] * theta;
+      if (stream.nextDouble() < pulled / (1 - theta + pulled)) {
+        new Open(this, email).schedule(1 + openDelay.nextDouble());
+      }
+    }
+
+    void leaves() {
+      gone = true;
     }
   }
 
   private final class Step extends Event {
+    private final Someone who;
     private final int step;
 
-    Step(int step) {
+    Step(Someone who, int step) {
       super(simulator);
+      this.who = who;
       this.step = step;
     }
 
     @Override
     public void actions() {
-      if (left) {
+      if (who.gone) {
         return;
       }
       switch (step) {
         case 0 -> {
-          send(0);
-          new Step(1).schedule(Reference.DAY);
+          who.isSent(0);
+          new Step(who, 1).schedule(Reference.DAY);
         }
         case 1 -> {
-          if (opened[0]) {
-            new Step(2).schedule(3 * Reference.DAY);
+          if (who.openedFirst) {
+            new Step(who, 2).schedule(3 * Reference.DAY);
           } else {
-            send(1);
-            new Step(2).schedule(5 * Reference.DAY);
+            who.isSent(1);
+            new Step(who, 2).schedule(5 * Reference.DAY);
           }
         }
         case 2 -> {
-          send(2);
-          waitsForClick = true;
-          new Step(3).schedule(2 * Reference.DAY);
+          who.isSent(2);
+          who.waitsForClick = true;
+          new Step(who, 3).schedule(2 * Reference.DAY);
         }
         case 3 -> {
-          if (waitsForClick) {
-            waitsForClick = false;
-            send(4);
-            new Step(4).schedule(4 * Reference.DAY);
+          if (who.waitsForClick) {
+            who.waitsForClick = false;
+            who.isSent(4);
+            new Step(who, 4).schedule(4 * Reference.DAY);
           }
         }
         default -> {
-          send(5);
+          who.isSent(5);
           // Through with the journey; whether the goal is met is seen until its limit.
         }
       }
@@ -119,81 +173,79 @@ final class Peer {
   }
 
   private final class Open extends Event {
+    private final Someone who;
     private final int email;
 
-    Open(int email) {
+    Open(Someone who, int email) {
       super(simulator);
+      this.who = who;
       this.email = email;
     }
 
     @Override
     public void actions() {
-      opened[email] = true;
+      who.openedFirst |= email == 0;
       if (stream.nextDouble() < Reference.UNSUBSCRIBE) {
-        new Unsubscribe().schedule(1 + clickDelay.nextDouble());
+        new Unsubscribe(who).schedule(1 + clickDelay.nextDouble());
       }
       if (stream.nextDouble() < Reference.CLICK) {
-        new Click(email).schedule(1 + clickDelay.nextDouble());
+        new Click(who, email).schedule(1 + clickDelay.nextDouble());
       }
     }
   }
 
   private final class Click extends Event {
+    private final Someone who;
     private final int email;
 
-    Click(int email) {
+    Click(Someone who, int email) {
       super(simulator);
+      this.who = who;
       this.email = email;
     }
 
     @Override
     public void actions() {
-      clicked[email] = true;
       if (stream.nextDouble() < Reference.BUY) {
-        new Buy().schedule(1 - Reference.BUY_MEAN * Math.log(stream.nextDouble()));
+        new Buy(who).schedule(1 - Reference.BUY_MEAN * Math.log(stream.nextDouble()));
       }
-      if (email == 2 && waitsForClick && !left) {
-        waitsForClick = false;
-        send(3);
-        new Step(4).schedule(4 * Reference.DAY);
+      if (email == 2 && who.waitsForClick && !who.gone) {
+        who.waitsForClick = false;
+        who.isSent(3);
+        new Step(who, 4).schedule(4 * Reference.DAY);
       }
     }
   }
 
   private final class Unsubscribe extends Event {
-    Unsubscribe() {
+    private final Someone who;
+
+    Unsubscribe(Someone who) {
       super(simulator);
+      this.who = who;
     }
 
     @Override
     public void actions() {
-      left = true;
+      who.leaves();
     }
   }
 
   private final class Buy extends Event {
-    Buy() {
+    private final Someone who;
+
+    Buy(Someone who) {
       super(simulator);
+      this.who = who;
     }
 
     @Override
     public void actions() {
-      left = true;
-      if (simulator.time() <= Reference.GOAL_LIMIT) {
+      who.leaves();
+      if (!who.bought && simulator.time() <= who.cameAt + Reference.GOAL_LIMIT) {
+        who.bought = true;
         goal++;
-        simulator.stop();
       }
-    }
-  }
-
-  private final class End extends Event {
-    End() {
-      super(simulator);
-    }
-
-    @Override
-    public void actions() {
-      simulator.stop();
     }
   }
 }

@@ -1,5 +1,7 @@
 package org.opentrellis.core.dryrun;
 
+
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -98,10 +100,10 @@ final class Arrivals {
    *
    * @return when they first come
    */
-  long first(Person person, Sampler sampler) {
+  long first(Person person, Traits who) {
     long first = Person.NEVER;
     for (int i = 0; i < doors.size(); i++) {
-      first = Math.min(first, comes(person, sampler, doors.get(i)));
+      first = Math.min(first, comes(person, who, doors.get(i)));
     }
     if (first == Person.NEVER) {
       return settings.start().getEpochSecond();
@@ -109,15 +111,15 @@ final class Arrivals {
     return first;
   }
 
-  private long comes(Person person, Sampler sampler, Door door) {
+  private long comes(Person person, Traits who, Door door) {
     long key =
         door.program == 0
-            ? sampler.key()
-            : Draws.bits(sampler.key(), Draws.address(Purposes.JOURNEY, door.prefix));
+            ? who.key
+            : Draws.bits(who.key, Draws.address(Purposes.JOURNEY, door.prefix));
     int trigger = trigger(key, door);
-    long at = arrival(key, person, sampler.group(), trigger < 0 ? null : door.all.get(trigger));
+    long at = arrival(key, person, who.group, trigger < 0 ? null : door.all.get(trigger));
     comes(person, key, door, trigger, at);
-    double mean = sampler.group().comesAgainMeanSeconds;
+    double mean = who.group.comesAgainMeanSeconds;
     if (mean != Double.POSITIVE_INFINITY) {
       comesAgain(person, key, door, trigger, at, mean);
     }

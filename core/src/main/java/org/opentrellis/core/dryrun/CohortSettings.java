@@ -1,5 +1,7 @@
 package org.opentrellis.core.dryrun;
 
+
+
 import java.time.Instant;
 
 /**

@@ -1,21 +1,21 @@
 package org.opentrellis.core.dryrun;
 
+
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.behaviour.Behaviour;
-import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.machine.JourneyMachine;
 import org.opentrellis.core.machine.Person;
-import org.opentrellis.core.machine.Visit;
 import org.opentrellis.core.machine.Witness;
 import org.opentrellis.core.machine.World;
-import org.opentrellis.core.random.Draws;
 
 /**
  * Sends a simulated cohort through one journey, or through several together as one population.
@@ -27,14 +27,11 @@ import org.opentrellis.core.random.Draws;
 public final class DryRun {
   private static final int TELL_EVERY = 1024;
 
-  private final World world;
-  private final World heldOutWorld;
   private final CohortSettings settings;
-  private final Cohort cohort;
-  private final Cohort heldOutCohort;
-  private final Arrivals arrivals;
-  private final Arrivals heldOutArrivals;
-  private final boolean sendsTexts;
+  private final Population population;
+
+  /** The same people with nothing in their journeys; null if nobody is held out. */
+  private final @Nullable Population idle;
 
   /**
    * @param journeys no two of one name
@@ -45,26 +42,11 @@ public final class DryRun {
       Catalogue catalogue,
       List<Behaviour> behaviours,
       CohortSettings settings) {
-    var products = Shop.products(behaviours.get(0));
     this.settings = settings;
-    world = World.compile(journeys, catalogue, products);
-    cohort = new Cohort(world, behaviours, settings);
-    arrivals = new Arrivals(world, settings, cohort.shop());
-    sendsTexts =
-        world.programs().stream()
-            .flatMap(program -> program.sends().stream())
-            .anyMatch(org.opentrellis.core.journey.Step.SendText.class::isInstance);
-    if (settings.holdOut() == 0) {
-      heldOutWorld = world;
-      heldOutCohort = cohort;
-      heldOutArrivals = arrivals;
-    } else {
-      // Those held out enter the same journeys, with nothing in them.
-      List<Journey> empty = journeys.stream().map(journey -> journey.withBody(List.of())).toList();
-      heldOutWorld = World.compile(empty, catalogue, products);
-      heldOutCohort = new Cohort(heldOutWorld, behaviours, settings);
-      heldOutArrivals = new Arrivals(heldOutWorld, settings, heldOutCohort.shop());
-    }
+    population = new Population(journeys, catalogue, behaviours, settings);
+    List<Journey> empty = journeys.stream().map(journey -> journey.withBody(List.of())).toList();
+    idle =
+        settings.holdOut() == 0 ? null : new Population(empty, catalogue, behaviours, settings);
   }
 
   /** One journey. */
@@ -75,7 +57,7 @@ public final class DryRun {
 
   /** The journeys as they are run; tallies go by their numbers. */
   public World world() {
-    return world;
+    return population.world;
   }
 
   public CohortSettings settings() {
@@ -84,7 +66,7 @@ public final class DryRun {
 
   /** Where the first group's people live; plans are told in their time. */
   public java.time.ZoneId zone() {
-    return cohort.groups().get(0).clock.zone();
+    return population.cohort.groups().get(0).clock.zone();
   }
 
   /** Runs everyone, in so many threads. */
@@ -135,12 +117,18 @@ public final class DryRun {
   }
 
   private Tallies part(int from, int to, RunControl control) {
-    Tallies tallies = new Tallies(world, settings);
-    Life life = new Life(tallies);
+    Tallies tallies = new Tallies(population.world, settings);
+    Lives lives = new Lives(population, tallies);
+    Lives heldOut = idle == null ? lives : new Lives(idle, Witness.NOBODY);
     int sinceTold = 0;
-    for (int person = from; person < to; person++) {
-      life.of(person);
-      if (++sinceTold == TELL_EVERY || person == to - 1) {
+    for (int number = from; number < to; number++) {
+      Person person = lives.unlessHeldOut(number, settings.holdOut());
+      if (person == null) {
+        tallies.heldOut(heldOut.of(number));
+      } else {
+        tallies.close(person, number);
+      }
+      if (++sinceTold == TELL_EVERY || number == to - 1) {
         control.reached(sinceTold);
         sinceTold = 0;
       }
@@ -151,11 +139,11 @@ public final class DryRun {
   /**
    * Takes one person through again and tells what happens; nothing of it is stored anywhere.
    *
-   * @param number of the person, from 0
+   * @param number of the person, from 0; nobody is held out
    * @return the person afterwards
    */
   public Person follow(int number, Witness witness) {
-    return new Life(new Tallies(world, settings), witness).of(number);
+    return new Lives(population, witness).of(number);
   }
 
   /**
@@ -163,28 +151,24 @@ public final class DryRun {
    * will happen to them whatever is sent. For other drivers of the same people.
    */
   public Person newcomer(int number, boolean withFate) {
-    Life life = new Life(new Tallies(world, settings));
-    life.sampler.become(Draws.personKey(settings.seed(), number));
+    Person person = population.newPerson();
+    population.become(person, number);
     if (withFate) {
-      life.prepare(life.person, life.sampler, arrivals);
-    } else {
-      life.fill(life.person, life.sampler);
+      population.fate(person, new Sampler(population.cohort));
     }
-    return life.person;
+    return person;
   }
 
   /** Whether each person meets the goal of the first journey in any of their visits. */
   PersonOutcome outcomes() {
-    Life life = new Life(new Tallies(world, settings));
+    Lives lives = new Lives(population, Witness.NOBODY);
     return number -> {
-      Person person = life.of(number);
-      for (Visit visit : person.visits()) {
-        if (visit.program().number() == 0
-            && JourneyMachine.goalMetAt(visit, life.end) <= life.end) {
-          return true;
-        }
-      }
-      return false;
+      Person person = lives.of(number);
+      long end = person.endsAt();
+      return person.visits().stream()
+          .anyMatch(
+              visit ->
+                  visit.program().number() == 0 && JourneyMachine.goalMetAt(visit, end) <= end);
     };
   }
 
@@ -192,69 +176,5 @@ public final class DryRun {
   @FunctionalInterface
   interface PersonOutcome {
     boolean goalMet(int person);
-  }
-
-  /** One thread's working state: people go through it one after another. */
-  private final class Life {
-    private final Tallies tallies;
-    private final Sampler sampler = new Sampler(cohort);
-    private final JourneyMachine machine;
-    private final Person person;
-    private final HeldOut heldOut;
-    long end;
-
-    Life(Tallies tallies) {
-      this(tallies, tallies);
-    }
-
-    Life(Tallies tallies, Witness witness) {
-      this.tallies = tallies;
-      machine = new JourneyMachine(sampler, witness);
-      person = world.newPerson(cohort.groups().get(0).clock);
-      heldOut = new HeldOut();
-    }
-
-    Person of(int number) {
-      sampler.become(Draws.personKey(settings.seed(), number));
-      if (settings.holdOut() > 0 && sampler.heldOut(settings.holdOut())) {
-        return heldOut.of(number, tallies);
-      }
-      prepare(person, sampler, arrivals);
-      machine.run(person, end);
-      machine.close(person);
-      tallies.close(person, number, end);
-      return person;
-    }
-
-    /** Whoever comes to a cart has left one; that replaces what they would buy anyway. */
-    private void prepare(Person someone, Sampler draws, Arrivals coming) {
-      GroupDraws group = draws.group();
-      fill(someone, draws);
-      long first = coming.first(someone, draws);
-      end = first + (long) settings.horizonDays() * ZoneClock.DAY;
-      draws.background(someone, coming.fromCart() ? first : null, first, end);
-      group.addEvents(someone, draws.key(), first, end);
-    }
-
-    private void fill(Person someone, Sampler draws) {
-      someone.begin(draws.group().clock);
-      draws.group().fillRecord(someone, draws.key());
-      someone.agreesToTexts(sendsTexts && draws.agreesToTexts());
-    }
-
-    /** The same for people who get nothing. */
-    private final class HeldOut {
-      private final Sampler draws = new Sampler(heldOutCohort);
-      private final Person someone = heldOutWorld.newPerson(heldOutCohort.groups().get(0).clock);
-      private final JourneyMachine idle = new JourneyMachine(draws, Witness.NOBODY);
-
-      Person of(int number, Tallies counts) {
-        draws.become(Draws.personKey(settings.seed(), number));
-        prepare(someone, draws, heldOutArrivals);
-        idle.run(someone, end);
-        counts.heldOut(someone, end);
-        return someone;
-      }
-    }
   }
 }

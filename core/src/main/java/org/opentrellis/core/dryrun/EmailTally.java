@@ -1,5 +1,7 @@
 package org.opentrellis.core.dryrun;
 
+
+
 import org.opentrellis.core.machine.Visit;
 
 /** Counts of one message sent by one step; people are counted once for each time it was sent. */
@@ -21,6 +23,8 @@ public final class EmailTally {
 
   /** Counts what became of it by a moment, once a visit is over. */
   void close(Visit visit, int send, long end) {
+    sent++;
+    byVariant[visit.variant(send)]++;
     if (visit.deliveredAt(send) > end) {
       return;
     }

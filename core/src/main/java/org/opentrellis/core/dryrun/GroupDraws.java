@@ -1,5 +1,7 @@
 package org.opentrellis.core.dryrun;
 
+
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,5 +1,7 @@
 package org.opentrellis.core.dryrun;
 
+
+
 import java.util.Arrays;
 import java.util.List;
 import org.opentrellis.core.calendar.ZoneClock;
@@ -32,6 +34,14 @@ public final class JourneyTally {
   private final long[] left = new long[LeaveReason.values().length];
   private final long[] sentPerVisit;
   private final Paths paths = new Paths();
+
+  /** The latest arrival at a step, and where it counts. */
+  private long arrivedAt = Long.MIN_VALUE;
+
+  private long arrivedSince;
+  private int arrivalBucket;
+  private int arrivalDay;
+  private int arrivalQuarter;
 
   private long refused;
   private long turnedAway;
@@ -72,26 +82,31 @@ public final class JourneyTally {
     entered++;
   }
 
+  /** Many steps are reached at the instant of the step before: their moment is read but once. */
   void entered(int step, Visit visit) {
+    if (visit.now() != arrivedAt || visit.entryAt() != arrivedSince) {
+      readMoment(visit);
+    }
     StepTally tally = steps[step];
     tally.entered++;
-    long now = visit.now();
-    tally.sinceEntry.accept(now - visit.entryAt());
-    long local = visit.clock().local(now);
+    tally.sinceEntry.acceptAt(arrivalBucket);
+    tally.byDay[arrivalDay]++;
+    tally.byQuarter[arrivalQuarter]++;
+  }
+
+  private void readMoment(Visit visit) {
+    arrivedAt = visit.now();
+    arrivedSince = visit.entryAt();
+    long local = visit.clock().local(arrivedAt);
     long localDay = Math.floorDiv(local, (long) DAY);
-    long day = localDay - visit.entryDay();
-    tally.byDay[(int) Math.min(day, tally.byDay.length - 1)]++;
-    tally.byQuarter[(int) (local - localDay * DAY) / 900]++;
+    arrivalBucket = TimeBuckets.index(arrivedAt - arrivedSince);
+    arrivalDay = (int) Math.min(localDay - visit.entryDay(), horizonDays + 1L);
+    arrivalQuarter = (int) (local - localDay * DAY) / 900;
   }
 
   void held(int step, long seconds) {
     steps[step].held++;
     steps[step].heldSeconds += seconds;
-  }
-
-  void sent(int send, Visit visit) {
-    sends[send].sent++;
-    sends[send].byVariant[visit.variant(send)]++;
   }
 
   void skipped(int step, SkipReason reason, Visit visit) {
@@ -107,7 +122,7 @@ public final class JourneyTally {
   private void stays(int step, Visit visit, long until) {
     long from = visit.steppedAt() - visit.entryAt();
     long to = until - visit.entryAt();
-    if (to > from || from == 0) {
+    if (to > from) {
       steps[step].stay(from, to);
     }
   }

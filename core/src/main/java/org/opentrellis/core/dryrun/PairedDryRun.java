@@ -1,5 +1,7 @@
 package org.opentrellis.core.dryrun;
 
+
+
 import java.util.stream.IntStream;
 import org.opentrellis.core.stats.Pairs;
 

@@ -1,5 +1,7 @@
 package org.opentrellis.core.dryrun;
 
+
+
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.behaviour.Reaction;
 import org.opentrellis.core.behaviour.Tiredness;
@@ -20,48 +22,14 @@ final class Sampler implements Outside {
 
   private final Cohort cohort;
 
-  private long key;
-  private GroupDraws group;
-  private double keenness;
-  private boolean preloads;
-  private boolean deadAddress;
-
   Sampler(Cohort cohort) {
     this.cohort = cohort;
-    this.group = cohort.groups().get(0);
-  }
-
-  /** Draws who a person is. */
-  void become(long personKey) {
-    key = personKey;
-    group = GroupDraws.of(key, cohort.groups());
-    keenness = group.keenness.at(Draws.uniform(key, Purposes.KEENNESS));
-    preloads = happens(key, Purposes.PRELOADS, group.preloads);
-    deadAddress = happens(key, Purposes.DEAD_ADDRESS, group.hardBounce);
-  }
-
-  GroupDraws group() {
-    return group;
-  }
-
-  boolean heldOut(double share) {
-    return happens(key, Purposes.HOLD_OUT, share);
-  }
-
-  boolean agreesToTexts() {
-    return happens(key, Purposes.TEXT_CONSENT, group.group.textConsent().value());
-  }
-
-  /** The key of a visit's draws: another for each time somebody comes. */
-  private long keyOf(Visit visit) {
-    return visit.number() == 0
-        ? key
-        : Draws.bits(key, Draws.address(Purposes.PASS, Integer.toString(visit.number())));
   }
 
   @Override
   public int lot(int step, double[] ways, Visit visit) {
-    double u = Draws.uniform(keyOf(visit), cohort.lotAddress(visit.program().number(), step));
+    long key = Traits.of(visit.person()).keyOf(visit);
+    double u = Draws.uniform(key, cohort.lotAddress(visit.program().number(), step));
     int way = 0;
     while (way < ways.length - 1 && u >= ways[way]) {
       way++;
@@ -72,25 +40,26 @@ final class Sampler implements Outside {
   @Override
   public void send(int send, Visit visit) {
     SendDraws draws = cohort.draws(visit.program().number(), send, visit.variant(send));
+    Traits who = Traits.of(visit.person());
     long now = visit.now();
-    if (deadAddress && !draws.text) {
+    if (who.deadAddress && !draws.text) {
       visit.bounced(send, now);
       visit.person().bouncesForGood(now);
       return;
     }
-    long own = keyOf(visit);
-    if (happens(own, draws.softBounceAt, group.softBounce)) {
+    long own = who.keyOf(visit);
+    if (Traits.happens(own, draws.softBounceAt, who.group.softBounce)) {
       visit.bounced(send, now);
       return;
     }
     visit.delivered(send, now);
-    if (preloads && visit.program().tracksOpens(send)) {
+    if (who.preloads && visit.program().tracksOpens(send)) {
       double delay = PRELOAD_SECONDS * Draws.uniform(own, draws.preloadDelayAt);
       visit.recordsOpen(send, now + 1 + (long) delay);
     }
     double excess = draws.tiredness == null ? 0 : excess(draws.tiredness, visit);
     if (Draws.uniform(own, draws.openAt)
-        < Reaction.openChance(pull(draws, visit, excess), keenness)) {
+        < Reaction.openChance(pull(draws, visit, excess), who.keenness)) {
       opens(send, draws, visit, own, excess);
     }
   }
@@ -109,13 +78,13 @@ final class Sampler implements Outside {
         draws.tiredness == null
             ? draws.unsubscribe
             : draws.unsubscribe * Math.pow(draws.tiredness.unsubscribeFactor().value(), excess);
-    if (happens(own, draws.unsubscribeAt, unsubscribe)) {
+    if (Traits.happens(own, draws.unsubscribeAt, unsubscribe)) {
       visit.person().unsubscribes(afterOpen(openAt, own, draws.unsubscribeDelayAt, draws));
     }
-    if (happens(own, draws.complaintAt, draws.complaint)) {
+    if (Traits.happens(own, draws.complaintAt, draws.complaint)) {
       visit.person().complains(openAt + 1);
     }
-    if (happens(own, draws.clickAt, draws.click)) {
+    if (Traits.happens(own, draws.clickAt, draws.click)) {
       clicks(send, draws, visit, own, openAt);
     }
   }
@@ -123,7 +92,7 @@ final class Sampler implements Outside {
   private void clicks(int send, SendDraws draws, Visit visit, long own, long openAt) {
     long clickAt = afterOpen(openAt, own, draws.clickDelayAt, draws);
     visit.clicks(send, draws.link(own), clickAt);
-    if (happens(own, draws.buyAt, draws.buy)) {
+    if (Traits.happens(own, draws.buyAt, draws.buy)) {
       Shop shop = cohort.shop();
       visit.orders(
           send,
@@ -156,15 +125,14 @@ final class Sampler implements Outside {
     return moment + 1 + (long) Math.min(1e9, seconds);
   }
 
-  private static boolean happens(long key, long address, double chance) {
-    return chance > 0 && Draws.uniform(key, address) < chance;
-  }
-
   /** What a person does anyway, in the time that is looked at. */
   void background(Person person, @Nullable Long cartLeftAt, long from, long to) {
     Shop shop = cohort.shop();
+    Traits who = Traits.of(person);
+    GroupDraws group = who.group;
+    long key = who.key;
     if (cartLeftAt != null) {
-      if (happens(key, Purposes.RETURNS_TO_CART, group.group.returnsToCart().value())) {
+      if (Traits.happens(key, Purposes.RETURNS_TO_CART, group.group.returnsToCart().value())) {
         double mean = group.group.returnMeanHours().value() * 3600;
         long at = later(cartLeftAt, Draws.exponential(key, Purposes.RETURN_DELAY, mean));
         person.buys(at, shop.offer(key, Purposes.OFFER), shop.cents(key, Purposes.ORDER_VALUE));
@@ -181,9 +149,5 @@ final class Sampler implements Outside {
       address += 1000;
       at += Draws.exponential(key, address, group.buysAnywayMeanSeconds);
     }
-  }
-
-  long key() {
-    return key;
   }
 }

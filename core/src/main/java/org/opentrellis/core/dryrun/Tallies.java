@@ -1,8 +1,9 @@
 package org.opentrellis.core.dryrun;
 
+
+
 import java.util.List;
 import org.opentrellis.core.calendar.ZoneClock;
-import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.machine.LeaveReason;
 import org.opentrellis.core.machine.Person;
 import org.opentrellis.core.machine.Program;
@@ -55,13 +56,6 @@ public final class Tallies implements Witness {
   }
 
   @Override
-  public void sent(int step, int send, Visit visit) {
-    of(visit).sent(send, visit);
-    boolean text = visit.program().sends().get(send) instanceof Step.SendText;
-    (text ? texts : emails).accept(visit.person().clock().local(visit.now()));
-  }
-
-  @Override
   public void skipped(int step, SkipReason reason, Visit visit) {
     of(visit).skipped(step, reason, visit);
   }
@@ -92,18 +86,30 @@ public final class Tallies implements Witness {
   }
 
   /** Counts a person, once their time is over. */
-  void close(Person person, int number, long end) {
+  void close(Person person, int number) {
     people++;
+    long end = person.endsAt();
     List<Visit> visits = person.visits();
     for (int n = 0; n < visits.size(); n++) {
       Visit visit = visits.get(n);
       of(visit).close(visit, number, n, end);
+      countSends(visit);
+    }
+  }
+
+  private void countSends(Visit visit) {
+    ZoneClock clock = visit.person().clock();
+    for (int n = 0; n < visit.sends(); n++) {
+      int send = visit.sentInOrder(n);
+      long local = clock.local(visit.sentAt(send));
+      (visit.program().isText(send) ? texts : emails).accept(local);
     }
   }
 
   /** Counts a person who got nothing. */
-  void heldOut(Person person, long end) {
+  void heldOut(Person person) {
     people++;
+    long end = person.endsAt();
     person.visits().forEach(visit -> of(visit).heldOut(visit, end));
   }
 

@@ -82,9 +82,18 @@ final class Compiler {
         send instanceof Step.SendEmail email && !email.variants().isEmpty()
             ? shares(email.variants().stream().map(Variant::percent).toList())
             : new double[0];
+    boolean text = send instanceof Step.SendText;
+    if (send.oncePerPerson()) {
+      world.rememberMessages();
+    }
     return new Node.Send(
         program.sendOf(send.id()),
-        send instanceof Step.SendText,
+        text,
+        !text
+            && send.onlyIf().isEmpty()
+            && !send.oncePerPerson()
+            && program.guard() == null
+            && program.window() == null,
         send.onlyIf().map(questions::compile).orElse(null),
         send.oncePerPerson(),
         variants,

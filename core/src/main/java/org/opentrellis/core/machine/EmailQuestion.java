@@ -26,6 +26,11 @@ record EmailQuestion(
     CLICKED
   }
 
+  @Override
+  public int about() {
+    return Evidence.MAIL;
+  }
+
   private long moment(Visit visit, int of) {
     long at =
         switch (what) {

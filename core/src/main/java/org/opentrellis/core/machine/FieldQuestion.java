@@ -18,6 +18,11 @@ import org.opentrellis.core.journey.Operator;
 record FieldQuestion(int field, Operator is, List<Operand> operands) implements Question {
 
   @Override
+  public int about() {
+    return Evidence.RECORD;
+  }
+
+  @Override
   public boolean holds(Visit visit, long at) {
     Operand value = visit.person.field(field);
     if (is == Operator.IS_EMPTY || value == null) {
@@ -41,9 +46,13 @@ record FieldQuestion(int field, Operator is, List<Operand> operands) implements 
 
   /** A question about today may have another answer tomorrow. */
   @Override
+  public boolean followsTheCalendar() {
+    return operands.stream().anyMatch(Operand.Today.class::isInstance);
+  }
+
+  @Override
   public long nextChange(Visit visit, long at) {
-    boolean aboutToday = operands.stream().anyMatch(Operand.Today.class::isInstance);
-    if (!aboutToday || visit.person.field(field) == null) {
+    if (!followsTheCalendar() || visit.person.field(field) == null) {
       return Person.NEVER;
     }
     long midnight = visit.clock.instant((visit.clock.day(at) + 1) * ZoneClock.DAY);

@@ -37,6 +37,7 @@ public final class JourneyMachine {
    * @param end the last epoch second that is looked at; what happens then still counts
    */
   public void run(Person person, long end) {
+    lookAround(person);
     while (true) {
       Visit alone = alone(person);
       if (alone == null) {
@@ -88,14 +89,12 @@ public final class JourneyMachine {
 
   /** Returns whether there may be more to do. */
   private boolean runAlone(Person person, Visit visit, long end) {
-    boolean wasAlone = false;
     while (!visit.over()) {
       long at = visit.waiting ? wake(visit) : visit.now;
       if (at > end) {
         return false;
       }
-      resume(visit, at, wasAlone);
-      wasAlone = true;
+      resume(visit, at);
       if (!person.entries.isEmpty()) {
         return true;
       }
@@ -120,7 +119,7 @@ public final class JourneyMachine {
       return false;
     }
     if (first != null) {
-      resume(first, at, false);
+      resume(first, at);
       return true;
     }
     if (at == Person.NEVER) {
@@ -137,6 +136,7 @@ public final class JourneyMachine {
     int trigger = person.entries.nextTrigger();
     int origin = person.entries.nextOrigin();
     person.entries.removeNext();
+    person.now = at;
     if (!mayEnter(person, program, trigger, at)) {
       witness.turnedAway(program, false, at);
       return;
@@ -183,32 +183,34 @@ public final class JourneyMachine {
       return visit.now;
     }
     long at = visit.until;
+    long from = present(visit);
     Node node = visit.program.node(visit.node);
     if (node instanceof Node.Branch branch) {
       for (Question question : branch.questions()) {
-        at = Math.min(at, question.firstHolds(visit, visit.now, at));
+        at = Math.min(at, question.firstHolds(visit, from, at));
       }
     } else if (node instanceof Node.WaitFor waits) {
-      at = Math.min(at, waits.question().firstHolds(visit, visit.now, at));
+      at = Math.min(at, waits.question().firstHolds(visit, from, at));
     }
     return Math.min(at, leavesAt(visit, at));
   }
 
-  /**
-   * @param alone whether nobody else can have changed anything since this visit last looked
-   */
-  private void resume(Visit visit, long at, boolean alone) {
-    if (!visit.waiting) {
+  /** What another visit does may count for one that has waited for long: from now on, not before. */
+  private static long present(Visit visit) {
+    return Math.max(visit.now, visit.person.now);
+  }
+
+  private void resume(Visit visit, long at) {
+    boolean waited = visit.waiting;
+    visit.now = at;
+    visit.person.now = at;
+    if (!waited) {
       visit.steppedAt = at;
       witness.entered(visit.node, visit);
     }
-    boolean waited = visit.waiting;
-    visit.now = at;
-    boolean hasLooked = alone && visit.stayedAt == at;
-    if (!hasLooked && leaves(visit)) {
-      return;
+    if (!leaves(visit)) {
+      act(visit, waited);
     }
-    act(visit, waited);
   }
 
   private void act(Visit visit, boolean waited) {
@@ -283,6 +285,7 @@ public final class JourneyMachine {
     for (RecordEdit edit : change.edits()) {
       edit.apply(visit.person, visit.now);
     }
+    lookAround(visit.person);
     if (reactions.toSegments()) {
       reactions.toSegments(visit.person, before, reactions.segments(visit), visit.now);
     }
@@ -292,19 +295,8 @@ public final class JourneyMachine {
   }
 
   private void send(Visit visit, Node.Send send) {
-    SkipReason skip = skips(visit, send);
-    if (skip != null) {
-      witness.skipped(visit.node, skip, visit);
-      goOn(visit, send.next());
+    if (!send.plain() && !isReady(visit, send)) {
       return;
-    }
-    long ready = readyAt(visit, send);
-    if (ready > visit.now) {
-      waitUntil(visit, ready);
-      return;
-    }
-    if (visit.waiting) {
-      witness.held(visit.node, visit.now - visit.steppedAt, visit);
     }
     double[] variants = send.variants();
     int variant = variants.length == 0 ? 0 : outside.lot(visit.node, variants, visit);
@@ -312,12 +304,34 @@ public final class JourneyMachine {
     if (!send.text()) {
       visit.person.noteSent(visit.now);
     }
-    visit.person.hadMessages.set(visit.program.message(send.send(), variant));
+    if (visit.person.world.remembersMessages()) {
+      visit.person.hadMessages.set(visit.program.message(send.send(), variant));
+    }
     witness.sent(visit.node, send.send(), visit);
     outside.send(send.send(), visit);
+    lookAround(visit.person);
     if (!leaves(visit)) {
       goOn(visit, send.next());
     }
+  }
+
+  /** Whether a message may go out now; if not, the person has gone on, or waits. */
+  private boolean isReady(Visit visit, Node.Send send) {
+    SkipReason skip = skips(visit, send);
+    if (skip != null) {
+      witness.skipped(visit.node, skip, visit);
+      goOn(visit, send.next());
+      return false;
+    }
+    long ready = readyAt(visit, send);
+    if (ready > visit.now) {
+      waitUntil(visit, ready);
+      return false;
+    }
+    if (visit.waiting) {
+      witness.held(visit.node, visit.now - visit.steppedAt, visit);
+    }
+    return true;
   }
 
   private static @Nullable SkipReason skips(Visit visit, Node.Send send) {
@@ -382,10 +396,9 @@ public final class JourneyMachine {
     }
   }
 
-  /** Takes somebody out now if a leave rule says so; the goal is noted in any case. */
+  /** Takes somebody out now if a leave rule says so. */
   private boolean leaves(Visit visit) {
     if (leavesAt(visit, visit.now) > visit.now) {
-      visit.stayedAt = visit.now;
       return false;
     }
     LeaveReason reason = LeaveReason.RULE;
@@ -401,19 +414,56 @@ public final class JourneyMachine {
     return true;
   }
 
-  /** The first moment from now to another at which the person leaves, or NEVER. */
+  /** Something became known now: all visits look at once, so that none of it is dated later. */
+  private static void lookAround(Person person) {
+    for (int i = 0; i < person.visits.size(); i++) {
+      leavesAt(person.visits.get(i), person.now);
+    }
+  }
+
+  /**
+   * When the person leaves, as far as is known.
+   *
+   * @param to the last moment that must be looked at
+   * @return a moment, which may lie behind the last that was asked for, or NEVER
+   */
   private static long leavesAt(Visit visit, long to) {
-    long at = visit.person.goneAt;
+    if (visit.seenEvidence != visit.person.evidence || visit.lookedTo < to) {
+      look(visit, to);
+    }
+    return visit.leavesAt;
+  }
+
+  private static void look(Visit visit, long to) {
+    Person person = visit.person;
     Program program = visit.program;
-    if (program.goalQuestion() != null) {
-      long goal = goalMetAt(visit, to);
-      at = program.leavesAtGoal() ? Math.min(at, goal) : at;
+    long from = present(visit);
+    long upTo = program.followsTheCalendar() ? Math.max(from, to) : Person.NEVER;
+    lookForGoal(visit, from, upTo);
+    long at = person.goneAt;
+    if (program.leavesAtGoal()) {
+      at = Math.min(at, Math.min(visit.goalAt, visit.goalComesAt));
     }
-    Question[] rules = program.leaveRules();
-    for (Question rule : rules) {
-      at = Math.min(at, rule.firstHolds(visit, visit.now, Math.min(at, to)));
+    for (Question rule : program.leaveRules()) {
+      at = Math.min(at, rule.firstHolds(visit, from, Math.min(at, upTo)));
     }
-    return at;
+    visit.leavesAt = at;
+    visit.lookedTo = upTo;
+    visit.seenEvidence = person.evidence;
+  }
+
+  /** A goal that was going to be met by now has been met. */
+  private static void lookForGoal(Visit visit, long from, long upTo) {
+    Question goal = visit.program.goalQuestion();
+    if (goal == null || visit.goalAt != Person.NEVER) {
+      return;
+    }
+    if (visit.goalComesAt <= from) {
+      visit.goalAt = visit.goalComesAt;
+      return;
+    }
+    long limit = visit.entryAt + visit.program.goalSeconds();
+    visit.goalComesAt = goal.firstHolds(visit, from, Math.min(upTo, limit));
   }
 
   /**
@@ -423,15 +473,8 @@ public final class JourneyMachine {
    * @return {@link Person#NEVER} if it does not by then
    */
   public static long goalMetAt(Visit visit, long to) {
-    Question goal = visit.program.goalQuestion();
-    if (goal == null || visit.goalAt != Person.NEVER) {
-      return visit.goalAt;
-    }
-    long limit = visit.entryAt + visit.program.goalSeconds();
-    long met = goal.firstHolds(visit, visit.now, Math.min(to, limit));
-    if (met <= visit.now) {
-      visit.goalAt = met;
-    }
-    return met;
+    leavesAt(visit, to);
+    long at = Math.min(visit.goalAt, visit.goalComesAt);
+    return at <= to ? at : Person.NEVER;
   }
 }

@@ -17,10 +17,14 @@ import org.opentrellis.core.journey.Operand;
 public final class Person {
   public static final long NEVER = Long.MAX_VALUE;
 
+  /** Before any evidence. */
+  static final long NONE_SEEN = -1;
+
   /** How many sends are remembered, for the frequency guard and for tiredness. */
   private static final int REMEMBERED = 128;
 
   final World world;
+  private final int watched;
   final List<Visit> visits = new ArrayList<>();
   private final List<List<Visit>> spare = new ArrayList<>();
   final Entries entries = new Entries();
@@ -48,8 +52,19 @@ public final class Person {
   /** The earliest of the four above. */
   long goneAt;
 
+  /** Grows with what becomes known and is watched, so that no visit looks again for nothing. */
+  long evidence;
+
+  /** How far time has come. */
+  long now;
+
+  private long endsAt = NEVER;
+
+  private @Nullable Object traits;
+
   Person(World world, ZoneClock clock) {
     this.world = world;
+    this.watched = world.watched();
     this.clock = clock;
     fields = new Operand[world.fieldCount()];
     lastEntryAt = new long[world.programs().size()];
@@ -83,6 +98,7 @@ public final class Person {
     complainsAt = NEVER;
     bouncesAt = NEVER;
     goneAt = NEVER;
+    now = Long.MIN_VALUE;
   }
 
   /** A visit that is not over, or over since the person began. */
@@ -91,6 +107,31 @@ public final class Person {
     Visit visit = free.isEmpty() ? new Visit(program, this, clock) : free.remove(free.size() - 1);
     visits.add(visit);
     return visit;
+  }
+
+  /** Something became known. */
+  void learns(int kind) {
+    if ((kind & watched) != 0) {
+      evidence++;
+    }
+  }
+
+  /** What a driver keeps with the person, such as who they are. */
+  public @Nullable Object traits() {
+    return traits;
+  }
+
+  public void traits(@Nullable Object kept) {
+    traits = kept;
+  }
+
+  /** Until when the person is looked at; what happens then still counts. */
+  public long endsAt() {
+    return endsAt;
+  }
+
+  public void endsAt(long moment) {
+    endsAt = moment;
   }
 
   /** The visits so far, those that are over too, in order of entry. */
@@ -122,6 +163,7 @@ public final class Person {
 
   /** Sets or clears a tag or list, as it is before anything else happens. */
   public void mark(int number, boolean on) {
+    learns(Evidence.RECORD);
     marks.set(number, on);
     if (on) {
       hadMarks.set(number);
@@ -137,6 +179,7 @@ public final class Person {
   }
 
   public void field(int number, @Nullable Operand value) {
+    learns(Evidence.RECORD);
     fields[number] = value;
   }
 
@@ -146,6 +189,7 @@ public final class Person {
   }
 
   void forgetRecord() {
+    learns(Evidence.RECORD);
     marks.clear();
     hadMarks.clear();
     Arrays.fill(fields, null);
@@ -161,12 +205,14 @@ public final class Person {
    * @param offer the product's number in the world, or -1
    */
   public void buys(long at, int offer, long cents) {
+    learns(Evidence.PURCHASES);
     purchases.add(at, offer, cents);
     world.reactions().toPurchase(this, at, offer, cents);
   }
 
   /** Notes a named event. */
   public void experiences(long at, int event) {
+    learns(Evidence.EVENTS);
     events.add(at, event, 0);
     world.reactions().toEvent(this, at, event);
   }
@@ -180,21 +226,25 @@ public final class Person {
   }
 
   public void unsubscribes(long at) {
+    evidence++;
     unsubscribesAt = Math.min(unsubscribesAt, at);
     goneAt = Math.min(goneAt, at);
   }
 
   public void complains(long at) {
+    evidence++;
     complainsAt = Math.min(complainsAt, at);
     goneAt = Math.min(goneAt, at);
   }
 
   public void bouncesForGood(long at) {
+    evidence++;
     bouncesAt = Math.min(bouncesAt, at);
     goneAt = Math.min(goneAt, at);
   }
 
   void isErased(long at) {
+    evidence++;
     erasedAt = Math.min(erasedAt, at);
     goneAt = Math.min(goneAt, at);
     forgetRecord();

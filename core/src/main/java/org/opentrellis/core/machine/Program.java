@@ -2,6 +2,7 @@ package org.opentrellis.core.machine;
 
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -35,6 +36,7 @@ public final class Program {
   private final List<List<Message>> messagesOfSend = new ArrayList<>();
   private final int[][] messageNumbers;
   private final boolean[] tracked;
+  private final boolean[] text;
   private final Map<StepId, Integer> sendOf = new HashMap<>();
   private final Map<List<Object>, Integer> linkSlots = new HashMap<>();
   private final int[][][] slots;
@@ -46,6 +48,7 @@ public final class Program {
   private final @Nullable Question goal;
   private final long goalSeconds;
   private final boolean leavesAtGoal;
+  private final boolean followsTheCalendar;
   private final @Nullable SendWindow window;
   private final @Nullable FrequencyGuard guard;
   private final @Nullable ZoneId ownZone;
@@ -66,7 +69,9 @@ public final class Program {
             .map(all -> all.stream().mapToInt(m -> world.numberOf(m.id())).toArray())
             .toArray(int[][]::new);
     this.tracked = new boolean[sends.size()];
+    this.text = new boolean[sends.size()];
     for (int i = 0; i < tracked.length; i++) {
+      text[i] = sends.get(i) instanceof Step.SendText;
       tracked[i] = sends.get(i) instanceof Step.SendEmail email && !email.untracked();
     }
     Triggers.number(journey, number, world);
@@ -79,6 +84,9 @@ public final class Program {
     this.goal = aim.map(Goal::what).map(questions::compile).orElse(null);
     this.goalSeconds = aim.map(g -> (long) g.withinDays() * ZoneClock.DAY).orElse(0L);
     this.leavesAtGoal = aim.map(Goal::leaveWhenMet).orElse(false);
+    this.followsTheCalendar =
+        Arrays.stream(leaveRules).anyMatch(Question::followsTheCalendar)
+            || goal != null && goal.followsTheCalendar();
     this.window = journey.sendWindow().orElse(null);
     this.guard = journey.frequencyGuard().orElse(null);
     this.ownZone = journey.zone().orElse(null);
@@ -136,6 +144,11 @@ public final class Program {
   /** The messages of a send: one, or one for each variant. */
   public List<Message> messages(int send) {
     return messagesOfSend.get(send);
+  }
+
+  /** Whether a send goes to the phone. */
+  public boolean isText(int send) {
+    return text[send];
   }
 
   public boolean tracksOpens(int send) {
@@ -225,6 +238,20 @@ public final class Program {
 
   boolean leavesAtGoal() {
     return leavesAtGoal;
+  }
+
+  /** The kinds of evidence that leaving and the goal depend on, besides being gone. */
+  int watched() {
+    int kinds = goal == null ? Evidence.NONE : goal.about();
+    for (Question rule : leaveRules) {
+      kinds |= rule.about();
+    }
+    return kinds;
+  }
+
+  /** Whether leaving or the goal may come with the calendar alone. */
+  boolean followsTheCalendar() {
+    return followsTheCalendar;
   }
 
   @Nullable SendWindow window() {

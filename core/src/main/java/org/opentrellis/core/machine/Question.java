@@ -1,5 +1,6 @@
 package org.opentrellis.core.machine;
 
+import java.util.Arrays;
 import java.util.BitSet;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calendar.Amount;
@@ -12,6 +13,14 @@ interface Question {
 
   /** The next moment after {@code at} when the answer may change, or {@link Person#NEVER}. */
   long nextChange(Visit visit, long at);
+
+  /** The kinds of {@link Evidence} that the answer depends on. */
+  int about();
+
+  /** Whether the answer may change with the calendar alone, for ever. */
+  default boolean followsTheCalendar() {
+    return false;
+  }
 
   /** The first moment from one to another at which it holds, or {@link Person#NEVER}. */
   default long firstHolds(Visit visit, long from, long to) {
@@ -28,6 +37,11 @@ interface Question {
   /** One whose answer is known from the start. */
   record Fixed(boolean answer) implements Question {
     @Override
+    public int about() {
+      return Evidence.NONE;
+    }
+
+    @Override
     public boolean holds(Visit visit, long at) {
       return answer;
     }
@@ -40,6 +54,11 @@ interface Question {
 
   /** A tag or a list: it changes at steps only, and at a step all is looked at again. */
   record OnRecord(int mark, boolean ever) implements Question {
+    @Override
+    public int about() {
+      return Evidence.RECORD;
+    }
+
     @Override
     public boolean holds(Visit visit, long at) {
       return ever ? visit.person.wasMarked(mark) : visit.person.isMarked(mark);
@@ -56,6 +75,11 @@ interface Question {
    * @param origin the journey that must have handed the person over, or -1
    */
   record CameBy(boolean[] answers, int origin) implements Question {
+    @Override
+    public int about() {
+      return Evidence.NONE;
+    }
+
     @Override
     public boolean holds(Visit visit, long at) {
       return origin >= 0 ? visit.origin == origin : visit.trigger >= 0 && answers[visit.trigger];
@@ -74,6 +98,11 @@ interface Question {
    */
   record Bought(@Nullable BitSet offers, long leastCents, @Nullable Amount within)
       implements Question {
+    @Override
+    public int about() {
+      return Evidence.PURCHASES;
+    }
+
     boolean counts(Happenings bought, int n) {
       return bought.cents(n) >= leastCents
           && (offers == null || bought.what(n) >= 0 && offers.get(bought.what(n)));
@@ -113,6 +142,11 @@ interface Question {
 
   record Happened(int event, int atLeast, @Nullable Amount within) implements Question {
     @Override
+    public int about() {
+      return Evidence.EVENTS;
+    }
+
+    @Override
     public boolean holds(Visit visit, long at) {
       Happenings events = visit.person.events();
       int count = 0;
@@ -139,6 +173,11 @@ interface Question {
 
   record Combined(Quantifier quantifier, Question[] parts) implements Question {
     @Override
+    public int about() {
+      return Arrays.stream(parts).mapToInt(Question::about).reduce(0, (a, b) -> a | b);
+    }
+
+    @Override
     public boolean holds(Visit visit, long at) {
       for (Question part : parts) {
         if (part.holds(visit, at) != (quantifier == Quantifier.ALL)) {
@@ -146,6 +185,11 @@ interface Question {
         }
       }
       return quantifier != Quantifier.ANY;
+    }
+
+    @Override
+    public boolean followsTheCalendar() {
+      return Arrays.stream(parts).anyMatch(Question::followsTheCalendar);
     }
 
     @Override

@@ -13,6 +13,16 @@ import org.opentrellis.core.calendar.ZoneClock;
 public final class Visit {
   static final int OVER = -1;
 
+  private static final int SENT = 0;
+  private static final int DELIVERED = 1;
+  private static final int BOUNCED = 2;
+  private static final int RECORDED_OPEN = 3;
+  private static final int PEOPLE_OPEN = 4;
+  private static final int CLICK = 5;
+  private static final int ORDER = 6;
+  private static final int ORDER_CENTS = 7;
+  private static final int MOMENTS = 8;
+
   final Program program;
   final Person person;
 
@@ -32,8 +42,11 @@ public final class Visit {
   /** When they got to the node. */
   long steppedAt;
 
-  /** The last moment at which it was found that nothing takes them out. */
-  long stayedAt;
+  /** When they leave, as far as is known; good for the evidence and up to the moment below. */
+  long leavesAt;
+
+  long seenEvidence;
+  long lookedTo;
 
   /** The day of entry on the journey's calendar, since 1970-01-01. */
   private long entryDay;
@@ -44,17 +57,15 @@ public final class Visit {
   /** When the goal was met, as far as time has come. */
   long goalAt;
 
-  private final long[] sentAt;
-  private final long[] deliveredAt;
-  private final long[] bouncedAt;
-  private final long[] recordedOpenAt;
-  private final long[] peopleOpenAt;
-  private final long[] clickAt;
+  /** When the goal is going to be met, as far as is known. */
+  long goalComesAt;
+
+  /** What became of each send and when, {@value #MOMENTS} after another. */
+  private final long[] moments;
+
   private final int[] variant;
   private final int[] clickedLink;
   private final long[] linkClickAt;
-  private final long[] orderAt;
-  private final long[] orderCents;
 
   /** The sends in the order they went out. */
   private final int[] order;
@@ -66,15 +77,8 @@ public final class Visit {
     this.person = person;
     this.clock = clock;
     int count = program.sends().size();
-    sentAt = never(count);
-    deliveredAt = never(count);
-    bouncedAt = never(count);
-    recordedOpenAt = never(count);
-    peopleOpenAt = never(count);
-    clickAt = never(count);
+    moments = never(count * MOMENTS);
     linkClickAt = never(program.linkSlots());
-    orderAt = never(count);
-    orderCents = new long[count];
     variant = new int[count];
     clickedLink = new int[count];
     order = new int[count];
@@ -98,20 +102,15 @@ public final class Visit {
     waiting = false;
     goalAt = Person.NEVER;
     mark = 0;
-    stayedAt = Long.MIN_VALUE;
+    goalComesAt = Person.NEVER;
+    seenEvidence = Person.NONE_SEEN;
     entryDay = clock.day(at);
   }
 
   private void forgetEvidence() {
     for (int i = 0; i < sends; i++) {
       int send = order[i];
-      sentAt[send] = Person.NEVER;
-      deliveredAt[send] = Person.NEVER;
-      bouncedAt[send] = Person.NEVER;
-      recordedOpenAt[send] = Person.NEVER;
-      peopleOpenAt[send] = Person.NEVER;
-      clickAt[send] = Person.NEVER;
-      orderAt[send] = Person.NEVER;
+      Arrays.fill(moments, send * MOMENTS, (send + 1) * MOMENTS, Person.NEVER);
     }
     if (linkClickAt.length > 0) {
       Arrays.fill(linkClickAt, Person.NEVER);
@@ -120,7 +119,8 @@ public final class Visit {
   }
 
   void noteSent(int send, int whichVariant) {
-    sentAt[send] = now;
+    person.learns(Evidence.MAIL);
+    moments[send * MOMENTS + SENT] = now;
     variant[send] = whichVariant;
     order[sends++] = send;
   }
@@ -194,26 +194,35 @@ public final class Visit {
     return order[n];
   }
 
+  /** The earliest counts. */
+  private void notes(int place, long at) {
+    moments[place] = Math.min(moments[place], at);
+  }
+
   public void delivered(int send, long at) {
-    deliveredAt[send] = Math.min(deliveredAt[send], at);
+    person.learns(Evidence.MAIL);
+    notes(send * MOMENTS + DELIVERED, at);
   }
 
   /** It came back, for this time. */
   public void bounced(int send, long at) {
-    bouncedAt[send] = Math.min(bouncedAt[send], at);
+    person.learns(Evidence.MAIL);
+    notes(send * MOMENTS + BOUNCED, at);
   }
 
   /** Notes a recorded open; the earliest counts. */
   public void recordsOpen(int send, long at) {
-    recordedOpenAt[send] = Math.min(recordedOpenAt[send], at);
+    person.learns(Evidence.MAIL);
+    notes(send * MOMENTS + RECORDED_OPEN, at);
   }
 
   /** Notes that the person read it, which is recorded as an open too unless it is untracked. */
   public void opens(int send, long at) {
-    if (peopleOpenAt[send] == Person.NEVER) {
+    person.learns(Evidence.MAIL);
+    if (peopleOpenAt(send) == Person.NEVER) {
       person.world.reactions().toOpen(person, program.message(send, variant[send]), at);
     }
-    peopleOpenAt[send] = Math.min(peopleOpenAt[send], at);
+    notes(send * MOMENTS + PEOPLE_OPEN, at);
     if (program.tracksOpens(send)) {
       recordsOpen(send, at);
     }
@@ -225,9 +234,10 @@ public final class Visit {
    * @param link the link's number in its message; -1 if that is not known
    */
   public void clicks(int send, int link, long at) {
+    person.learns(Evidence.MAIL);
     person.world.reactions().toClick(person, program.message(send, variant[send]), link, at);
-    if (at < clickAt[send]) {
-      clickAt[send] = at;
+    if (at < clickAt(send)) {
+      moments[send * MOMENTS + CLICK] = at;
       clickedLink[send] = link;
     }
     int slot = program.linkSlot(send, variant[send], link);
@@ -238,41 +248,41 @@ public final class Visit {
 
   /** Notes a purchase that came of this message. */
   public void orders(int send, long at, int offer, long cents) {
-    orderAt[send] = at;
-    orderCents[send] = cents;
+    moments[send * MOMENTS + ORDER] = at;
+    moments[send * MOMENTS + ORDER_CENTS] = cents;
     person.buys(at, offer, cents);
   }
 
   public long orderAt(int send) {
-    return orderAt[send];
+    return moments[send * MOMENTS + ORDER];
   }
 
   public long orderCents(int send) {
-    return orderCents[send];
+    return moments[send * MOMENTS + ORDER_CENTS];
   }
 
   public long sentAt(int send) {
-    return sentAt[send];
+    return moments[send * MOMENTS + SENT];
   }
 
   public long deliveredAt(int send) {
-    return deliveredAt[send];
+    return moments[send * MOMENTS + DELIVERED];
   }
 
   public long bouncedAt(int send) {
-    return bouncedAt[send];
+    return moments[send * MOMENTS + BOUNCED];
   }
 
   public long recordedOpenAt(int send) {
-    return recordedOpenAt[send];
+    return moments[send * MOMENTS + RECORDED_OPEN];
   }
 
   public long peopleOpenAt(int send) {
-    return peopleOpenAt[send];
+    return moments[send * MOMENTS + PEOPLE_OPEN];
   }
 
   public long clickAt(int send) {
-    return clickAt[send];
+    return moments[send * MOMENTS + CLICK];
   }
 
   /** The link of the first click; -1 if it is not known. Means nothing without a click. */

@@ -35,6 +35,8 @@ public final class World {
   private final Numbering<MessageId> messages = new Numbering<>();
   private final Reactions reactions = new Reactions();
   private final int[] handOverTriggers;
+  private final int watched;
+  private boolean remembersMessages;
 
   private World(List<Journey> journeys, Catalogue catalogue, List<Product> products) {
     this.catalogue = catalogue;
@@ -45,6 +47,7 @@ public final class World {
     for (Journey journey : expanded) {
       programs.add(new Program(this, programs.size(), journey));
     }
+    this.watched = programs.stream().mapToInt(Program::watched).reduce(0, (a, b) -> a | b);
   }
 
   /**
@@ -138,6 +141,20 @@ public final class World {
 
   int handOverTrigger(int program) {
     return program < 0 ? -1 : handOverTriggers[program];
+  }
+
+  /** The kinds of evidence that may take somebody out of a journey or meet its goal. */
+  int watched() {
+    return watched;
+  }
+
+  /** Some step wants to know which messages a person has had. */
+  void rememberMessages() {
+    remembersMessages = true;
+  }
+
+  boolean remembersMessages() {
+    return remembersMessages;
   }
 
   Reactions reactions() {

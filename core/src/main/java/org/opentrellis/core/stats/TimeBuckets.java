@@ -1,5 +1,7 @@
 package org.opentrellis.core.stats;
 
+import java.util.Arrays;
+
 /**
  * Counts times in log-spaced buckets, so that medians and quartiles of any number of people fit in
  * a few kilobytes. Exact below 128 seconds; above, a quantile is off by at most 1/128 of itself.
@@ -12,23 +14,29 @@ public final class TimeBuckets {
   private static final int OCTAVES = 26;
 
   private final int[] counts = new int[2 * SUB_BUCKETS + OCTAVES * SUB_BUCKETS];
-  private long total;
 
   /** Counts a time in seconds; negative counts as 0. */
   public void accept(long seconds) {
-    counts[index(Math.max(0, seconds))]++;
-    total++;
+    acceptAt(index(seconds));
+  }
+
+  /**
+   * Counts a time whose bucket is known.
+   *
+   * @param bucket from {@link #index}
+   */
+  public void acceptAt(int bucket) {
+    counts[bucket]++;
   }
 
   public void combine(TimeBuckets other) {
     for (int i = 0; i < counts.length; i++) {
       counts[i] += other.counts[i];
     }
-    total += other.total;
   }
 
   public long total() {
-    return total;
+    return Arrays.stream(counts).asLongStream().sum();
   }
 
   /**
@@ -39,6 +47,7 @@ public final class TimeBuckets {
    * @throws IllegalStateException if nothing was counted
    */
   public long quantile(double share) {
+    long total = total();
     if (total == 0) {
       throw new IllegalStateException("no times counted yet");
     }
@@ -53,7 +62,9 @@ public final class TimeBuckets {
     throw new IllegalStateException("counts do not add up to their total");
   }
 
-  private static int index(long seconds) {
+  /** The bucket of a time in seconds; negative counts as 0. */
+  public static int index(long time) {
+    long seconds = Math.max(0, time);
     if (seconds < 2 * SUB_BUCKETS) {
       return (int) seconds;
     }

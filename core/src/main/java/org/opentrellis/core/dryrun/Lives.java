@@ -1,0 +1,42 @@
+package org.opentrellis.core.dryrun;
+
+
+
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.machine.JourneyMachine;
+import org.opentrellis.core.machine.Person;
+import org.opentrellis.core.machine.Witness;
+
+/** One thread's working state: a population's people go through it one after another. */
+final class Lives {
+  private final Population population;
+  private final Sampler sampler;
+  private final JourneyMachine machine;
+  private final Person person;
+
+  Lives(Population population, Witness witness) {
+    this.population = population;
+    sampler = new Sampler(population.cohort);
+    machine = new JourneyMachine(sampler, witness);
+    person = population.newPerson();
+  }
+
+  /** Takes one person through all that happens to them; good until the next. */
+  Person of(int number) {
+    population.become(person, number);
+    return goesOn();
+  }
+
+  /** The same, unless the person is held out. */
+  @Nullable Person unlessHeldOut(int number, double share) {
+    population.become(person, number);
+    return Traits.of(person).heldOut(share) ? null : goesOn();
+  }
+
+  private Person goesOn() {
+    population.fate(person, sampler);
+    machine.run(person, person.endsAt());
+    machine.close(person);
+    return person;
+  }
+}

@@ -1,0 +1,56 @@
+package org.opentrellis.core.dryrun;
+
+
+
+import org.opentrellis.core.machine.Person;
+import org.opentrellis.core.machine.Visit;
+import org.opentrellis.core.random.Draws;
+
+/** Who a person is: drawn once, and kept with them. Mutable and reused, for speed. */
+final class Traits {
+  long key;
+  GroupDraws group;
+  double keenness;
+  boolean preloads;
+  boolean deadAddress;
+
+  Traits(GroupDraws group) {
+    this.group = group;
+  }
+
+  static Traits of(Person person) {
+    return (Traits) person.traits();
+  }
+
+  /** Draws who a person is. */
+  void become(long personKey, Cohort cohort) {
+    key = personKey;
+    group = GroupDraws.of(key, cohort.groups());
+    keenness = group.keenness.at(Draws.uniform(key, Purposes.KEENNESS));
+    preloads = happens(Purposes.PRELOADS, group.preloads);
+    deadAddress = happens(Purposes.DEAD_ADDRESS, group.hardBounce);
+  }
+
+  boolean happens(long address, double chance) {
+    return happens(key, address, chance);
+  }
+
+  static boolean happens(long key, long address, double chance) {
+    return chance > 0 && Draws.uniform(key, address) < chance;
+  }
+
+  boolean heldOut(double share) {
+    return happens(Purposes.HOLD_OUT, share);
+  }
+
+  boolean agreesToTexts() {
+    return happens(Purposes.TEXT_CONSENT, group.group.textConsent().value());
+  }
+
+  /** The key of a visit's draws: another for each time somebody comes. */
+  long keyOf(Visit visit) {
+    return visit.number() == 0
+        ? key
+        : Draws.bits(key, Draws.address(Purposes.PASS, Integer.toString(visit.number())));
+  }
+}
