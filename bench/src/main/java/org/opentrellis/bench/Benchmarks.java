@@ -53,17 +53,24 @@ public class Benchmarks {
     return BareDraws.run(PEOPLE, seed++);
   }
 
-  /** The peer with its usual generator. */
+  /** The peer as its examples use it. */
   @Benchmark
   @OperationsPerInvocation(PEOPLE)
   public Object e_peer() {
     return Peer.usual().together(PEOPLE);
   }
 
-  /** The peer with its fastest generator. */
+  /** The peer with its fastest generators. */
   @Benchmark
   @OperationsPerInvocation(PEOPLE)
-  public Object f_peer_fast_generator() {
+  public Object f_peer_fast_generators() {
     return Peer.quickest().together(PEOPLE);
+  }
+
+  /** The same with a simulation of its own for each person, who then can meet nobody. */
+  @Benchmark
+  @OperationsPerInvocation(PEOPLE)
+  public Object g_peer_one_by_one() {
+    return Peer.quickest().oneByOne(PEOPLE);
   }
 }

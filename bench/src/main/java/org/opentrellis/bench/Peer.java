@@ -13,12 +13,11 @@ import umontreal.ssj.rng.MRG32k3a;
 import umontreal.ssj.rng.RandomStream;
 import umontreal.ssj.simevents.Event;
 import umontreal.ssj.simevents.Simulator;
-import umontreal.ssj.simevents.eventlist.SplayTree;
 
 /**
  * The same journey on a general-purpose event-list simulation, as its own examples are written: an
  * event class for each kind of thing that happens, scheduled on a simulator; its own generators of
- * variates. One person after another, so that its event list stays short, which it likes best.
+ * variates.
  */
 final class Peer {
   /** So long it takes until everybody has come. */
@@ -63,11 +62,11 @@ final class Peer {
         new LognormalGen(stream, new LognormalDist(CLICK_MU, Reference.CLICK_SIGMA)));
   }
 
-  /** With the quickest that it has: stream, variates and, for few events, a linked list of them. */
+  /** With the fastest generators that it has; of its event lists the usual one is the quickest. */
   static Peer quickest() {
     RandomStream stream = new LFSR113();
     return new Peer(
-        new Simulator(new SplayTree()),
+        new Simulator(),
         stream,
         new BetaRejectionLoglogisticGen(stream, ALPHA, BETA),
         new LognormalSpecialGen(new NormalACRGen(stream, OPEN_MU, Reference.OPEN_SIGMA)),

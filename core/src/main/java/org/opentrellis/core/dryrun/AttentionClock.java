@@ -1,7 +1,5 @@
 package org.opentrellis.core.dryrun;
 
-
-
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.behaviour.Attention;
 import org.opentrellis.core.calendar.ZoneClock;

@@ -1,7 +1,5 @@
 package org.opentrellis.core.dryrun;
 
-
-
 import java.time.Instant;
 
 /**

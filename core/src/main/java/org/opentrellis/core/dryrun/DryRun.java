@@ -1,7 +1,5 @@
 package org.opentrellis.core.dryrun;
 
-
-
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.ExecutionException;
@@ -45,8 +43,7 @@ public final class DryRun {
     this.settings = settings;
     population = new Population(journeys, catalogue, behaviours, settings);
     List<Journey> empty = journeys.stream().map(journey -> journey.withBody(List.of())).toList();
-    idle =
-        settings.holdOut() == 0 ? null : new Population(empty, catalogue, behaviours, settings);
+    idle = settings.holdOut() == 0 ? null : new Population(empty, catalogue, behaviours, settings);
   }
 
   /** One journey. */

@@ -1,7 +1,5 @@
 package org.opentrellis.core.dryrun;
 
-
-
 import org.opentrellis.core.machine.Visit;
 
 /** Counts of one message sent by one step; people are counted once for each time it was sent. */

@@ -1,7 +1,5 @@
 package org.opentrellis.core.dryrun;
 
-
-
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,7 +1,5 @@
 package org.opentrellis.core.dryrun;
 
-
-
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.machine.JourneyMachine;
 import org.opentrellis.core.machine.Person;

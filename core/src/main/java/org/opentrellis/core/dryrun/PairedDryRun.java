@@ -1,7 +1,5 @@
 package org.opentrellis.core.dryrun;
 
-
-
 import java.util.stream.IntStream;
 import org.opentrellis.core.stats.Pairs;
 

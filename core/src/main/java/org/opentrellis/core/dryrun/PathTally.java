@@ -1,9 +1,5 @@
 package org.opentrellis.core.dryrun;
 
-
-
-
-
 /**
  * People who went the same way: took the same arms and ended at the same place for the same reason.
  *

@@ -1,7 +1,5 @@
 package org.opentrellis.core.dryrun;
 
-
-
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;

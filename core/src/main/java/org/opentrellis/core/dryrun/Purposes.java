@@ -1,9 +1,5 @@
 package org.opentrellis.core.dryrun;
 
-
-
-
-
 /** What draws are for; part of each draw's address, so a number here is never reused. */
 final class Purposes {
   static final int GROUP = 1;

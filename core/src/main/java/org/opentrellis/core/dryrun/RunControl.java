@@ -1,9 +1,5 @@
 package org.opentrellis.core.dryrun;
 
-
-
-
-
 /** Watches a run, and may stop it. Called from several threads, some thousand people apart. */
 @FunctionalInterface
 public interface RunControl {

@@ -1,7 +1,5 @@
 package org.opentrellis.core.dryrun;
 
-
-
 import java.util.Arrays;
 
 /** Messages by local day since the cohort starts, and by hour of the local day. */

@@ -1,7 +1,5 @@
 package org.opentrellis.core.dryrun;
 
-
-
 import java.util.List;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.Offer;

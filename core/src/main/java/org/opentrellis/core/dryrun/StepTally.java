@@ -1,7 +1,5 @@
 package org.opentrellis.core.dryrun;
 
-
-
 import java.util.Arrays;
 import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.machine.LeaveReason;

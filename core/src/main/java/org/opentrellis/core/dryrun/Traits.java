@@ -1,7 +1,5 @@
 package org.opentrellis.core.dryrun;
 
-
-
 import org.opentrellis.core.machine.Person;
 import org.opentrellis.core.machine.Visit;
 import org.opentrellis.core.random.Draws;

@@ -195,7 +195,9 @@ public final class JourneyMachine {
     return Math.min(at, leavesAt(visit, at));
   }
 
-  /** What another visit does may count for one that has waited for long: from now on, not before. */
+  /**
+   * What another visit does may count for one that has waited for long: from now on, not before.
+   */
   private static long present(Visit visit) {
     return Math.max(visit.now, visit.person.now);
   }
