@@ -25,6 +25,7 @@ public final class JourneyTally {
 
   private final Program program;
   private final int horizonDays;
+  private final ArrivalTally arrivals;
   private final StepTally[] steps;
   private final EmailTally[] sends;
   private final long[] goalByDay;
@@ -32,14 +33,6 @@ public final class JourneyTally {
   private final long[] left = new long[LeaveReason.values().length];
   private final long[] sentPerVisit;
   private final Paths paths = new Paths();
-
-  /** The latest arrival at a step, and where it counts. */
-  private long arrivedAt = Long.MIN_VALUE;
-
-  private long arrivedSince;
-  private int arrivalBucket;
-  private int arrivalDay;
-  private int arrivalQuarter;
 
   private long refused;
   private long turnedAway;
@@ -58,10 +51,12 @@ public final class JourneyTally {
     this.program = program;
     this.horizonDays = horizonDays;
     this.goalByDay = new long[horizonDays + 1];
-    this.steps =
-        program.steps().stream()
-            .map(step -> new StepTally(step.ways().size(), horizonDays + 2))
-            .toArray(StepTally[]::new);
+    int days = horizonDays + 2;
+    this.arrivals = new ArrivalTally(program.steps().size(), days);
+    this.steps = new StepTally[program.steps().size()];
+    for (int i = 0; i < steps.length; i++) {
+      steps[i] = new StepTally(arrivals, i, program.steps().get(i).ways().size(), days);
+    }
     this.sends = new EmailTally[program.sends().size()];
     for (int i = 0; i < sends.length; i++) {
       List<Message> versions = program.messages(i);
@@ -80,26 +75,8 @@ public final class JourneyTally {
     entered++;
   }
 
-  /** Many steps are reached at the instant of the step before: their moment is read but once. */
   void entered(int step, Visit visit) {
-    if (visit.now() != arrivedAt || visit.entryAt() != arrivedSince) {
-      readMoment(visit);
-    }
-    StepTally tally = steps[step];
-    tally.entered++;
-    tally.sinceEntry.acceptAt(arrivalBucket);
-    tally.byDay[arrivalDay]++;
-    tally.byQuarter[arrivalQuarter]++;
-  }
-
-  private void readMoment(Visit visit) {
-    arrivedAt = visit.now();
-    arrivedSince = visit.entryAt();
-    long local = visit.clock().local(arrivedAt);
-    long localDay = Math.floorDiv(local, (long) DAY);
-    arrivalBucket = TimeBuckets.index(arrivedAt - arrivedSince);
-    arrivalDay = (int) Math.min(localDay - visit.entryDay(), horizonDays + 1L);
-    arrivalQuarter = (int) (local - localDay * DAY) / 900;
+    arrivals.accept(step, visit);
   }
 
   void held(int step, long seconds) {
@@ -215,6 +192,7 @@ public final class JourneyTally {
     StepTally.add(sentPerVisit, other.sentPerVisit);
     goalTimes.combine(other.goalTimes);
     paths.combine(other.paths);
+    arrivals.combine(other.arrivals);
     for (int i = 0; i < steps.length; i++) {
       steps[i].combine(other.steps[i]);
     }

@@ -8,12 +8,10 @@ import org.opentrellis.core.stats.TimeBuckets;
 
 /** Counts of one step. Integers only; merging in any order gives the same. */
 public final class StepTally {
-  /** Local times of arrival are counted by quarter of an hour. */
-  public static final int QUARTERS = 96;
-
   private static final int DAY = ZoneClock.DAY;
 
-  long entered;
+  private final ArrivalTally arrivals;
+  private final int number;
   long passed;
   long waiting;
   long finished;
@@ -22,16 +20,16 @@ public final class StepTally {
   final long[] skipped = new long[SkipReason.values().length];
   final long[] left = new long[LeaveReason.values().length];
   final long[] ways;
-  final TimeBuckets sinceEntry = new TimeBuckets();
-  final int[] byDay;
-  final int[] byQuarter = new int[QUARTERS];
+  private final int days;
 
   /** Who stands here at the end of each whole day, as changes from the day before. */
   final int[] stayChanges;
 
-  StepTally(int ways, int days) {
+  StepTally(ArrivalTally arrivals, int number, int ways, int days) {
+    this.arrivals = arrivals;
+    this.number = number;
     this.ways = new long[ways];
-    this.byDay = new int[days];
+    this.days = days;
     this.stayChanges = new int[days + 1];
   }
 
@@ -44,14 +42,13 @@ public final class StepTally {
   void stay(long from, long to) {
     long first = (from + DAY - 1) / DAY;
     long last = (to + DAY - 1) / DAY - 1;
-    if (first <= last && first < byDay.length) {
+    if (first <= last && first < days) {
       stayChanges[(int) first]++;
-      stayChanges[(int) Math.min(last + 1, byDay.length)]--;
+      stayChanges[(int) Math.min(last + 1, days)]--;
     }
   }
 
   void combine(StepTally other) {
-    entered += other.entered;
     passed += other.passed;
     waiting += other.waiting;
     finished += other.finished;
@@ -60,15 +57,12 @@ public final class StepTally {
     add(skipped, other.skipped);
     add(left, other.left);
     add(ways, other.ways);
-    add(byDay, other.byDay);
-    add(byQuarter, other.byQuarter);
     add(stayChanges, other.stayChanges);
-    sinceEntry.combine(other.sinceEntry);
   }
 
   /** Times that somebody got to this step. */
   public long entered() {
-    return entered;
+    return arrivals.total(number);
   }
 
   /** Times that somebody went on from it. */
@@ -123,32 +117,28 @@ public final class StepTally {
 
   /** Seconds since entry at arrival. */
   public TimeBuckets sinceEntry() {
-    return sinceEntry;
+    return arrivals.sinceEntry(number);
   }
 
   /** Arrivals by calendar day since entry in the person's zone; the last counts all later ones. */
   public long[] byDay() {
-    return wide(byDay);
+    return arrivals.byDay(number);
   }
 
   /** Arrivals by quarter of the local day. */
   public long[] byQuarter() {
-    return wide(byQuarter);
+    return arrivals.byQuarter(number);
   }
 
   /** How many stand at this step a whole number of days of 24 hours after they entered. */
   public long[] standingByDay() {
-    long[] standing = new long[byDay.length];
+    long[] standing = new long[days];
     long now = 0;
     for (int day = 0; day < standing.length; day++) {
       now += stayChanges[day];
       standing[day] = now;
     }
     return standing;
-  }
-
-  private static long[] wide(int[] counts) {
-    return Arrays.stream(counts).asLongStream().toArray();
   }
 
   private static void add(int[] to, int[] from) {

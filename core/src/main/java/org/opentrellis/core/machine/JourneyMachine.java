@@ -183,14 +183,13 @@ public final class JourneyMachine {
       return visit.now;
     }
     long at = visit.until;
-    long from = present(visit);
     Node node = visit.program.node(visit.node);
     if (node instanceof Node.Branch branch) {
       for (Question question : branch.questions()) {
-        at = Math.min(at, question.firstHolds(visit, from, at));
+        at = Math.min(at, question.firstHolds(visit, present(visit), at));
       }
     } else if (node instanceof Node.WaitFor waits) {
-      at = Math.min(at, waits.question().firstHolds(visit, from, at));
+      at = Math.min(at, waits.question().firstHolds(visit, present(visit), at));
     }
     return Math.min(at, leavesAt(visit, at));
   }
@@ -307,7 +306,7 @@ public final class JourneyMachine {
       visit.person.noteSent(visit.now);
     }
     if (visit.person.world.remembersMessages()) {
-      visit.person.hadMessages.set(visit.program.message(send.send(), variant));
+      visit.person.hadMessages.set(visit.program.message(send.send(), variant), true);
     }
     witness.sent(visit.node, send.send(), visit);
     outside.send(send.send(), visit);

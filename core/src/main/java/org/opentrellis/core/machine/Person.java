@@ -2,7 +2,6 @@ package org.opentrellis.core.machine;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.BitSet;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calendar.ZoneClock;
@@ -29,10 +28,10 @@ public final class Person {
   private final List<List<Visit>> spare = new ArrayList<>();
   final Entries entries = new Entries();
 
-  final BitSet marks = new BitSet();
-  final BitSet hadMarks = new BitSet();
+  private final Marks marks;
+  private final Marks hadMarks;
   private final Operand[] fields;
-  final BitSet hadMessages = new BitSet();
+  final Marks hadMessages;
   final long[] lastEntryAt;
   final int[] timesEntered;
 
@@ -66,6 +65,9 @@ public final class Person {
     this.world = world;
     this.watched = world.watched();
     this.clock = clock;
+    marks = new Marks(world.markCount());
+    hadMarks = new Marks(world.markCount());
+    hadMessages = new Marks(world.messageCount());
     fields = new Operand[world.fieldCount()];
     lastEntryAt = new long[world.programs().size()];
     timesEntered = new int[world.programs().size()];
@@ -166,7 +168,7 @@ public final class Person {
     learns(Evidence.RECORD);
     marks.set(number, on);
     if (on) {
-      hadMarks.set(number);
+      hadMarks.set(number, true);
     }
   }
 

@@ -124,6 +124,14 @@ public final class World {
     return messages.of(message);
   }
 
+  int markCount() {
+    return marks.size();
+  }
+
+  int messageCount() {
+    return messages.size();
+  }
+
   int fieldCount() {
     return fields.size();
   }

@@ -13,20 +13,31 @@ public final class TimeBuckets {
   private static final int SUB_BITS = 6;
   private static final int OCTAVES = 26;
 
-  private final int[] counts = new int[2 * SUB_BUCKETS + OCTAVES * SUB_BUCKETS];
+  /** How many buckets there are. */
+  public static final int BUCKETS = 2 * SUB_BUCKETS + OCTAVES * SUB_BUCKETS;
 
-  /** Counts a time in seconds; negative counts as 0. */
-  public void accept(long seconds) {
-    acceptAt(index(seconds));
+  private final int[] counts;
+
+  public TimeBuckets() {
+    this(new int[BUCKETS]);
+  }
+
+  private TimeBuckets(int[] counts) {
+    this.counts = counts;
   }
 
   /**
-   * Counts a time whose bucket is known.
+   * What was counted elsewhere.
    *
-   * @param bucket from {@link #index}
+   * @param counts by bucket, {@value #BUCKETS} of them
    */
-  public void acceptAt(int bucket) {
-    counts[bucket]++;
+  public static TimeBuckets of(int[] counts) {
+    return new TimeBuckets(Arrays.copyOf(counts, BUCKETS));
+  }
+
+  /** Counts a time in seconds; negative counts as 0. */
+  public void accept(long seconds) {
+    counts[index(seconds)]++;
   }
 
   public void combine(TimeBuckets other) {
@@ -70,7 +81,7 @@ public final class TimeBuckets {
     }
     int shift = 63 - Long.numberOfLeadingZeros(seconds) - SUB_BITS;
     int index = shift * SUB_BUCKETS + (int) (seconds >>> shift);
-    return Math.min(index, 2 * SUB_BUCKETS + OCTAVES * SUB_BUCKETS - 1);
+    return Math.min(index, BUCKETS - 1);
   }
 
   private static long middle(int index) {
