@@ -1,0 +1,158 @@
+package org.opentrellis.core.machine;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.opentrellis.core.testing.Steps.MESSAGES;
+import static org.opentrellis.core.testing.Steps.hasTag;
+import static org.opentrellis.core.testing.Steps.id;
+import static org.opentrellis.core.testing.Steps.pause;
+import static org.opentrellis.core.testing.Steps.send;
+import static org.opentrellis.core.testing.Steps.tag;
+import static org.opentrellis.core.testing.Steps.waits;
+
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.opentrellis.core.calendar.Amount;
+import org.opentrellis.core.calendar.TimeUnit;
+import org.opentrellis.core.calendar.ZoneClock;
+import org.opentrellis.core.journey.Condition;
+import org.opentrellis.core.journey.Goal;
+import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.Purpose;
+import org.opentrellis.core.journey.RecordChange;
+import org.opentrellis.core.journey.Step;
+import org.opentrellis.core.journey.TagName;
+import org.opentrellis.core.journey.WaitRule;
+import org.opentrellis.core.walk.Choices;
+import org.opentrellis.core.walk.Reply;
+import org.opentrellis.core.walk.Turn;
+import org.opentrellis.core.walk.Walk;
+
+/** One person in several journeys at once: what one does counts in the other from then on. */
+class VisitsTogetherTest {
+  private static final long DAY = 86_400;
+  private static final Choices NOTHING_IS_READ =
+      new Choices() {
+        @Override
+        public Reply to(int send, Visit visit) {
+          return Reply.ignores();
+        }
+
+        @Override
+        public int lot(int step, int ways, Visit visit) {
+          return 0;
+        }
+      };
+
+  /** After three days it sets a tag, and after six it takes it away. */
+  private static final Journey TAGS =
+      Journey.empty("Tags", Purpose.WELCOME)
+          .withBody(
+              List.of(
+                  pause("three", 3, TimeUnit.DAYS),
+                  tag("on", "x"),
+                  pause("three more", 3, TimeUnit.DAYS),
+                  new Step.Change(
+                      id("off"), List.of(new RecordChange.RemoveTag(new TagName("x"))))));
+
+  private static Journey second(Step... body) {
+    return Journey.empty("Second", Purpose.NURTURE).withBody(List.of(body));
+  }
+
+  private static Person newcomer(Journey... journeys) {
+    World world = World.compile(List.of(journeys), MESSAGES, List.of());
+    Person person = world.newPerson(ZoneClock.around(ZoneOffset.UTC, Instant.EPOCH, 100));
+    IntStream.range(0, journeys.length).forEach(journey -> person.comes(journey, -1, 0));
+    return person;
+  }
+
+  /** What happens to a person who comes to all journeys at 0 and reads nothing. */
+  private static List<Turn> live(Person person) {
+    Walk walk = new Walk(person, NOTHING_IS_READ);
+    walk.goOn(50 * DAY);
+    walk.close();
+    return walk.diary().turns();
+  }
+
+  private static double dayOf(List<Turn> turns, int journey, Turn.Kind kind) {
+    return turns.stream()
+            .filter(turn -> turn.journey() == journey && turn.kind() == kind)
+            .reduce((early, late) -> late)
+            .orElseThrow()
+            .at()
+        / (double) DAY;
+  }
+
+  @Test
+  void aTagOfOneJourneyEndsTheOtherWhenItIsSetAndNotBefore() {
+    Journey leaves =
+        second(pause("long", 10, TimeUnit.DAYS)).edit().leaveWhen(List.of(hasTag("x"))).done();
+    assertThat(dayOf(live(newcomer(TAGS, leaves)), 1, Turn.Kind.LEFT)).isEqualTo(3);
+    assertThat(dayOf(live(newcomer(leaves, TAGS)), 0, Turn.Kind.LEFT)).isEqualTo(3);
+  }
+
+  @Test
+  void aWaitForATagEndsWhenTheOtherJourneySetsIt() {
+    Amount atMost = Amount.of(20, TimeUnit.DAYS);
+    Journey waits = second(waits("for x", new WaitRule.UntilHappens(hasTag("x"), atMost)));
+    assertThat(dayOf(live(newcomer(TAGS, waits)), 1, Turn.Kind.FINISHED)).isEqualTo(3);
+  }
+
+  @Test
+  void aBranchThatWaitsNoticesThatATagIsGone() {
+    Condition without = new Condition.None(List.of(hasTag("x")));
+    Amount upTo = Amount.of(20, TimeUnit.DAYS);
+    Journey asks =
+        second(
+            pause("four", 4, TimeUnit.DAYS),
+            waits("until it is gone", new WaitRule.UntilHappens(without, upTo)));
+    assertThat(dayOf(live(newcomer(TAGS, asks)), 1, Turn.Kind.FINISHED)).isEqualTo(6);
+  }
+
+  @Test
+  void aGoalIsDatedByWhenItWasMet() {
+    Journey staying =
+        second(pause("ten", 10, TimeUnit.DAYS))
+            .edit()
+            .goal(Optional.of(new Goal(hasTag("x"), 30, false)))
+            .done();
+    Person tagged = newcomer(TAGS, staying);
+    live(tagged);
+    assertThat(JourneyMachine.goalMetAt(tagged.visits().get(1), 50 * DAY)).isEqualTo(3 * DAY);
+  }
+
+  @Test
+  void aGoalThatSomebodyStaysAfterIsDatedByThePurchase() {
+    Journey staying =
+        second(pause("ten", 10, TimeUnit.DAYS), tag("end", "y"))
+            .edit()
+            .goal(Optional.of(Goal.bought(30, false)))
+            .done();
+    Person buyer = newcomer(staying);
+    buyer.buys(4 * DAY, -1, 2_000);
+    List<Turn> turns = live(buyer);
+    assertThat(dayOf(turns, 0, Turn.Kind.FINISHED)).isEqualTo(10);
+    assertThat(JourneyMachine.goalMetAt(buyer.visits().get(0), 50 * DAY)).isEqualTo(4 * DAY);
+  }
+
+  @Test
+  void aGoalMetAfterTheJourneyIsOverCounts() {
+    Journey brief =
+        second(send("a")).edit().goal(Optional.of(new Goal(hasTag("x"), 30, true))).done();
+    Person person = newcomer(brief, TAGS);
+    live(person);
+    assertThat(JourneyMachine.goalMetAt(person.visits().get(0), 50 * DAY)).isEqualTo(3 * DAY);
+  }
+
+  @Test
+  void aGoalAfterItsLimitDoesNotCount() {
+    Journey brief =
+        second(send("a")).edit().goal(Optional.of(new Goal(hasTag("x"), 2, true))).done();
+    Person person = newcomer(brief, TAGS);
+    live(person);
+    assertThat(JourneyMachine.goalMetAt(person.visits().get(0), 50 * DAY)).isEqualTo(Person.NEVER);
+  }
+}
