@@ -1,5 +1,6 @@
 package org.opentrellis.cli;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -17,7 +18,8 @@ import org.opentrellis.core.measure.RunSummary;
 /**
  * What a dry run prints; the fields are described in docs/format.
  *
- * @param journeys in the order of the files
+ * @param only what happened in the one journey, its fields beside the run's; null if there are more
+ * @param journeys in the order of the files; null if there is but one
  */
 record RunResult(
     int people,
@@ -26,7 +28,8 @@ record RunResult(
     int horizonDays,
     int arrivalDays,
     double holdOut,
-    List<JourneyResult> journeys) {
+    @JsonUnwrapped @Nullable JourneyResult only,
+    @Nullable List<JourneyResult> journeys) {
 
   record JourneyResult(
       String journey,
@@ -93,7 +96,8 @@ record RunResult(
         settings.horizonDays(),
         settings.arrivalDays(),
         settings.holdOut(),
-        journeys);
+        journeys.size() == 1 ? journeys.get(0) : null,
+        journeys.size() == 1 ? null : journeys);
   }
 
   private static JourneyResult journey(
