@@ -286,7 +286,7 @@ public final class JourneyMachine {
     for (RecordEdit edit : change.edits()) {
       edit.apply(visit.person, visit.now);
     }
-    lookAround(visit.person);
+    lookAroundIfNew(visit);
     if (reactions.toSegments()) {
       reactions.toSegments(visit.person, before, reactions.segments(visit), visit.now);
     }
@@ -310,7 +310,7 @@ public final class JourneyMachine {
     }
     witness.sent(visit.node, send.send(), visit);
     outside.send(send.send(), visit);
-    lookAround(visit.person);
+    lookAroundIfNew(visit);
     if (!leaves(visit)) {
       goOn(visit, send.next());
     }
@@ -419,6 +419,12 @@ public final class JourneyMachine {
   private static void lookAround(Person person) {
     for (int i = 0; i < person.visits.size(); i++) {
       leavesAt(person.visits.get(i), person.now);
+    }
+  }
+
+  private static void lookAroundIfNew(Visit visit) {
+    if (visit.seenEvidence != visit.person.evidence) {
+      lookAround(visit.person);
     }
   }
 
