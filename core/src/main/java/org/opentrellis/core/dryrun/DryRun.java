@@ -136,11 +136,17 @@ public final class DryRun {
   /**
    * Takes one person through again and tells what happens; nothing of it is stored anywhere.
    *
-   * @param number of the person, from 0; nobody is held out
+   * @param number of the person, from 0; one who is held out goes as if they were not
    * @return the person afterwards
    */
   public Person follow(int number, Witness witness) {
     return new Lives(population, witness).of(number);
+  }
+
+  /** Whether a person gets nothing, to be compared with. */
+  public boolean isHeldOut(int number) {
+    Person person = newcomer(number, false);
+    return Traits.of(person).heldOut(settings.holdOut());
   }
 
   /**

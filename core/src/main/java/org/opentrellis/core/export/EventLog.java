@@ -17,8 +17,8 @@ import org.opentrellis.core.walk.Turn;
 
 /**
  * The ways of a cohort's people as an event log in XES (IEEE 1849-2016), which programs for process
- * mining read: a trace for each person, an event for each thing that happened to them. Each way is
- * derived anew while it is written; nothing is stored.
+ * mining read: a trace for each person, an event for each thing that happened to them, and none for
+ * those who are held out. Each way is derived anew while it is written; nothing is stored.
  */
 public final class EventLog {
   private final DryRun run;
@@ -71,10 +71,18 @@ public final class EventLog {
   }
 
   private void trace(int person) throws XMLStreamException {
-    Diary diary = new Diary();
-    run.follow(person, diary);
     xml.writeStartElement("trace");
     attribute("string", "concept:name", "person " + person);
+    if (run.settings().holdOut() > 0) {
+      boolean heldOut = run.isHeldOut(person);
+      attribute("boolean", "heldOut", Boolean.toString(heldOut));
+      if (heldOut) {
+        xml.writeEndElement();
+        return;
+      }
+    }
+    Diary diary = new Diary();
+    run.follow(person, diary);
     for (Turn turn : diary.turns()) {
       if (turn.kind() != Turn.Kind.GOT_TO && turn.kind() != Turn.Kind.WENT_ON) {
         event(turn);

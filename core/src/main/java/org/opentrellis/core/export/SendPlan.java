@@ -48,7 +48,7 @@ public final class SendPlan {
         }
       }
     }
-    return calendar.toString();
+    return Folding.fold(calendar.toString());
   }
 
   private static VEvent event(DryRun run, Program program, String name, StepMeasures figures) {

@@ -51,9 +51,7 @@ final class TriggerWords {
           .and(TimeWords.yearly(date.everyYear(), date.onFirstOfMarch()));
     }
     if (trigger instanceof Trigger.OnDate on) {
-      return Phrase.plain("is there on ")
-          .andStrong(on.date() + ", " + on.at())
-          .and(", when all enter together");
+      return Phrase.plain("enters with all others on ").andStrong(on.date() + ", " + on.at());
     }
     if (trigger instanceof Trigger.EventArrives arrives) {
       return Phrase.plain("has event ").andStrong(arrives.event().value());

@@ -250,7 +250,7 @@ class RunSheetTest {
             "leaves a cart for 90 minutes",
             "buys something from Hives for at least 49.90",
             "is 7 days before renewal, at 09:00, every year, 29 February on 1 March",
-            "is there on 2027-05-01, 07:30, when all enter together",
+            "enters with all others on 2027-05-01, 07:30",
             "has event visit",
             "is handed over by another journey",
             "is put in by hand or by an import");
