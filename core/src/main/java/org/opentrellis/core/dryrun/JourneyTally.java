@@ -95,10 +95,8 @@ public final class JourneyTally {
   }
 
   private void stays(int step, Visit visit, long until) {
-    long from = visit.steppedAt() - visit.entryAt();
-    long to = until - visit.entryAt();
-    if (to > from) {
-      steps[step].stay(from, to);
+    if (until > visit.steppedAt()) {
+      steps[step].stay(visit.steppedAt() - visit.entryAt(), until - visit.entryAt());
     }
   }
 

@@ -229,6 +229,8 @@ public final class JourneyMachine {
       } else {
         waitUntil(visit, until);
       }
+    } else if (node instanceof Node.Change change) {
+      change(visit, change);
     } else if (node instanceof Node.Branch branch) {
       decide(visit, branch, waited);
     } else if (node instanceof Node.WaitFor waits) {
@@ -241,8 +243,6 @@ public final class JourneyMachine {
       }
     } else if (node instanceof Node.Split split) {
       take(visit, outside.lot(visit.node, split.shares(), visit), split.firstOfArm());
-    } else if (node instanceof Node.Change change) {
-      change(visit, change);
     } else if (node instanceof Node.HandOver over) {
       if (over.program() >= 0) {
         visit.person.isHandedOver(
@@ -281,16 +281,15 @@ public final class JourneyMachine {
   }
 
   private void change(Visit visit, Node.Change change) {
-    Reactions reactions = visit.person.world.reactions();
+    Reactions reactions = visit.person.reactions;
     long before = reactions.toSegments() ? reactions.segments(visit) : 0;
     for (RecordEdit edit : change.edits()) {
       edit.apply(visit.person, visit.now);
     }
-    lookAroundIfNew(visit);
     if (reactions.toSegments()) {
       reactions.toSegments(visit.person, before, reactions.segments(visit), visit.now);
     }
-    if (!leaves(visit)) {
+    if (!leavesBecauseOfNews(visit)) {
       goOn(visit, change.next());
     }
   }
@@ -310,8 +309,7 @@ public final class JourneyMachine {
     }
     witness.sent(visit.node, send.send(), visit);
     outside.send(send.send(), visit);
-    lookAroundIfNew(visit);
-    if (!leaves(visit)) {
+    if (!leavesBecauseOfNews(visit)) {
       goOn(visit, send.next());
     }
   }
@@ -422,10 +420,13 @@ public final class JourneyMachine {
     }
   }
 
-  private static void lookAroundIfNew(Visit visit) {
-    if (visit.seenEvidence != visit.person.evidence) {
-      lookAround(visit.person);
+  /** Whether what became known just now takes somebody out. */
+  private boolean leavesBecauseOfNews(Visit visit) {
+    if (visit.seenEvidence == visit.person.evidence) {
+      return false;
     }
+    lookAround(visit.person);
+    return leaves(visit);
   }
 
   /**

@@ -23,6 +23,7 @@ public final class Person {
   private static final int REMEMBERED = 128;
 
   final World world;
+  final Reactions reactions;
   private final int watched;
   final List<Visit> visits = new ArrayList<>();
   private final List<List<Visit>> spare = new ArrayList<>();
@@ -64,6 +65,7 @@ public final class Person {
   Person(World world, ZoneClock clock) {
     this.world = world;
     this.watched = world.watched();
+    this.reactions = world.reactions();
     this.clock = clock;
     marks = new Marks(world.markCount());
     hadMarks = new Marks(world.markCount());
@@ -209,14 +211,14 @@ public final class Person {
   public void buys(long at, int offer, long cents) {
     learns(Evidence.PURCHASES);
     purchases.add(at, offer, cents);
-    world.reactions().toPurchase(this, at, offer, cents);
+    reactions.toPurchase(this, at, offer, cents);
   }
 
   /** Notes a named event. */
   public void experiences(long at, int event) {
     learns(Evidence.EVENTS);
     events.add(at, event, 0);
-    world.reactions().toEvent(this, at, event);
+    reactions.toEvent(this, at, event);
   }
 
   public Happenings purchases() {

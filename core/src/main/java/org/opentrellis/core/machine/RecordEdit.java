@@ -15,7 +15,7 @@ sealed interface RecordEdit {
       boolean isNew = on && !person.isMarked(mark);
       person.mark(mark, on);
       if (isNew) {
-        person.world.reactions().toMark(person, mark, at);
+        person.reactions.toMark(person, mark, at);
       }
     }
   }

@@ -220,7 +220,7 @@ public final class Visit {
   public void opens(int send, long at) {
     person.learns(Evidence.MAIL);
     if (peopleOpenAt(send) == Person.NEVER) {
-      person.world.reactions().toOpen(person, program.message(send, variant[send]), at);
+      person.reactions.toOpen(person, program.message(send, variant[send]), at);
     }
     notes(send * MOMENTS + PEOPLE_OPEN, at);
     if (program.tracksOpens(send)) {
@@ -235,7 +235,7 @@ public final class Visit {
    */
   public void clicks(int send, int link, long at) {
     person.learns(Evidence.MAIL);
-    person.world.reactions().toClick(person, program.message(send, variant[send]), link, at);
+    person.reactions.toClick(person, program.message(send, variant[send]), link, at);
     if (at < clickAt(send)) {
       moments[send * MOMENTS + CLICK] = at;
       clickedLink[send] = link;
