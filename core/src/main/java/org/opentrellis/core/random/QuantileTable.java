@@ -1,5 +1,9 @@
 package org.opentrellis.core.random;
 
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.function.DoubleUnaryOperator;
 import org.apache.commons.statistics.distribution.BetaDistribution;
 import org.apache.commons.statistics.distribution.NormalDistribution;
@@ -17,6 +21,18 @@ public final class QuantileTable {
   private static final int EXACT_CELLS = 6;
   private static final QuantileTable NORMAL =
       new QuantileTable(NormalDistribution.of(0, 1)::inverseCumulativeProbability);
+
+  private static final int KEPT = 64;
+  private static final Map<List<Double>, QuantileTable> BETAS =
+      Collections.synchronizedMap(
+          new LinkedHashMap<>(KEPT, 0.75f, true) {
+            private static final long serialVersionUID = 1;
+
+            @Override
+            protected boolean removeEldestEntry(Map.Entry<List<Double>, QuantileTable> eldest) {
+              return size() > KEPT;
+            }
+          });
 
   private final DoubleUnaryOperator outer;
   private final double[] atEdge;
@@ -51,8 +67,15 @@ public final class QuantileTable {
     return new QuantileTable(u -> median * Math.exp(sigma * NORMAL.at(u)), edges);
   }
 
-  /** The beta distribution with these parameters, both more than 0. */
+  /**
+   * The beta distribution with these parameters, both more than 0. A table takes some 10 ms to
+   * make, so the last {@value #KEPT} are kept: an edit of a journey leaves its people as they are.
+   */
   public static QuantileTable beta(double alpha, double beta) {
+    return BETAS.computeIfAbsent(List.of(alpha, beta), shape -> newBeta(alpha, beta));
+  }
+
+  private static QuantileTable newBeta(double alpha, double beta) {
     BetaDistribution distribution = BetaDistribution.of(alpha, beta);
     double[] edges = BetaQuantiles.edges(distribution, CELLS);
     BetaTails tails = new BetaTails(distribution, (double) EXACT_CELLS / CELLS);

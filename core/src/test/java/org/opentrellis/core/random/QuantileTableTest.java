@@ -53,4 +53,16 @@ class QuantileTableTest {
           .isCloseTo(BetaDistribution.of(shape[0], shape[1]).getMean(), within(2e-5));
     }
   }
+
+  @Test
+  void aTableIsMadeOnceAndMadeAgainWhenItWasLongNotAskedFor() {
+    QuantileTable first = QuantileTable.beta(2, 3);
+    assertThat(QuantileTable.beta(2, 3)).isSameAs(first);
+    for (int i = 1; i <= 64; i++) {
+      QuantileTable.beta(5, 1 + i / 8.0);
+    }
+    QuantileTable again = QuantileTable.beta(2, 3);
+    assertThat(again).isNotSameAs(first);
+    assertThat(again.at(0.3)).isEqualTo(first.at(0.3));
+  }
 }
