@@ -10,7 +10,6 @@ import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
-import org.opentrellis.core.machine.JourneyMachine;
 import org.opentrellis.core.machine.Person;
 import org.opentrellis.core.machine.Witness;
 import org.opentrellis.core.machine.World;
@@ -169,9 +168,7 @@ public final class DryRun {
       Person person = lives.of(number);
       long end = person.endsAt();
       return person.visits().stream()
-          .anyMatch(
-              visit ->
-                  visit.program().number() == 0 && JourneyMachine.goalMetAt(visit, end) <= end);
+          .anyMatch(visit -> visit.program().number() == 0 && visit.goalMetAt(end) <= end);
     };
   }
 

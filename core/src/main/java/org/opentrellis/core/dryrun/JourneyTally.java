@@ -4,7 +4,6 @@ import java.util.Arrays;
 import java.util.List;
 import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.journey.Message;
-import org.opentrellis.core.machine.JourneyMachine;
 import org.opentrellis.core.machine.LeaveReason;
 import org.opentrellis.core.machine.Program;
 import org.opentrellis.core.machine.SkipReason;
@@ -140,7 +139,7 @@ public final class JourneyTally {
     sentPerVisit[visit.sends()]++;
     unsubscribed += visit.person().unsubscribesAt() <= end ? 1 : 0;
     complained += visit.person().complainsAt() <= end ? 1 : 0;
-    long goalAt = JourneyMachine.goalMetAt(visit, end);
+    long goalAt = visit.goalMetAt(end);
     if (goalAt <= end) {
       goalMet++;
       goalTimes.accept(goalAt - visit.entryAt());
@@ -169,7 +168,7 @@ public final class JourneyTally {
 
   void heldOut(Visit visit, long end) {
     heldOut++;
-    heldOutGoalMet += JourneyMachine.goalMetAt(visit, end) <= end ? 1 : 0;
+    heldOutGoalMet += visit.goalMetAt(end) <= end ? 1 : 0;
   }
 
   void combine(JourneyTally other) {

@@ -2,9 +2,7 @@ package org.opentrellis.core.machine;
 
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calendar.Amount;
-import org.opentrellis.core.calendar.SendWindow;
 import org.opentrellis.core.calendar.ZoneClock;
-import org.opentrellis.core.journey.FrequencyGuard;
 import org.opentrellis.core.journey.ReEntry;
 
 /**
@@ -37,7 +35,7 @@ public final class JourneyMachine {
    * @param end the last epoch second that is looked at; what happens then still counts
    */
   public void run(Person person, long end) {
-    lookAround(person);
+    Lookout.around(person);
     while (true) {
       Visit alone = alone(person);
       if (alone == null) {
@@ -186,19 +184,12 @@ public final class JourneyMachine {
     Node node = visit.program.node(visit.node);
     if (node instanceof Node.Branch branch) {
       for (Question question : branch.questions()) {
-        at = Math.min(at, question.firstHolds(visit, present(visit), at));
+        at = Math.min(at, question.firstHolds(visit, Lookout.present(visit), at));
       }
     } else if (node instanceof Node.WaitFor waits) {
-      at = Math.min(at, waits.question().firstHolds(visit, present(visit), at));
+      at = Math.min(at, waits.question().firstHolds(visit, Lookout.present(visit), at));
     }
-    return Math.min(at, leavesAt(visit, at));
-  }
-
-  /**
-   * What another visit does may count for one that has waited for long: from now on, not before.
-   */
-  private static long present(Visit visit) {
-    return Math.max(visit.now, visit.person.now);
+    return Math.min(at, Lookout.leavesAt(visit, at));
   }
 
   private void resume(Visit visit, long at) {
@@ -316,13 +307,13 @@ public final class JourneyMachine {
 
   /** Whether a message may go out now; if not, the person has gone on, or waits. */
   private boolean isReady(Visit visit, Node.Send send) {
-    SkipReason skip = skips(visit, send);
+    SkipReason skip = SendRules.skips(visit, send);
     if (skip != null) {
       witness.skipped(visit.node, skip, visit);
       goOn(visit, send.next());
       return false;
     }
-    long ready = readyAt(visit, send);
+    long ready = SendRules.readyAt(visit, send);
     if (ready > visit.now) {
       waitUntil(visit, ready);
       return false;
@@ -331,53 +322,6 @@ public final class JourneyMachine {
       witness.held(visit.node, visit.now - visit.steppedAt, visit);
     }
     return true;
-  }
-
-  private static @Nullable SkipReason skips(Visit visit, Node.Send send) {
-    if (send.text() && !visit.person.agreedToTexts) {
-      return SkipReason.NO_CONSENT;
-    }
-    if (send.onlyIf() != null && !send.onlyIf().holds(visit, visit.now)) {
-      return SkipReason.CONDITION;
-    }
-    if (send.once() && hadAll(visit, send)) {
-      return SkipReason.HAD_BEFORE;
-    }
-    FrequencyGuard guard = visit.program.guard();
-    boolean enough =
-        guard != null
-            && !send.text()
-            && guard.then() == FrequencyGuard.Then.SKIP
-            && guardFreesAt(visit, guard) > visit.now;
-    return enough ? SkipReason.FREQUENCY_GUARD : null;
-  }
-
-  /** Whether the person has had the message, or one of the variants, before. */
-  private static boolean hadAll(Visit visit, Node.Send send) {
-    int versions = Math.max(1, send.variants().length);
-    for (int variant = 0; variant < versions; variant++) {
-      if (visit.person.hadMessages.get(visit.program.message(send.send(), variant))) {
-        return true;
-      }
-    }
-    return false;
-  }
-
-  /** The first moment, not before now, at which window and guard let a message through. */
-  private static long readyAt(Visit visit, Node.Send send) {
-    long ready = visit.now;
-    FrequencyGuard guard = visit.program.guard();
-    if (guard != null && !send.text() && guard.then() == FrequencyGuard.Then.HOLD) {
-      ready = Math.max(ready, guardFreesAt(visit, guard));
-    }
-    SendWindow window = visit.program.window();
-    return window == null ? ready : window.atOrAfter(ready, visit.clock);
-  }
-
-  private static long guardFreesAt(Visit visit, FrequencyGuard guard) {
-    long span = (long) guard.days() * ZoneClock.DAY;
-    int recent = visit.person.emailsSince(visit.now - span);
-    return recent < guard.most() ? visit.now : visit.person.emailFromLast(guard.most()) + span;
   }
 
   private static void waitUntil(Visit visit, long until) {
@@ -397,13 +341,13 @@ public final class JourneyMachine {
 
   /** Takes somebody out now if a leave rule says so. */
   private boolean leaves(Visit visit) {
-    if (leavesAt(visit, visit.now) > visit.now) {
+    if (Lookout.leavesAt(visit, visit.now) > visit.now) {
       return false;
     }
     LeaveReason reason = LeaveReason.RULE;
     if (visit.person.goneAt <= visit.now) {
       reason = visit.person.whyGone();
-    } else if (visit.program.leavesAtGoal() && goalMetAt(visit, visit.now) <= visit.now) {
+    } else if (visit.program.leavesAtGoal() && Lookout.goalMetAt(visit, visit.now) <= visit.now) {
       reason = LeaveReason.GOAL_MET;
     }
     int here = visit.node;
@@ -413,76 +357,12 @@ public final class JourneyMachine {
     return true;
   }
 
-  /** Something became known now: all visits look at once, so that none of it is dated later. */
-  private static void lookAround(Person person) {
-    for (int i = 0; i < person.visits.size(); i++) {
-      leavesAt(person.visits.get(i), person.now);
-    }
-  }
-
   /** Whether what became known just now takes somebody out. */
   private boolean leavesBecauseOfNews(Visit visit) {
     if (visit.seenEvidence == visit.person.evidence) {
       return false;
     }
-    lookAround(visit.person);
+    Lookout.around(visit.person);
     return leaves(visit);
-  }
-
-  /**
-   * When the person leaves, as far as is known.
-   *
-   * @param to the last moment that must be looked at
-   * @return a moment, which may lie behind the last that was asked for, or NEVER
-   */
-  private static long leavesAt(Visit visit, long to) {
-    if (visit.seenEvidence != visit.person.evidence || visit.lookedTo < to) {
-      look(visit, to);
-    }
-    return visit.leavesAt;
-  }
-
-  private static void look(Visit visit, long to) {
-    Person person = visit.person;
-    Program program = visit.program;
-    long from = present(visit);
-    long upTo = program.followsTheCalendar() ? Math.max(from, to) : Person.NEVER;
-    lookForGoal(visit, from, upTo);
-    long at = person.goneAt;
-    if (program.leavesAtGoal()) {
-      at = Math.min(at, Math.min(visit.goalAt, visit.goalComesAt));
-    }
-    for (Question rule : program.leaveRules()) {
-      at = Math.min(at, rule.firstHolds(visit, from, Math.min(at, upTo)));
-    }
-    visit.leavesAt = at;
-    visit.lookedTo = upTo;
-    visit.seenEvidence = person.evidence;
-  }
-
-  /** A goal that was going to be met by now has been met. */
-  private static void lookForGoal(Visit visit, long from, long upTo) {
-    Question goal = visit.program.goalQuestion();
-    if (goal == null || visit.goalAt != Person.NEVER) {
-      return;
-    }
-    if (visit.goalComesAt <= from) {
-      visit.goalAt = visit.goalComesAt;
-      return;
-    }
-    long limit = visit.entryAt + visit.program.goalSeconds();
-    visit.goalComesAt = goal.firstHolds(visit, from, Math.min(upTo, limit));
-  }
-
-  /**
-   * When a visit meets its goal within its limit, as far as is known; also after it is over.
-   *
-   * @param to the last moment that is looked at
-   * @return {@link Person#NEVER} if it does not by then
-   */
-  public static long goalMetAt(Visit visit, long to) {
-    leavesAt(visit, to);
-    long at = Math.min(visit.goalAt, visit.goalComesAt);
-    return at <= to ? at : Person.NEVER;
   }
 }

@@ -179,6 +179,16 @@ public final class Visit {
     return node == OVER;
   }
 
+  /**
+   * When the goal is met within its limit, as far as is known; also after the visit is over.
+   *
+   * @param to the last moment that is looked at
+   * @return {@link Person#NEVER} if it is not by then
+   */
+  public long goalMetAt(long to) {
+    return Lookout.goalMetAt(this, to);
+  }
+
   /** The node where the person stands. */
   public int node() {
     return node;

@@ -121,7 +121,7 @@ class VisitsTogetherTest {
             .done();
     Person tagged = newcomer(TAGS, staying);
     live(tagged);
-    assertThat(JourneyMachine.goalMetAt(tagged.visits().get(1), 50 * DAY)).isEqualTo(3 * DAY);
+    assertThat(tagged.visits().get(1).goalMetAt(50 * DAY)).isEqualTo(3 * DAY);
   }
 
   @Test
@@ -135,7 +135,7 @@ class VisitsTogetherTest {
     buyer.buys(4 * DAY, -1, 2_000);
     List<Turn> turns = live(buyer);
     assertThat(dayOf(turns, 0, Turn.Kind.FINISHED)).isEqualTo(10);
-    assertThat(JourneyMachine.goalMetAt(buyer.visits().get(0), 50 * DAY)).isEqualTo(4 * DAY);
+    assertThat(buyer.visits().get(0).goalMetAt(50 * DAY)).isEqualTo(4 * DAY);
   }
 
   @Test
@@ -144,7 +144,7 @@ class VisitsTogetherTest {
         second(send("a")).edit().goal(Optional.of(new Goal(hasTag("x"), 30, true))).done();
     Person person = newcomer(brief, TAGS);
     live(person);
-    assertThat(JourneyMachine.goalMetAt(person.visits().get(0), 50 * DAY)).isEqualTo(3 * DAY);
+    assertThat(person.visits().get(0).goalMetAt(50 * DAY)).isEqualTo(3 * DAY);
   }
 
   @Test
@@ -153,6 +153,6 @@ class VisitsTogetherTest {
         second(send("a")).edit().goal(Optional.of(new Goal(hasTag("x"), 2, true))).done();
     Person person = newcomer(brief, TAGS);
     live(person);
-    assertThat(JourneyMachine.goalMetAt(person.visits().get(0), 50 * DAY)).isEqualTo(Person.NEVER);
+    assertThat(person.visits().get(0).goalMetAt(50 * DAY)).isEqualTo(Person.NEVER);
   }
 }

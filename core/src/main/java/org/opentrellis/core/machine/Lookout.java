@@ -1,0 +1,80 @@
+package org.opentrellis.core.machine;
+
+/**
+ * Looks for what takes a visit out of its journey, and for its goal, in what is known. A visit
+ * keeps what was found; it is looked for again only when something that is watched became known.
+ */
+final class Lookout {
+  private Lookout() {}
+
+  /**
+   * What another visit does may count for one that has waited for long: from now on, not before.
+   */
+  static long present(Visit visit) {
+    return Math.max(visit.now, visit.person.now);
+  }
+
+  /** Something became known now: all visits look at once, so that none of it is dated later. */
+  static void around(Person person) {
+    for (int i = 0; i < person.visits.size(); i++) {
+      leavesAt(person.visits.get(i), person.now);
+    }
+  }
+
+  /**
+   * When the person leaves, as far as is known.
+   *
+   * @param to the last moment that must be looked at
+   * @return a moment, which may lie behind the last that was asked for, or NEVER
+   */
+  static long leavesAt(Visit visit, long to) {
+    if (visit.seenEvidence != visit.person.evidence || visit.lookedTo < to) {
+      look(visit, to);
+    }
+    return visit.leavesAt;
+  }
+
+  private static void look(Visit visit, long to) {
+    Person person = visit.person;
+    Program program = visit.program;
+    long from = present(visit);
+    long upTo = program.followsTheCalendar() ? Math.max(from, to) : Person.NEVER;
+    lookForGoal(visit, from, upTo);
+    long at = person.goneAt;
+    if (program.leavesAtGoal()) {
+      at = Math.min(at, Math.min(visit.goalAt, visit.goalComesAt));
+    }
+    for (Question rule : program.leaveRules()) {
+      at = Math.min(at, rule.firstHolds(visit, from, Math.min(at, upTo)));
+    }
+    visit.leavesAt = at;
+    visit.lookedTo = upTo;
+    visit.seenEvidence = person.evidence;
+  }
+
+  /** A goal that was going to be met by now has been met. */
+  private static void lookForGoal(Visit visit, long from, long upTo) {
+    Question goal = visit.program.goalQuestion();
+    if (goal == null || visit.goalAt != Person.NEVER) {
+      return;
+    }
+    if (visit.goalComesAt <= from) {
+      visit.goalAt = visit.goalComesAt;
+      return;
+    }
+    long limit = visit.entryAt + visit.program.goalSeconds();
+    visit.goalComesAt = goal.firstHolds(visit, from, Math.min(upTo, limit));
+  }
+
+  /**
+   * When a visit meets its goal within its limit, as far as is known; also after it is over.
+   *
+   * @param to the last moment that is looked at
+   * @return {@link Person#NEVER} if it does not by then
+   */
+  static long goalMetAt(Visit visit, long to) {
+    leavesAt(visit, to);
+    long at = Math.min(visit.goalAt, visit.goalComesAt);
+    return at <= to ? at : Person.NEVER;
+  }
+}

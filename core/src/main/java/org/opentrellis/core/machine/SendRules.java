@@ -1,0 +1,59 @@
+package org.opentrellis.core.machine;
+
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.calendar.SendWindow;
+import org.opentrellis.core.calendar.ZoneClock;
+import org.opentrellis.core.journey.FrequencyGuard;
+
+/** Whether a message goes out to somebody, and when at the earliest. */
+final class SendRules {
+  private SendRules() {}
+
+  /** Why a visit goes on without a message now, or null if it does not. */
+  static @Nullable SkipReason skips(Visit visit, Node.Send send) {
+    if (send.text() && !visit.person.agreedToTexts) {
+      return SkipReason.NO_CONSENT;
+    }
+    if (send.onlyIf() != null && !send.onlyIf().holds(visit, visit.now)) {
+      return SkipReason.CONDITION;
+    }
+    if (send.once() && hadAll(visit, send)) {
+      return SkipReason.HAD_BEFORE;
+    }
+    FrequencyGuard guard = visit.program.guard();
+    boolean enough =
+        guard != null
+            && !send.text()
+            && guard.then() == FrequencyGuard.Then.SKIP
+            && guardFreesAt(visit, guard) > visit.now;
+    return enough ? SkipReason.FREQUENCY_GUARD : null;
+  }
+
+  /** Whether the person has had the message, or one of the variants, before. */
+  private static boolean hadAll(Visit visit, Node.Send send) {
+    int versions = Math.max(1, send.variants().length);
+    for (int variant = 0; variant < versions; variant++) {
+      if (visit.person.hadMessages.get(visit.program.message(send.send(), variant))) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  /** The first moment, not before now, at which window and guard let a message through. */
+  static long readyAt(Visit visit, Node.Send send) {
+    long ready = visit.now;
+    FrequencyGuard guard = visit.program.guard();
+    if (guard != null && !send.text() && guard.then() == FrequencyGuard.Then.HOLD) {
+      ready = Math.max(ready, guardFreesAt(visit, guard));
+    }
+    SendWindow window = visit.program.window();
+    return window == null ? ready : window.atOrAfter(ready, visit.clock);
+  }
+
+  private static long guardFreesAt(Visit visit, FrequencyGuard guard) {
+    long span = (long) guard.days() * ZoneClock.DAY;
+    int recent = visit.person.emailsSince(visit.now - span);
+    return recent < guard.most() ? visit.now : visit.person.emailFromLast(guard.most()) + span;
+  }
+}
