@@ -17,8 +17,8 @@ import org.openjdk.jmh.annotations.Warmup;
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.NANOSECONDS)
 @Fork(1)
-@Warmup(iterations = 8, time = 500, timeUnit = TimeUnit.MILLISECONDS)
-@Measurement(iterations = 10, time = 500, timeUnit = TimeUnit.MILLISECONDS)
+@Warmup(iterations = 6, time = 500, timeUnit = TimeUnit.MILLISECONDS)
+@Measurement(iterations = 8, time = 500, timeUnit = TimeUnit.MILLISECONDS)
 public class Benchmarks {
   /** People in one invocation: so many that preparing the run does not count. */
   static final int PEOPLE = 200_000;
@@ -57,7 +57,7 @@ public class Benchmarks {
   @Benchmark
   @OperationsPerInvocation(PEOPLE)
   @Warmup(iterations = 1)
-  @Measurement(iterations = 3)
+  @Measurement(iterations = 2)
   public Object e_peer() {
     return Peer.usual().together(PEOPLE);
   }
@@ -66,7 +66,7 @@ public class Benchmarks {
   @Benchmark
   @OperationsPerInvocation(PEOPLE)
   @Warmup(iterations = 2)
-  @Measurement(iterations = 6)
+  @Measurement(iterations = 5)
   public Object f_peer_fast_generators() {
     return Peer.quickest().together(PEOPLE);
   }

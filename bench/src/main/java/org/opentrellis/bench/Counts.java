@@ -3,16 +3,16 @@ package org.opentrellis.bench;
 /**
  * What a simulation of the reference journey counted.
  *
- * @param sent by email
+ * @param entered people who got to each step, in the order of the run sheet
  * @param goal people who met it
  */
-record Counts(long[] sent, long goal) {
+record Counts(long[] entered, long goal) {
 
   /** The largest difference to another in standard errors; both must be of as many people. */
   double distance(Counts other, long people) {
     double most = Math.abs(z(goal, other.goal, people));
-    for (int i = 0; i < sent.length; i++) {
-      most = Math.max(most, Math.abs(z(sent[i], other.sent[i], people)));
+    for (int i = 0; i < entered.length; i++) {
+      most = Math.max(most, Math.abs(z(entered[i], other.entered[i], people)));
     }
     return most;
   }

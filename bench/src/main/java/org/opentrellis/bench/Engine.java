@@ -1,7 +1,7 @@
 package org.opentrellis.bench;
 
-import org.opentrellis.core.dryrun.EmailTally;
 import org.opentrellis.core.dryrun.JourneyTally;
+import org.opentrellis.core.dryrun.StepTally;
 
 /** This project's engine. */
 final class Engine {
@@ -10,6 +10,6 @@ final class Engine {
   static Counts run(int people, long seed, int threads) {
     JourneyTally tally = Reference.run(Reference.w6(), people, seed).run(threads).journey();
     return new Counts(
-        tally.sends().stream().mapToLong(EmailTally::sent).toArray(), tally.goalMet());
+        tally.steps().stream().mapToLong(StepTally::entered).toArray(), tally.goalMet());
   }
 }

@@ -15,7 +15,7 @@ final class HandLoop {
       QuantileTable.logNormal(Reference.OPEN_MEDIAN, Reference.OPEN_SIGMA);
   private final QuantileTable clickDelay =
       QuantileTable.logNormal(Reference.CLICK_MEDIAN, Reference.CLICK_SIGMA);
-  private final long[] sent = new long[Reference.EMAILS];
+  private final long[] entered = new long[Reference.STEPS];
   private long goal;
 
   private long key;
@@ -41,37 +41,58 @@ final class HandLoop {
       walk();
       goal += buysAt <= Reference.GOAL_LIMIT ? 1 : 0;
     }
-    return new Counts(sent, goal);
+    return new Counts(entered, goal);
   }
 
   private void walk() {
     long day = (long) Reference.DAY;
-    send(0, 0);
+    entered[Reference.TAG_0]++;
+    if (leavesAtOnce(Reference.EMAIL_0, 0, 0)) {
+      return;
+    }
+    entered[Reference.WAIT_0]++;
     long now = day;
     if (gone(now)) {
       return;
     }
+    entered[Reference.OPENED_FIRST]++;
     if (openAt > now) {
-      send(1, now);
+      if (leavesAtOnce(Reference.EMAIL_1, 1, now)) {
+        return;
+      }
+      entered[Reference.WAIT_1]++;
       now += 2 * day;
+      if (gone(now)) {
+        return;
+      }
+    } else {
+      entered[Reference.TAG_1]++;
     }
+    entered[Reference.WAIT_2]++;
     now += 3 * day;
-    if (gone(now)) {
+    if (gone(now) || leavesAtOnce(Reference.EMAIL_2, 2, now)) {
       return;
     }
-    send(2, now);
+    entered[Reference.CLICKED]++;
     long deadline = now + 2 * day;
     boolean clicks = clickAt <= deadline;
     now = clicks ? clickAt : deadline;
-    if (gone(now)) {
+    if (gone(now)
+        || leavesAtOnce(clicks ? Reference.EMAIL_3 : Reference.EMAIL_4, clicks ? 3 : 4, now)) {
       return;
     }
-    send(clicks ? 3 : 4, now);
+    entered[Reference.WAIT_3]++;
     now += 4 * day;
-    if (gone(now)) {
+    if (gone(now) || leavesAtOnce(Reference.EMAIL_5, 5, now)) {
       return;
     }
-    send(5, now);
+    entered[Reference.TAG_2]++;
+  }
+
+  private boolean leavesAtOnce(int step, int email, long now) {
+    entered[step]++;
+    send(email, now);
+    return gone(now);
   }
 
   private boolean gone(long now) {
@@ -79,7 +100,6 @@ final class HandLoop {
   }
 
   private void send(int email, long now) {
-    sent[email]++;
     openAt = NEVER;
     clickAt = NEVER;
     long base = 100L * (email + 1);

@@ -35,7 +35,7 @@ final class Peer {
   private final RandomVariateGen openDelay;
   private final RandomVariateGen clickDelay;
 
-  private final long[] sent = new long[Reference.EMAILS];
+  private final long[] entered = new long[Reference.STEPS];
   private long goal;
 
   private Peer(
@@ -80,7 +80,7 @@ final class Peer {
       new Someone().comes(ARRIVAL_SECONDS * i / people);
     }
     simulator.start();
-    return new Counts(sent, goal);
+    return new Counts(entered, goal);
   }
 
   /** Each in a simulation of their own, which keeps the event list short; no one may meet. */
@@ -90,7 +90,7 @@ final class Peer {
       new Someone().comes(0);
       simulator.start();
     }
-    return new Counts(sent, goal);
+    return new Counts(entered, goal);
   }
 
   private final class Someone {
@@ -103,15 +103,19 @@ final class Peer {
 
     void comes(double at) {
       cameAt = at;
-      new Step(this, 0).schedule(at);
+      new Step(this, Reference.TAG_0).schedule(at);
       double anyway = -Reference.BUYS_ANYWAY_MEAN * Math.log(stream.nextDouble());
       if (anyway <= Reference.GOAL_LIMIT) {
         new Buy(this).schedule(at + anyway);
       }
     }
 
-    void isSent(int email) {
-      sent[email]++;
+    void getsTo(int step) {
+      entered[step]++;
+    }
+
+    void isSent(int step, int email) {
+      getsTo(step);
       double pulled = Reference.PULLS[email] * theta;
       if (stream.nextDouble() < pulled / (1 - theta + pulled)) {
         new Open(this, email).schedule(1 + openDelay.nextDouble());
@@ -139,35 +143,45 @@ final class Peer {
         return;
       }
       switch (step) {
-        case 0 -> {
-          who.isSent(0);
-          new Step(who, 1).schedule(Reference.DAY);
+        case Reference.TAG_0 -> {
+          who.getsTo(Reference.TAG_0);
+          who.isSent(Reference.EMAIL_0, 0);
+          waits(Reference.WAIT_0, 1, Reference.OPENED_FIRST);
         }
-        case 1 -> {
+        case Reference.OPENED_FIRST -> {
+          who.getsTo(Reference.OPENED_FIRST);
           if (who.openedFirst) {
-            new Step(who, 2).schedule(3 * Reference.DAY);
+            who.getsTo(Reference.TAG_1);
+            waits(Reference.WAIT_2, 3, Reference.EMAIL_2);
           } else {
-            who.isSent(1);
-            new Step(who, 2).schedule(5 * Reference.DAY);
+            who.isSent(Reference.EMAIL_1, 1);
+            waits(Reference.WAIT_1, 2, Reference.WAIT_2);
           }
         }
-        case 2 -> {
-          who.isSent(2);
+        case Reference.WAIT_2 -> waits(Reference.WAIT_2, 3, Reference.EMAIL_2);
+        case Reference.EMAIL_2 -> {
+          who.isSent(Reference.EMAIL_2, 2);
           who.waitsForClick = true;
-          new Step(who, 3).schedule(2 * Reference.DAY);
+          waits(Reference.CLICKED, 2, Reference.EMAIL_4);
         }
-        case 3 -> {
+        case Reference.EMAIL_4 -> {
           if (who.waitsForClick) {
             who.waitsForClick = false;
-            who.isSent(4);
-            new Step(who, 4).schedule(4 * Reference.DAY);
+            who.isSent(Reference.EMAIL_4, 4);
+            waits(Reference.WAIT_3, 4, Reference.EMAIL_5);
           }
         }
         default -> {
-          who.isSent(5);
+          who.isSent(Reference.EMAIL_5, 5);
+          who.getsTo(Reference.TAG_2);
           // Through with the journey; whether the goal is met is seen until its limit.
         }
       }
+    }
+
+    private void waits(int at, int days, int next) {
+      who.getsTo(at);
+      new Step(who, next).schedule(days * Reference.DAY);
     }
   }
 
@@ -210,8 +224,9 @@ final class Peer {
       }
       if (email == 2 && who.waitsForClick && !who.gone) {
         who.waitsForClick = false;
-        who.isSent(3);
-        new Step(who, 4).schedule(4 * Reference.DAY);
+        who.isSent(Reference.EMAIL_3, 3);
+        who.getsTo(Reference.WAIT_3);
+        new Step(who, Reference.EMAIL_5).schedule(4 * Reference.DAY);
       }
     }
   }

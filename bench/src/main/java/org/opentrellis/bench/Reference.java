@@ -39,6 +39,25 @@ import org.opentrellis.core.journey.WaitRule;
  */
 final class Reference {
   static final int EMAILS = 6;
+
+  /** The steps of W6 in the order of its run sheet. */
+  static final int TAG_0 = 0;
+
+  static final int EMAIL_0 = 1;
+  static final int WAIT_0 = 2;
+  static final int OPENED_FIRST = 3;
+  static final int TAG_1 = 4;
+  static final int EMAIL_1 = 5;
+  static final int WAIT_1 = 6;
+  static final int WAIT_2 = 7;
+  static final int EMAIL_2 = 8;
+  static final int CLICKED = 9;
+  static final int EMAIL_3 = 10;
+  static final int EMAIL_4 = 11;
+  static final int WAIT_3 = 12;
+  static final int EMAIL_5 = 13;
+  static final int TAG_2 = 14;
+  static final int STEPS = 15;
   static final double KEENNESS_MEAN = 0.4;
   static final double KEENNESS_SPREAD = 0.25;
   static final double OPEN_MEDIAN = 3 * 3600;
