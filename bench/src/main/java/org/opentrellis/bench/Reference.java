@@ -71,7 +71,6 @@ final class Reference {
   static final double BUYS_ANYWAY_MEAN = -30 * 86_400 / Math.log1p(-0.024);
   static final double DAY = 86_400;
   static final double GOAL_LIMIT = 30 * DAY;
-  static final double HORIZON = 60 * DAY;
   static final double[] PULLS = {1.2, 0.8, 1, 1.3, 0.7, 1.1};
 
   private static final Catalogue MESSAGES =

@@ -40,9 +40,6 @@ public record Amount(double count, TimeUnit unit) {
     if (unit.exact()) {
       return start + Math.round(count * unit.nominalSeconds());
     }
-    if (unit == TimeUnit.DAYS) {
-      return clock.plusDays(start, (long) count);
-    }
     long local = clock.local(start);
     long day = Math.floorDiv(local, (long) ZoneClock.DAY);
     return clock.instant(later(day) * ZoneClock.DAY + local - day * ZoneClock.DAY);
@@ -51,10 +48,11 @@ public record Amount(double count, TimeUnit unit) {
   private long later(long day) {
     long n = (long) count;
     return switch (unit) {
+      case DAYS -> day + n;
       case WEEKS -> day + 7 * n;
       case MONTHS -> LocalDate.ofEpochDay(day).plusMonths(n).toEpochDay();
       case YEARS -> LocalDate.ofEpochDay(day).plusYears(n).toEpochDay();
-      case MINUTES, HOURS, DAYS -> throw new IllegalStateException("handled above");
+      case MINUTES, HOURS -> throw new IllegalStateException("exact units are handled above");
     };
   }
 

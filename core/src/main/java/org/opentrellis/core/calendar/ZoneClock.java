@@ -68,18 +68,6 @@ public final class ZoneClock {
         other, unknown -> new ZoneClock(unknown, firstDay, offsets.length, siblings));
   }
 
-  /** The instant so many days later at the same time on the wall clock. */
-  public long plusDays(long instant, long days) {
-    long index = Math.floorDiv(instant, (long) DAY) - firstDay;
-    if (index >= 0 && days >= 0 && index + days < offsets.length) {
-      int offset = offsets[(int) index];
-      if (offset != ASK && offset == offsets[(int) (index + days)]) {
-        return instant + days * DAY;
-      }
-    }
-    return instant(local(instant) + days * DAY);
-  }
-
   /** The local time at an instant. */
   public long local(long instant) {
     return instant + offset(instant);

@@ -11,7 +11,7 @@ import org.opentrellis.core.stats.TimeBuckets;
  */
 final class ArrivalTally {
   /** Local times of arrival are counted by quarter of an hour. */
-  static final int QUARTERS = 96;
+  private static final int QUARTERS = 96;
 
   private static final int DAY = ZoneClock.DAY;
 
@@ -41,11 +41,10 @@ final class ArrivalTally {
     if (visit.now() != at || visit.entryAt() != since) {
       read(visit);
     }
-    int[] all = cells;
     int base = step * stride;
-    all[base + bucket]++;
-    all[base + dayCell]++;
-    all[base + quarterCell]++;
+    cells[base + bucket]++;
+    cells[base + dayCell]++;
+    cells[base + quarterCell]++;
   }
 
   private void read(Visit visit) {

@@ -82,18 +82,9 @@ final class Compiler {
         send instanceof Step.SendEmail email && !email.variants().isEmpty()
             ? shares(email.variants().stream().map(Variant::percent).toList())
             : new double[0];
-    boolean text = send instanceof Step.SendText;
-    if (send.oncePerPerson()) {
-      world.rememberMessages();
-    }
     return new Node.Send(
         program.sendOf(send.id()),
-        text,
-        !text
-            && send.onlyIf().isEmpty()
-            && !send.oncePerPerson()
-            && program.guard() == null
-            && program.window() == null,
+        send instanceof Step.SendText,
         send.onlyIf().map(questions::compile).orElse(null),
         send.oncePerPerson(),
         variants,

@@ -152,6 +152,7 @@ public final class JourneyMachine {
     person.timesEntered[program.number()]++;
     person.lastEntryAt[program.number()] = at;
     witness.begins(visit);
+    Lookout.around(person);
     if (visit.over()) {
       witness.finished(Visit.OVER, visit);
     }
@@ -286,7 +287,7 @@ public final class JourneyMachine {
   }
 
   private void send(Visit visit, Node.Send send) {
-    if (!send.plain() && !isReady(visit, send)) {
+    if (!isReady(visit, send)) {
       return;
     }
     double[] variants = send.variants();
@@ -295,9 +296,7 @@ public final class JourneyMachine {
     if (!send.text()) {
       visit.person.noteSent(visit.now);
     }
-    if (visit.person.world.remembersMessages()) {
-      visit.person.hadMessages.set(visit.program.message(send.send(), variant), true);
-    }
+    visit.person.hadMessages.set(visit.program.message(send.send(), variant));
     witness.sent(visit.node, send.send(), visit);
     outside.send(send.send(), visit);
     if (!leavesBecauseOfNews(visit)) {

@@ -10,19 +10,12 @@ sealed interface Node {
   /**
    * @param send its number among the sends
    * @param text whether it goes to the phone
-   * @param plain whether it goes out at once, to everybody
    * @param onlyIf who gets it, or null for everybody
    * @param once whether nobody gets the message twice
    * @param variants shares of the variants, added up; empty if there is but one
    */
   record Send(
-      int send,
-      boolean text,
-      boolean plain,
-      @Nullable Question onlyIf,
-      boolean once,
-      double[] variants,
-      int next)
+      int send, boolean text, @Nullable Question onlyIf, boolean once, double[] variants, int next)
       implements Node {}
 
   /**

@@ -2,6 +2,7 @@ package org.opentrellis.core.machine;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calendar.ZoneClock;
@@ -29,10 +30,10 @@ public final class Person {
   private final List<List<Visit>> spare = new ArrayList<>();
   final Entries entries = new Entries();
 
-  private final Marks marks;
-  private final Marks hadMarks;
+  private final BitSet marks = new BitSet();
+  private final BitSet hadMarks = new BitSet();
   private final Operand[] fields;
-  final Marks hadMessages;
+  final BitSet hadMessages = new BitSet();
   final long[] lastEntryAt;
   final int[] timesEntered;
 
@@ -67,9 +68,6 @@ public final class Person {
     this.watched = world.watched();
     this.reactions = world.reactions();
     this.clock = clock;
-    marks = new Marks(world.markCount());
-    hadMarks = new Marks(world.markCount());
-    hadMessages = new Marks(world.messageCount());
     fields = new Operand[world.fieldCount()];
     lastEntryAt = new long[world.programs().size()];
     timesEntered = new int[world.programs().size()];
@@ -170,7 +168,7 @@ public final class Person {
     learns(Evidence.RECORD);
     marks.set(number, on);
     if (on) {
-      hadMarks.set(number, true);
+      hadMarks.set(number);
     }
   }
 

@@ -36,7 +36,6 @@ public final class World {
   private final Reactions reactions = new Reactions();
   private final int[] handOverTriggers;
   private final int watched;
-  private boolean remembersMessages;
 
   private World(List<Journey> journeys, Catalogue catalogue, List<Product> products) {
     this.catalogue = catalogue;
@@ -124,14 +123,6 @@ public final class World {
     return messages.of(message);
   }
 
-  int markCount() {
-    return marks.size();
-  }
-
-  int messageCount() {
-    return messages.size();
-  }
-
   int fieldCount() {
     return fields.size();
   }
@@ -154,15 +145,6 @@ public final class World {
   /** The kinds of evidence that may take somebody out of a journey or meet its goal. */
   int watched() {
     return watched;
-  }
-
-  /** Some step wants to know which messages a person has had. */
-  void rememberMessages() {
-    remembersMessages = true;
-  }
-
-  boolean remembersMessages() {
-    return remembersMessages;
   }
 
   Reactions reactions() {

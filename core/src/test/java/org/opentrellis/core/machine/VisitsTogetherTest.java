@@ -25,6 +25,7 @@ import org.opentrellis.core.journey.Purpose;
 import org.opentrellis.core.journey.RecordChange;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.TagName;
+import org.opentrellis.core.journey.Trigger;
 import org.opentrellis.core.journey.WaitRule;
 import org.opentrellis.core.walk.Choices;
 import org.opentrellis.core.walk.Reply;
@@ -138,21 +139,36 @@ class VisitsTogetherTest {
     assertThat(buyer.visits().get(0).goalMetAt(50 * DAY)).isEqualTo(4 * DAY);
   }
 
-  @Test
-  void aGoalMetAfterTheJourneyIsOverCounts() {
+  /** When somebody who gets tag x on day 3 has met it as the goal of a journey that is over. */
+  private static long metAfterTheEnd(int withinDays) {
     Journey brief =
-        second(send("a")).edit().goal(Optional.of(new Goal(hasTag("x"), 30, true))).done();
+        second(send("a")).edit().goal(Optional.of(new Goal(hasTag("x"), withinDays, true))).done();
     Person person = newcomer(brief, TAGS);
     live(person);
-    assertThat(person.visits().get(0).goalMetAt(50 * DAY)).isEqualTo(3 * DAY);
+    return person.visits().get(0).goalMetAt(50 * DAY);
   }
 
   @Test
-  void aGoalAfterItsLimitDoesNotCount() {
+  void aGoalMetAfterTheJourneyIsOverCountsWithinItsLimit() {
+    assertThat(metAfterTheEnd(30)).isEqualTo(3 * DAY);
+    assertThat(metAfterTheEnd(2)).isEqualTo(Person.NEVER);
+  }
+
+  @Test
+  void theTagThatBringsSomebodyInCountsInTheirOtherJourneysFromThenOn() {
     Journey brief =
-        second(send("a")).edit().goal(Optional.of(new Goal(hasTag("x"), 2, true))).done();
-    Person person = newcomer(brief, TAGS);
+        second(send("a")).edit().goal(Optional.of(new Goal(hasTag("x"), 30, true))).done();
+    Journey tagged =
+        Journey.empty("Tagged", Purpose.NURTURE)
+            .edit()
+            .triggers(List.of(new Trigger.GetsTag(new TagName("x"))))
+            .body(List.of(pause("long", 10, TimeUnit.DAYS)))
+            .done();
+    World world = World.compile(List.of(brief, tagged), MESSAGES, List.of());
+    Person person = world.newPerson(ZoneClock.around(ZoneOffset.UTC, Instant.EPOCH, 100));
+    person.comes(0, -1, 0);
+    person.comes(1, 0, 4 * DAY);
     live(person);
-    assertThat(person.visits().get(0).goalMetAt(50 * DAY)).isEqualTo(Person.NEVER);
+    assertThat(person.visits().get(0).goalMetAt(50 * DAY)).isEqualTo(4 * DAY);
   }
 }
