@@ -54,7 +54,9 @@ public final class SendPlan {
   private static VEvent event(DryRun run, Program program, String name, StepMeasures figures) {
     Arrival arrival = java.util.Objects.requireNonNull(figures.arrival());
     ZonedDateTime at = moment(run, arrival);
-    VEvent event = new VEvent(at, java.time.Duration.ofMinutes(15), name);
+    // An instant, not a time in a zone: that would need the zone's rules beside it (RFC 5545,
+    // 3.6.5).
+    VEvent event = new VEvent(at.toInstant(), java.time.Duration.ofMinutes(15), name);
     event.removeAll("DTSTAMP");
     event.add(new DtStamp(run.settings().start()));
     event.add(new Uid(program.number() + "-" + figures.id().replace('/', '.') + "@trellis.test"));

@@ -31,9 +31,17 @@ public record Phrase(List<Span> spans) {
     return and(strong(text));
   }
 
+  /** Pieces of one kind that come together become one. */
   Phrase and(Phrase more) {
     List<Span> all = new ArrayList<>(spans);
-    all.addAll(more.spans);
+    for (Span span : more.spans) {
+      Span last = all.isEmpty() ? null : all.get(all.size() - 1);
+      if (last != null && last.strong() == span.strong()) {
+        all.set(all.size() - 1, new Span(last.text() + span.text(), span.strong()));
+      } else {
+        all.add(span);
+      }
+    }
     return new Phrase(all);
   }
 

@@ -18,7 +18,6 @@ import java.io.ByteArrayOutputStream;
 import java.io.StringReader;
 import java.time.Instant;
 import java.time.LocalTime;
-import java.time.ZonedDateTime;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -138,8 +137,11 @@ class ExportsTest {
     assertThat(calendar.validate().hasErrors()).isFalse();
     List<VEvent> events = calendar.getComponents("VEVENT");
     assertThat(events).hasSize(2);
-    ZonedDateTime second = ZonedDateTime.from(events.get(1).getDateTimeStart().getDate());
-    assertThat(second.withZoneSameInstant(BERLIN).toLocalTime()).isEqualTo(LocalTime.of(9, 0));
+    Instant second = Instant.from(events.get(1).getDateTimeStart().getDate());
+    assertThat(second.atZone(BERLIN).toLocalTime()).isEqualTo(LocalTime.of(9, 0));
+    assertThat(text)
+        .as("RFC 5545, section 3.2.19: a zone that is named needs a VTIMEZONE")
+        .doesNotContain("TZID");
     assertThat(events)
         .extracting(event -> event.getUid().orElseThrow().getValue())
         .doesNotHaveDuplicates();

@@ -18,6 +18,7 @@ import static org.opentrellis.core.testing.Steps.waits;
 
 import java.time.LocalDate;
 import java.time.LocalTime;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -195,7 +196,7 @@ class RunSheetTest {
 
             Purpose: welcome
 
-            Starts when someone joins list **Newcomers**, once per person · goal **bought anything**** within 30 days**, leave when met
+            Starts when someone joins list **Newcomers**, once per person · goal **bought anything within 30 days**, leave when met
 
             ## Run sheet
 
@@ -205,6 +206,27 @@ class RunSheetTest {
                 - Tag **x\\_y** `t`
               - *arm B*: otherwise: goes on below `b-else`
             """);
+  }
+
+  /** CommonMark, section 6.2: bold words begin and end without a space, and do not touch others. */
+  @Test
+  void boldWordsAreBoldForEveryReaderOfMarkdown() {
+    for (long seed = 0; seed < 100; seed++) {
+      RunSheet sheet = RunSheet.of(RandomJourneys.journey(seed, 20), RandomJourneys.CATALOGUE);
+      List<Phrase> said = new ArrayList<>(List.of(sheet.opening()));
+      said.addAll(sheet.rules());
+      sheet.rows().forEach(row -> said.add(row.sentence()));
+      for (Phrase phrase : said) {
+        boolean before = false;
+        for (Span span : phrase.spans()) {
+          assertThat(before && span.strong()).as(phrase.text()).isFalse();
+          assertThat(!span.strong() || span.text().equals(span.text().strip()))
+              .as(phrase.text())
+              .isTrue();
+          before = span.strong();
+        }
+      }
+    }
   }
 
   /** Every kind of trigger has a sentence of its own. */
