@@ -12,5 +12,5 @@ export default defineConfig({
     chunkSizeWarningLimit: 800,
   },
   // Thousands of random journeys take their time on a machine that does other things as well.
-  test: { environment: 'happy-dom', include: ['src/**/*.test.ts'], testTimeout: 60_000 },
+  test: { environment: 'happy-dom', include: ['src/**/*.test.ts'], testTimeout: 300_000 },
 })

@@ -21,6 +21,12 @@ export const router = createRouter({
       component: () => import('@/features/dryrun/DryRunView.vue'),
     },
     {
+      path: '/journeys/:id(\\d+)/walk',
+      name: 'walk',
+      props: numbered,
+      component: () => import('@/features/walk/WalkView.vue'),
+    },
+    {
       path: '/side-by-side',
       name: 'side-by-side',
       component: () => import('@/features/compare/SideBySideView.vue'),

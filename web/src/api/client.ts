@@ -1,6 +1,6 @@
 import createClient from 'openapi-fetch'
 import type { paths } from './schema'
-import type { JourneyDocument, JourneyView, RunSheet } from './types'
+import type { DifferenceLine, JourneyDocument, JourneyView } from './types'
 
 export const api = createClient<paths>({ baseUrl: '/' })
 
@@ -11,7 +11,7 @@ export interface ApiProblem {
   detail: string
   problems?: { code: string; place: string; sentence: string }[]
   current?: JourneyView
-  yours?: { journey: JourneyDocument; sheet: RunSheet }
+  yours?: { journey: JourneyDocument; difference: DifferenceLine[]; changedHere: string[] }
 }
 
 export class Refused extends Error {

@@ -7,20 +7,30 @@ import { layOut } from './layout'
 import { leafPath, ribbonPath } from './paths'
 import TrellisLabel from './TrellisLabel.vue'
 import TrellisMark from './TrellisMark.vue'
+import { usePanning } from './usePanning'
 
 const props = defineProps<{
   body: StepDocument[]
   measures: RunMeasures | null
   sheet: RunSheet | null
   selected?: string | null
+  /** The steps somebody came through; the others stand back. */
+  route?: string[] | null
+  /** A step that is pointed at elsewhere. */
+  hovered?: string | null
 }>()
-const emit = defineEmits<{ select: [step: string] }>()
+const emit = defineEmits<{ select: [step: string]; hover: [step: string | null] }>()
+/** How many times larger than the picture that fits. */
+const zoom = defineModel<number>('zoom', { default: 1 })
 
 const SMALLEST = 0.68
-const LARGEST = 1.5
+const LARGEST = 1.2
 
 const frame = useTemplateRef<HTMLElement>('frame')
+const drawing = useTemplateRef<SVGSVGElement>('drawing')
 const { width, height } = useElementSize(frame)
+usePanning(frame, (by) => (zoom.value = Math.min(6, Math.max(1, zoom.value * by))))
+defineExpose({ drawing })
 const uid = useId()
 
 const names = computed(() => new Map(props.sheet?.rows.map((row) => [row.id, row.brief])))
@@ -41,8 +51,27 @@ const picture = computed(() =>
 
 const scale = computed(() => {
   const fits = Math.min(width.value / picture.value.width, height.value / picture.value.height)
-  return Number.isFinite(fits) && fits > 0 ? Math.min(LARGEST, Math.max(SMALLEST, fits)) : 1
+  const plain = Number.isFinite(fits) && fits > 0 ? Math.min(LARGEST, Math.max(SMALLEST, fits)) : 1
+  return plain * zoom.value
 })
+
+/** The way somebody went: through the marks of their steps, level where a ribbon is. */
+const way = computed(() => {
+  const on = new Set(props.route ?? [])
+  const points = picture.value.marks.filter((mark) => on.has(mark.id)).sort((a, b) => a.x - b.x)
+  return points
+    .map(({ x, y }, i) => {
+      const before = points[i - 1]
+      if (!before) return `M${x} ${y}`
+      const middle = before.x + (x - before.x) / 2
+      return `C${middle} ${before.y} ${middle} ${y} ${x} ${y}`
+    })
+    .join('')
+})
+
+function back(step: string | null): boolean {
+  return !!props.route && step !== null && !props.route.includes(step)
+}
 
 function nameOf(step: string): string {
   return names.value.get(step) ?? ''
@@ -52,6 +81,7 @@ function nameOf(step: string): string {
 <template>
   <div ref="frame" class="grid h-full w-full overflow-auto" style="align-content: safe center">
     <svg
+      ref="drawing"
       :width="picture.width * scale"
       :height="picture.height * scale"
       :viewBox="`0 0 ${picture.width} ${picture.height}`"
@@ -89,19 +119,33 @@ function nameOf(step: string): string {
         :stroke="ribbon.hatched ? 'none' : '#cfe3d6'"
         stroke-width="0.6"
       />
+      <path
+        v-if="route?.length"
+        :d="way"
+        fill="none"
+        stroke="#f0a818"
+        stroke-width="4"
+        stroke-linecap="round"
+        data-way
+      />
       <TrellisLabel
         v-for="(label, i) in picture.labels"
         :key="i"
+        :class="{ 'opacity-30': back(label.step) }"
         :label="label"
         :selected="label.step !== null && label.step === selected"
       />
       <TrellisMark
         v-for="mark in picture.marks"
         :key="mark.id"
+        :class="{ 'opacity-30': back(mark.id) }"
         :mark="mark"
         :clip="`${uid}-leaf`"
         :selected="mark.id === selected"
+        :hovered="mark.id === hovered"
         @select="emit('select', mark.id)"
+        @pointerenter="emit('hover', mark.id)"
+        @pointerleave="emit('hover', null)"
       />
     </svg>
   </div>

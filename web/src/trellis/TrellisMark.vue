@@ -4,7 +4,7 @@ import type { Mark } from './picture'
 import { isSend } from './graph'
 import { leafPath } from './paths'
 
-const props = defineProps<{ mark: Mark; clip: string; selected: boolean }>()
+const props = defineProps<{ mark: Mark; clip: string; selected: boolean; hovered?: boolean }>()
 const emit = defineEmits<{ select: [] }>()
 
 const LEAF = 34
@@ -32,6 +32,16 @@ function choose(event: Event) {
     @keydown.space="choose"
   >
     <title>{{ mark.title }}</title>
+    <rect
+      v-if="hovered"
+      :x="mark.x - 17"
+      :y="mark.top - 46"
+      width="34"
+      :height="mark.bottom - mark.top + 52"
+      rx="6"
+      fill="#fcebc4"
+      data-hovered
+    />
     <template v-if="isSend(mark)">
       <line
         :x1="mark.x"

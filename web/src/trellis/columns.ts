@@ -59,7 +59,17 @@ function columnsOf(graph: TrellisGraph): TrellisEvent[][] {
     const key = `${event.time}/${slots.get(event)}`
     columns.set(key, [...(columns.get(key) ?? []), event])
   }
-  return [...columns.values()]
+  return [...columns.values()].flatMap(apart)
+}
+
+/** A fork parts over rows on which others may just come to their end: it stands behind these. */
+function apart(column: TrellisEvent[]): TrellisEvent[][] {
+  const behind = column.filter(
+    (fork) =>
+      isFork(fork) && column.some((other) => other.row > fork.row && other.row <= fork.lastRow),
+  )
+  const first = column.filter((event) => !behind.includes(event))
+  return behind.length === 0 || first.length === 0 ? [column] : [first, behind]
 }
 
 function lastPostTime(placed: Map<TrellisEvent, Placed>): number {

@@ -1,4 +1,5 @@
 import type { RunMeasures, StepDocument, StepMeasures } from '@/api/types'
+import { calendarHours, nominalHours } from './hours'
 
 /**
  * The journey as a graph of drawn events. Waits are not drawn: they are the distance between
@@ -83,6 +84,15 @@ export interface TrellisGraph {
   rows: number
 }
 
+/** What a part of the journey takes up. */
+interface Laid {
+  tails: Tail[]
+  /** How many rails, its own too. */
+  rows: number
+  /** When the last arm inside it that nobody comes out of has ended. */
+  endedAt: number
+}
+
 export function buildGraph(body: StepDocument[], measures: RunMeasures | null): TrellisGraph {
   return new Builder(measures).build(body)
 }
@@ -120,7 +130,8 @@ class Builder {
 
   /**
    * Lays a sequence on a rail; gives the loose ends behind it and how many rails it took. Rails of
-   * arms that ended on the way stay taken: they may still be going on while the others are past.
+   * arms that ended on the way stay taken until they have: they may still be going on while the
+   * others are past.
    */
   private sequence(
     body: StepDocument[],
@@ -128,8 +139,10 @@ class Builder {
     row: number,
     taken: number,
     label: string | null,
-  ): { tails: Tail[]; rows: number } {
+  ): Laid {
     let rows = taken
+    let kept = taken
+    let endedAt = -Infinity
     for (const step of body) {
       if (tails.length === 0) break
       if (step.kind === 'wait') {
@@ -138,18 +151,22 @@ class Builder {
       }
       if (tails.length > 1) tails = [this.merge(tails, row)]
       const event = this.place(step, tails, row)
-      if (ends(step)) return { tails: [], rows }
+      if (ends(step)) return { tails: [], rows, endedAt: Math.max(endedAt, event.time) }
       const flow = this.passed(event, tails[0]!.flow)
       if (step.kind === 'branch' || step.kind === 'splitTest') {
-        const arms = this.arms(step, event, flow, row, taken, label)
+        if (event.time > endedAt) kept = taken
+        const arms = this.arms(step, event, flow, row, kept, label)
         tails = arms.tails
         rows = Math.max(rows, arms.rows)
-        if (arms.ended) taken = rows
+        if (arms.endedAt > -Infinity) {
+          kept = rows
+          endedAt = Math.max(endedAt, arms.endedAt)
+        }
       } else {
         tails = [{ ...tails[0]!, event, flow, arm: null, leaving: 0, time: event.time }]
       }
     }
-    return { tails, rows }
+    return { tails, rows, endedAt }
   }
 
   private wait(step: StepDocument & { kind: 'wait' }, tails: Tail[]): Tail[] {
@@ -189,11 +206,11 @@ class Builder {
     row: number,
     taken: number,
     label: string | null,
-  ): { tails: Tail[]; rows: number; ended: boolean } {
+  ): Laid {
     const arms = step.kind === 'branch' ? [...step.arms, step.otherwise] : step.arms
     const tails: Tail[] = []
     let used = 0
-    let ended = false
+    let endedAt = -Infinity
     let lastOfFirst = -1
     arms.forEach((arm, i) => {
       const chosen = event.step?.arms.find((measured) => measured.id === arm.id)?.taken
@@ -213,8 +230,8 @@ class Builder {
       const inside = this.sequence(arm.steps, [tail], row + used, i === 0 ? taken : 1, name)
       tails.push(...inside.tails)
       used += inside.rows
+      endedAt = Math.max(endedAt, inside.endedAt)
       if (inside.tails.length > 0) return
-      ended = true
       if (i === 0) lastOfFirst = Math.max(...this.events.slice(before).map((one) => one.time))
     })
     event.lastRow = row + used - 1
@@ -222,7 +239,7 @@ class Builder {
     for (const tail of tails) {
       if (lastOfFirst >= 0) tail.time = Math.max(tail.time, lastOfFirst + MOMENT)
     }
-    return { tails, rows: used, ended }
+    return { tails, rows: used, endedAt }
   }
 
   private merge(tails: Tail[], row: number): Tail {
@@ -299,28 +316,10 @@ function sum(tails: Tail[]): number {
   return tails.reduce((total, tail) => total + tail.flow, 0)
 }
 
-/** The moment on the calendar that a post stands for; arrivals at no common time stand at noon. */
-function calendarHours(arrival: NonNullable<StepMeasures['arrival']>): number {
-  if (arrival.latestHours < 0.1) return 0
-  const [hours, minutes] = (arrival.localTime ?? '12:00').split(':').map(Number)
-  return arrival.day * 24 + hours! + minutes! / 60
-}
-
 /** The least difference between two moments, in hours. */
 const MOMENT = 0.001
-
-const UNIT_HOURS = { MINUTES: 1 / 60, HOURS: 1, DAYS: 24, WEEKS: 168, MONTHS: 730, YEARS: 8766 }
 
 /** Whether nobody goes on behind a step. */
 function ends(step: StepDocument): boolean {
   return step.kind === 'finish' || (step.kind === 'handOver' && step.thenFinish)
-}
-
-/** How far to draw a wait before there is any run to measure it by. */
-function nominalHours(step: StepDocument & { kind: 'wait' }): number {
-  const rule = step.rule
-  if (rule.kind === 'for') {
-    return rule.amount.count * UNIT_HOURS[rule.amount.unit] + (rule.thenUntil ? 12 : 0)
-  }
-  return rule.kind === 'until' ? 12 : 24
 }

@@ -114,6 +114,8 @@ export function randomJourney(seed: number, size: number): RandomJourney {
               medianHours: hours,
               earliestHours: hours * 0.8,
               latestHours: hours * 1.2,
+              firstDay: Math.floor(hours / 24),
+              lastDay: Math.floor(hours / 24),
               day: Math.floor(hours / 24),
               localTime: random() < 0.6 ? '09:00' : null,
             },

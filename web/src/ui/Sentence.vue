@@ -7,7 +7,7 @@ defineProps<{ phrase: Phrase }>()
 <template>
   <span
     ><template v-for="(span, i) in phrase.spans" :key="i"
-      ><b v-if="span.strong" class="font-semibold">{{ span.text }}</b
+      ><b v-if="span.strong" class="font-semibold" :data-slot="i">{{ span.text }}</b
       ><template v-else>{{ span.text }}</template></template
     ></span
   >

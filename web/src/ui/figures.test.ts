@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { change, duration, interval, margin, moment, percent } from './figures'
+import { change, days, duration, interval, margin, moment, percent } from './figures'
 
 const share = { count: 56, of: 70, value: 0.8, low: 0.692, high: 0.877 }
 const nothing = { count: 0, of: 0, value: null, low: null, high: null }
@@ -25,11 +25,20 @@ describe('figures', () => {
   })
 
   it('name a moment by day and local time', () => {
-    const arrival = { medianHours: 36, earliestHours: 25, latestHours: 47, day: 2 }
+    const arrival = {
+      medianHours: 36,
+      earliestHours: 25,
+      latestHours: 47,
+      day: 2,
+      firstDay: 1,
+      lastDay: 2,
+    }
     expect(moment({ ...arrival, localTime: '09:00' })).toBe('Day 2 09:00')
     expect(moment({ ...arrival, localTime: null })).toBe('Day 2')
     expect(moment({ ...arrival, latestHours: 0, localTime: null })).toBe('at once')
     expect(moment(null)).toBe('')
+    expect(days({ ...arrival, localTime: null })).toBe('Day 1–2')
+    expect(days({ ...arrival, firstDay: 2, localTime: null })).toBe('Day 2')
     expect(duration(0)).toBe('at once')
     expect(duration(3.1)).toBe('3.1 h')
     expect(duration(72)).toBe('3.0 d')

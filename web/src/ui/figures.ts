@@ -43,6 +43,12 @@ export function moment(arrival: Arrival | null): string {
   return arrival.localTime ? `Day ${arrival.day} ${arrival.localTime}` : `Day ${arrival.day}`
 }
 
+/** The days on which nearly all get somewhere: "Day 1", "Day 2–4"; the middle nine in ten count. */
+export function days(arrival: Arrival): string {
+  const { firstDay, lastDay } = arrival
+  return firstDay === lastDay ? `Day ${firstDay}` : `Day ${firstDay}–${lastDay}`
+}
+
 export function duration(hours: number): string {
   if (hours < 0.1) return 'at once'
   if (hours < 48) return `${hours.toFixed(hours < 10 ? 1 : 0)} h`

@@ -1,12 +1,15 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import DraftInput from '@/ui/DraftInput.vue'
-import type { BehaviourDocument, GroupDocument } from '@/api/types'
+import type { BehaviourDocument, GroupDocument, JourneyDocument } from '@/api/types'
 import AssumedField from './AssumedField.vue'
 import GroupEditor from './GroupEditor.vue'
 
 /** Who enters, and how they react in general. */
 const props = defineProps<{
   behaviour: BehaviourDocument
+  /** What brings people in, which says when. */
+  triggers: JourneyDocument['triggers']
   people: number
   seed: number
   horizonDays: number
@@ -17,6 +20,13 @@ const emit = defineEmits<{
   'update:seed': [seed: number]
   'update:horizonDays': [days: number]
 }>()
+
+const arrival = computed(() => {
+  const all = (kind: string) =>
+    props.triggers.length > 0 && props.triggers.every((one) => one.kind === kind)
+  if (all('dateComes')) return 'They come when their own dates say so.'
+  return all('onDate') ? 'They all come together, on the day.' : 'They come evenly over a week.'
+})
 
 const REACTIONS = [
   {
@@ -136,8 +146,8 @@ function whole(event: Event): number {
         />
       </label>
       <p class="note col-span-2">
-        They come evenly over a week. The same seed gives the same people, so two versions can be
-        compared person by person.
+        {{ arrival }} The same seed gives the same people, so two versions can be compared person by
+        person.
       </p>
     </div>
     <GroupEditor

@@ -136,6 +136,7 @@ const beside = computed(() =>
         v-model:seed="seed"
         v-model:horizon-days="horizonDays"
         :behaviour="journey.behaviour"
+        :triggers="journey.journey.triggers"
         @change="changeBehaviour"
       />
       <div class="flex min-h-0 min-w-0 flex-col gap-3">

@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { DryRunSummary, JourneyView, RunMeasures } from '@/api/types'
 import TrellisThumbnail from '@/trellis/TrellisThumbnail.vue'
 import { count, day, margin, percent } from '@/ui/figures'
+import DropMenu from '@/ui/DropMenu.vue'
 import Sentence from '@/ui/Sentence.vue'
 
 const props = defineProps<{
@@ -11,6 +12,25 @@ const props = defineProps<{
   run: DryRunSummary | null
   estimate: RunMeasures | null
 }>()
+
+const emit = defineEmits<{ duplicate: []; archive: [] }>()
+
+const MENU = [
+  [
+    { id: 'duplicate', name: 'Duplicate' },
+    { id: 'archive', name: 'Archive' },
+  ],
+  [
+    { id: 'file', name: 'Export as a file' },
+    { id: 'sheet', name: 'Export the run sheet as text' },
+  ],
+]
+
+function choose(id: string) {
+  if (id === 'duplicate') emit('duplicate')
+  else if (id === 'archive') emit('archive')
+  else window.location.assign(`/api/journeys/${props.journey.id}/${id}`)
+}
 
 const worst = computed(() => props.journey.findings[0]?.severity)
 const firstPlace = computed(() => props.journey.findings[0]?.step ?? 'journey')
@@ -22,7 +42,7 @@ const findings = computed(() => {
 
 <template>
   <li
-    class="grid grid-cols-[190px_minmax(0,1fr)_150px_230px] items-center gap-5 border-b border-line2 px-4 py-3 last:border-0"
+    class="grid grid-cols-[190px_minmax(0,1fr)_140px_225px_auto] items-center gap-5 border-b border-line2 px-4 py-3 last:border-0"
   >
     <TrellisThumbnail :body="journey.expanded.body" :measures="estimate" class="h-16 w-full" />
     <div class="min-w-0">
@@ -36,7 +56,10 @@ const findings = computed(() => {
         <span class="chip">{{ journey.journey.purpose.toLowerCase().replace('_', '-') }}</span>
         <span class="chip">{{ journey.journey.state.toLowerCase() }}</span>
       </div>
-      <p class="mt-1 text-ink2"><Sentence :phrase="journey.sheet.opening" /></p>
+      <p class="mt-1 text-ink2">
+        <Sentence :phrase="journey.sheet.opening.sentence" /> ·
+        <Sentence :phrase="journey.sheet.goal.sentence" />
+      </p>
     </div>
     <div>
       <RouterLink
@@ -69,5 +92,8 @@ const findings = computed(() => {
       </template>
       <span v-else class="text-ink2">no dry run yet</span>
     </div>
+    <DropMenu :label="`More about ${journey.journey.name}`" :groups="MENU" small @choose="choose"
+      >More</DropMenu
+    >
   </li>
 </template>

@@ -1,47 +1,69 @@
 <script setup lang="ts">
-import { onMounted, ref, useTemplateRef } from 'vue'
-import type { JourneyDocument } from '@/api/types'
+import { onMounted, ref, shallowRef, useTemplateRef } from 'vue'
+import { answerOf, api, reasonOf } from '@/api/client'
+import type { JourneyDocument, StarterView } from '@/api/types'
+import Trouble from '@/ui/Trouble.vue'
+import StarterCard from './StarterCard.vue'
 
+/** Begins a journey: from an empty sheet or from a starter. */
 const emit = defineEmits<{
   add: [name: string, purpose: JourneyDocument['purpose']]
+  begin: [starter: string]
   cancel: []
 }>()
 
 const name = ref('')
 const purpose = ref<JourneyDocument['purpose']>('WELCOME')
 const first = useTemplateRef<HTMLInputElement>('first')
-onMounted(() => first.value?.focus())
+const starters = shallowRef<StarterView[]>([])
+const failure = ref<string | null>(null)
+
+onMounted(async () => {
+  first.value?.focus()
+  try {
+    starters.value = await answerOf(api.GET('/api/starters'))
+  } catch (problem) {
+    failure.value = reasonOf(problem)
+  }
+})
 </script>
 
 <template>
-  <form
-    class="panel flex items-end gap-3 p-3"
-    aria-label="New journey"
-    @submit.prevent="emit('add', name, purpose)"
-    @keydown.esc="emit('cancel')"
-  >
-    <label class="flex-1">
-      <span class="label">Name</span>
-      <input
-        ref="first"
-        v-model="name"
-        class="field"
-        required
-        maxlength="80"
-        placeholder="such as: First frames"
+  <section class="panel p-3" aria-label="New journey" @keydown.esc="emit('cancel')">
+    <form class="flex items-end gap-3" @submit.prevent="emit('add', name, purpose)">
+      <label class="flex-1">
+        <span class="label">Name</span>
+        <input
+          ref="first"
+          v-model="name"
+          class="field"
+          required
+          maxlength="80"
+          placeholder="such as: First frames"
+        />
+      </label>
+      <label>
+        <span class="label">Purpose</span>
+        <select v-model="purpose" class="field w-36!">
+          <option value="WELCOME">welcome</option>
+          <option value="NURTURE">nurture</option>
+          <option value="CART">cart</option>
+          <option value="DATE_BASED">date-based</option>
+          <option value="OTHER">other</option>
+        </select>
+      </label>
+      <button type="submit" class="button button-main">Start planning</button>
+      <button type="button" class="button" @click="emit('cancel')">Cancel</button>
+    </form>
+    <h2 class="mt-3 mb-1.5 text-[14px]">Or begin from a starter</h2>
+    <Trouble v-if="failure" :text="failure" />
+    <ul class="grid grid-cols-[repeat(auto-fill,minmax(270px,1fr))] gap-2">
+      <StarterCard
+        v-for="starter in starters"
+        :key="starter.id"
+        :starter="starter"
+        @begin="emit('begin', starter.id)"
       />
-    </label>
-    <label>
-      <span class="label">Purpose</span>
-      <select v-model="purpose" class="field w-36!">
-        <option value="WELCOME">welcome</option>
-        <option value="NURTURE">nurture</option>
-        <option value="CART">cart</option>
-        <option value="DATE_BASED">date-based</option>
-        <option value="OTHER">other</option>
-      </select>
-    </label>
-    <button type="submit" class="button button-main">Start planning</button>
-    <button type="button" class="button" @click="emit('cancel')">Cancel</button>
-  </form>
+    </ul>
+  </section>
 </template>

@@ -23,7 +23,13 @@ function mend() {
     >
       Show
     </button>
-    <button v-if="finding.fix" type="button" class="button button-small" @click="mend">
+    <button
+      v-if="finding.fix"
+      type="button"
+      class="button button-small"
+      title="F9 on the row does the same"
+      @click="mend"
+    >
       {{ finding.fix.label }}
     </button>
   </div>

@@ -1,46 +1,55 @@
 <script setup lang="ts">
-import { computed, nextTick, onBeforeUpdate, onUpdated, ref, useTemplateRef } from 'vue'
+import { Flag, LogIn } from '@lucide/vue'
 import { storeToRefs } from 'pinia'
-import type { FindingView, Row, StepMeasures } from '@/api/types'
-import Sentence from '@/ui/Sentence.vue'
-import {
-  findArm,
-  findStep,
-  insertAfter,
-  moveStep,
-  removalOf,
-  removeOnly,
-  removeWithRest,
-  START,
-} from './edits'
+import { computed, nextTick, onBeforeUpdate, onUpdated, ref, useTemplateRef, watch } from 'vue'
+import type { FindingView, Phrase, Row, StepMeasures, UnderstoodView } from '@/api/types'
+import DropMenu from '@/ui/DropMenu.vue'
+import { placeAbove, START } from './edits'
 import { useJourneyStore } from './journeyStore'
-import { newStep, STEP_KINDS, type StepKind } from './newSteps'
-import NewMessage from './NewMessage.vue'
 import RemoveQuestion from './RemoveQuestion.vue'
+import RemoveSeveral from './RemoveSeveral.vue'
 import RunSheetRow from './RunSheetRow.vue'
+import SentenceDock from './SentenceDock.vue'
+import SheetLineRow from './SheetLineRow.vue'
+import { sheetMenu } from './sheetMenu'
+import TypedLine from './typing/TypedLine.vue'
+import { useArrangements, type Details } from './useArrangements'
+import { useDragging } from './useDragging'
+import { useFolding } from './useFolding'
+import { useReasons } from './useReasons'
+import { useRemoving } from './useRemoving'
+import type { SeriesAction } from './useSeries'
 
+const emit = defineEmits<{ help: [] }>()
 const store = useJourneyStore()
-const { view, journey, estimate, selected } = storeToRefs(store)
+const { view, journey, estimate, selected, chosen } = storeToRefs(store)
+const arrangements = useArrangements()
+const { clipboard, refusal, order, cut } = arrangements
 const list = useTemplateRef<HTMLElement>('list')
-const asking = ref<string | null>(null)
+const dock = useTemplateRef<InstanceType<typeof SentenceDock>>('dock')
 
 const rows = computed<Row[]>(() => view.value?.sheet.rows ?? [])
+const { folded, shown, toggle, foldAll, reveal } = useFolding(() => view.value?.id, rows)
+const why = useReasons(() => view.value?.starter)
+
+/** Everything that the arrow keys go through, from the trigger to the goal. */
+const stops = computed(() => {
+  const sheet = view.value?.sheet
+  if (!sheet) return []
+  const lines = [sheet.opening, ...sheet.rules].map((line) => line.id)
+  return [...lines, ...shown.value.rows.map((row) => row.id), sheet.goal.id]
+})
+const stepCount = computed(() => rows.value.filter((row) => row.kind !== 'ARM').length)
+const current = computed(() =>
+  stops.value.includes(selected.value ?? '') ? selected.value : stops.value[0],
+)
+const selectedRow = computed(() => rows.value.find((row) => row.id === selected.value))
+const arrangeable = computed(() => !!selectedRow.value && !selectedRow.value.ofStrand)
+
 const measures = computed(() => new Map(estimate.value?.steps.map((step) => [step.id, step])))
 const arms = computed(
   () =>
     new Map(estimate.value?.steps.flatMap((step) => step.arms).map((arm) => [arm.id, arm.taken])),
-)
-/** The kind of step that a message is being written for. */
-const writing = ref<StepKind | null>(null)
-const stepCount = computed(() => rows.value.filter((row) => row.kind !== 'ARM').length)
-const current = computed(() =>
-  rows.value.some((row) => row.id === selected.value) ? selected.value : rows.value[0]?.id,
-)
-const removal = computed(() =>
-  asking.value && journey.value ? removalOf(journey.value, asking.value) : null,
-)
-const askedStep = computed(() =>
-  asking.value && journey.value ? findStep(journey.value, asking.value) : null,
 )
 
 function reachOf(row: Row): number | null {
@@ -57,69 +66,161 @@ function findingsOf(row: Row): FindingView[] {
   return view.value?.findings.filter((finding) => finding.step === row.id) ?? []
 }
 
-/** What a new step is put below; null for the end of the sheet. */
-const anchor = computed(() => {
-  const here = selected.value
-  if (!journey.value || !here) return null
-  const known = here === START || findStep(journey.value, here) || findArm(journey.value, here)
-  return known ? here : null
+watch(selected, (row) => {
+  if (row) reveal(row)
+  addAbove.value = false
 })
 
-function add(kind: StepKind) {
-  if (!journey.value) return
-  const known = anchor.value
-  const step = newStep(kind, journey.value, known, {
-    messages: store.messages,
-    strands: store.strands.map((one) => one.id),
-    journeys: view.value?.otherJourneys ?? [],
-  })
-  writing.value = step === null ? kind : null
-  if (!step) return
-  store.edit(`add ${step.kind}`, (before) => insertAfter(before, known, step))
-  store.select(step.id)
+/* Writing */
+
+const editing = ref<{ row: string; slot: number } | null>(null)
+const addAbove = ref(false)
+const below = computed(() => {
+  if (!journey.value || !selected.value) return null
+  if (addAbove.value) return placeAbove(journey.value, selected.value)
+  const line = selected.value.startsWith('leave-') || !selectedRow.value
+  return line ? (selected.value === 'goal' ? null : START) : selected.value
+})
+const place = computed(() => {
+  if (below.value === null) return 'At the end'
+  const row = selectedRow.value
+  if (!row) return 'At the beginning'
+  if (row.kind === 'ARM') return `In arm ${row.label}`
+  return `${addAbove.value ? 'Above' : 'Below'} “${row.sentence.spans.map((span) => span.text).join('')}”`
+})
+
+function typedOf(id: string): Phrase | null {
+  const sheet = view.value?.sheet
+  const row = rows.value.find((one) => one.id === id)
+  const line = sheet && [sheet.opening, ...sheet.rules, sheet.goal].find((one) => one.id === id)
+  const typed = row?.typed ?? line?.typed
+  return typed && typed.spans.length > 0 ? typed : null
 }
 
-function remove() {
-  if (!journey.value || !selected.value) return
-  const what = removalOf(journey.value, selected.value)
-  if (!what) return
-  if (what.inside + what.after > 0) asking.value = selected.value
-  else done('only')
+function edit(row: string, slot = 0) {
+  if (!typedOf(row)) return
+  store.select(row)
+  editing.value = { row, slot }
 }
 
-function done(how: 'only' | 'rest') {
-  const id = asking.value ?? selected.value
-  asking.value = null
-  if (!id) return
-  const at = rows.value.findIndex((row) => row.id === id)
-  store.edit('remove step', (before) =>
-    how === 'only' ? removeOnly(before, id) : removeWithRest(before, id),
-  )
-  store.select(rows.value[at - 1]?.id ?? null)
+function edited(result: UnderstoodView) {
+  store.edit('change sentence', () => result.journey)
+  editing.value = null
+  store.select(result.selected)
   focusRow()
 }
 
-function keep() {
-  asking.value = null
+function leaveEditing() {
+  editing.value = null
   focusRow()
 }
 
-function move(direction: 'up' | 'down') {
-  const id = selected.value
-  if (id) store.edit(`move step ${direction}`, (before) => moveStep(before, id, direction))
+function added(row: string) {
+  addAbove.value = false
+  store.select(row)
+}
+
+function write(begin = '', above = false) {
+  addAbove.value = above && !!selectedRow.value && selectedRow.value.kind !== 'ARM'
+  void nextTick(() => dock.value?.focus(begin))
+}
+
+/* Removing and arranging */
+
+function neighbourOf(id: string): string | null {
+  return stops.value[stops.value.indexOf(id) - 1] ?? null
+}
+
+const { asking, removal, askedStep, remove, removeOne, removeAll, keep } = useRemoving(
+  arrangements,
+  neighbourOf,
+  focusRow,
+)
+
+async function arrange(how: 'UP' | 'DOWN' | 'IN' | 'OUT' | 'DUPLICATE') {
+  if (!arrangeable.value) return
+  await order(how, chosen.value)
   focusRow()
 }
 
-function go(by: number) {
-  const at = rows.value.findIndex((row) => row.id === current.value)
-  const next = rows.value[Math.max(0, Math.min(rows.value.length - 1, at + by))]
-  if (next) store.select(next.id)
+async function paste() {
+  if (clipboard.value.length === 0) {
+    refusal.value = 'Nothing has been copied yet. Choose rows and press Ctrl C.'
+    return
+  }
+  await order('PASTE', [], { below: below.value ?? 'end' })
+  focusRow()
+}
+
+async function copy(taking: boolean) {
+  if (!arrangeable.value) return
+  if (!taking) return void order('COPY', chosen.value)
+  const next = neighbourOf(chosen.value[0]!)
+  if (await cut(chosen.value)) store.select(next)
+  focusRow()
+}
+
+const { dragged, landing, start, over, end, dropped } = useDragging(
+  () => chosen.value,
+  (row) => (row === 'goal' ? 'end' : journey.value && placeAbove(journey.value, row)),
+  (row) => {
+    const kind = rows.value.find((one) => one.id === row)?.kind
+    return kind === 'BRANCH' || kind === 'SPLIT' || row === 'goal' ? null : row
+  },
+  (moved, to) => void order('MOVE', moved, { below: to }).then(focusRow),
+)
+
+function markOf(row: string) {
+  return landing.value?.row === row ? `landing-${landing.value.edge}` : ''
+}
+
+async function series(action: SeriesAction, details: Details) {
+  await order(action, [], { below: below.value ?? 'end', ...details })
+  focusRow()
+}
+
+/* Going from row to row */
+
+function go(to: number, extend: boolean) {
+  const next = stops.value[Math.max(0, Math.min(stops.value.length - 1, to))]
+  if (!next) return
+  if (extend && rows.value.some((row) => row.id === next)) store.extendTo(next)
+  else store.select(next)
+  focusRow()
+}
+
+function select(row: Row, event: MouseEvent) {
+  if (event.shiftKey) store.extendTo(row.id)
+  else store.select(row.id)
+}
+
+function nextFinding(back: boolean) {
+  const found = [...new Set((view.value?.findings ?? []).map((one) => one.step ?? START))]
+  const order = [START, ...rows.value.map((row) => row.id)].filter((id) => found.includes(id))
+  if (order.length === 0) return
+  const all = [START, ...rows.value.map((row) => row.id)]
+  const here = all.indexOf(selected.value ?? START)
+  const next = back
+    ? (order.findLast((id) => all.indexOf(id) < here) ?? order.at(-1))
+    : (order.find((id) => all.indexOf(id) > here) ?? order[0])
+  store.select(next!)
+  focusRow()
+}
+
+/** Does what the first finding of the row offers; an edit like any other. */
+function mend() {
+  const here = current.value === START ? null : current.value
+  const fix = view.value?.findings.find((one) => one.step === here && one.fix)?.fix
+  if (fix) store.edit(fix.label.toLowerCase(), () => fix.journey)
+  else refusal.value = 'Nothing here can be mended with one key. F8 goes to the next finding.'
   focusRow()
 }
 
 function focusRow() {
   void nextTick(() => {
-    list.value?.querySelector<HTMLElement>('[data-row][tabindex="0"]')?.focus()
+    const row = list.value?.querySelector<HTMLElement>('[data-row][tabindex="0"]')
+    row?.focus()
+    row?.scrollIntoView({ block: 'nearest' })
   })
 }
 
@@ -132,15 +233,87 @@ onUpdated(() => {
 
 function onKey(event: KeyboardEvent) {
   if (!(event.target as HTMLElement).hasAttribute('data-row')) return
-  const direction = { ArrowUp: 'up', ArrowDown: 'down' }[event.key] as 'up' | 'down' | undefined
-  if (direction && event.altKey) move(direction)
-  else if (direction) go(direction === 'up' ? -1 : 1)
-  else if (event.key === 'Delete' || event.key === 'Backspace') remove()
-  else return
-  event.preventDefault()
+  if (keyDone(event)) event.preventDefault()
 }
 
-const isStep = computed(() => !!journey.value && !!findStep(journey.value, selected.value ?? ''))
+function keyDone(event: KeyboardEvent): boolean {
+  const { key, altKey, shiftKey } = event
+  const ctrl = event.ctrlKey || event.metaKey
+  const here = stops.value.indexOf(current.value ?? '')
+  const done = (act: unknown) => (void act, true)
+  if (altKey && !ctrl) {
+    const how = ({ ArrowUp: 'UP', ArrowDown: 'DOWN', ArrowRight: 'IN', ArrowLeft: 'OUT' } as const)[
+      key
+    ]
+    return how ? done(arrange(how)) : false
+  }
+  if (ctrl) {
+    if (key === 'Enter') return done(write('', shiftKey))
+    if (key.toLowerCase() === 'c') return done(copy(false))
+    if (key.toLowerCase() === 'x') return done(copy(true))
+    if (key.toLowerCase() === 'v') return done(paste())
+    if (key.toLowerCase() === 'd') return done(arrange('DUPLICATE'))
+    return false
+  }
+  switch (key) {
+    case 'ArrowUp':
+      return done(go(here - 1, shiftKey))
+    case 'ArrowDown':
+      return done(go(here + 1, shiftKey))
+    case 'Home':
+      return done(go(0, false))
+    case 'End':
+      return done(go(stops.value.length - 1, false))
+    case 'Delete':
+    case 'Backspace':
+      return done(arrangeable.value && remove())
+    case 'Enter':
+    case 'F2':
+      return done(edit(current.value ?? ''))
+    case 'F8':
+      return done(nextFinding(shiftKey))
+    case 'F9':
+      return done(mend())
+    case ' ':
+      return done(
+        shown.value.hidden.has(current.value ?? '') || isFork() ? toggle(current.value!) : 0,
+      )
+    case '?':
+      return done(emit('help'))
+    default:
+      return key.length === 1 ? done(write(key)) : false
+  }
+}
+
+function isFork() {
+  return ['BRANCH', 'SPLIT'].includes(
+    rows.value.find((row) => row.id === current.value)?.kind ?? '',
+  )
+}
+
+const menu = computed(() =>
+  sheetMenu({
+    edit: !!typedOf(current.value ?? ''),
+    arrange: arrangeable.value,
+    paste: clipboard.value.length > 0,
+    reasons: why.has.value ? why.shown.value : null,
+  }),
+)
+
+const CHOICES: Record<string, () => unknown> = {
+  edit: () => edit(current.value ?? ''),
+  above: () => write('', true),
+  in: () => arrange('IN'),
+  out: () => arrange('OUT'),
+  duplicate: () => arrange('DUPLICATE'),
+  copy: () => copy(false),
+  cut: () => copy(true),
+  paste,
+  fold: () => foldAll(true),
+  unfold: () => foldAll(false),
+  reasons: why.toggle,
+  help: () => emit('help'),
+}
 </script>
 
 <template>
@@ -152,104 +325,160 @@ const isStep = computed(() => !!journey.value && !!findStep(journey.value, selec
         <button
           type="button"
           class="button button-small"
-          :disabled="!isStep"
+          :disabled="!arrangeable"
           title="Move up (Alt ↑)"
           aria-label="Move step up"
-          @click="move('up')"
+          @click="arrange('UP')"
         >
           ↑
         </button>
         <button
           type="button"
           class="button button-small"
-          :disabled="!isStep"
+          :disabled="!arrangeable"
           title="Move down (Alt ↓)"
           aria-label="Move step down"
-          @click="move('down')"
+          @click="arrange('DOWN')"
         >
           ↓
         </button>
         <button
           type="button"
           class="button button-small"
-          :disabled="!isStep"
+          :disabled="!arrangeable || selectedRow?.kind === 'ARM'"
           title="Remove (Delete)"
           @click="remove"
         >
           Remove
         </button>
+        <DropMenu label="More" :groups="menu" small @choose="(id) => CHOICES[id]!()" />
       </span>
-      <span class="note w-11 text-right">reach</span>
+      <span class="note w-9 text-right">reach</span>
     </div>
-    <button
+    <div
       v-if="view"
-      type="button"
-      class="border-b border-line px-3 py-2 text-left"
-      :class="
-        selected === START
-          ? 'bg-marigold-soft shadow-[inset_3px_0_0_var(--color-marigold)]'
-          : 'hover:bg-sunk'
-      "
-      :aria-pressed="selected === START"
-      @click="store.select(START)"
-    >
-      <Sentence :phrase="view.sheet.opening" />
-      <span
-        v-for="(rule, i) in view.sheet.rules"
-        :key="i"
-        class="mt-0.5 block text-[12px] text-ink2"
-      >
-        <Sentence :phrase="rule" />
-      </span>
-    </button>
-    <ol
       ref="list"
-      aria-label="Steps"
       class="min-h-0 flex-1 overflow-x-hidden overflow-y-auto"
-      tabindex="-1"
       @keydown="onKey"
+      @dragend="end"
     >
-      <li v-for="row in rows" :key="row.id">
-        <RunSheetRow
-          :row="row"
-          :measures="measuresOf(row)"
-          :reach="reachOf(row)"
-          :findings="findingsOf(row)"
-          :selected="row.id === selected"
-          :current="row.id === current"
-          @select="store.select(row.id)"
+      <template v-for="line in [view.sheet.opening, ...view.sheet.rules]" :key="line.id">
+        <TypedLine
+          v-if="editing?.row === line.id"
+          class="border-b border-line2 px-3"
+          :row="line.id"
+          :replaced="line.typed"
+          :slot-at="editing.slot"
+          label="Change the sentence"
+          @understood="edited"
+          @cancel="leaveEditing"
         />
-        <RemoveQuestion
-          v-if="row.id === asking && askedStep && removal"
-          :step="askedStep"
-          :removal="removal"
-          @only="done('only')"
-          @rest="done('rest')"
-          @cancel="keep"
-        />
-      </li>
-      <li v-if="rows.length === 0" class="px-4 py-6 text-ink2">
-        An empty sheet. Add the first step below: usually the email that people asked for.
-      </li>
-    </ol>
-    <NewMessage
-      v-if="writing"
-      class="m-2"
-      :channel="writing === 'sendText' ? 'TEXT' : 'EMAIL'"
-      @added="add(writing)"
-      @cancel="writing = null"
-    />
-    <div class="flex flex-wrap items-center gap-1.5 border-t border-line bg-sunk px-3 py-2">
-      <span class="note mr-1">{{ anchor ? 'Add below:' : 'Add:' }}</span>
-      <button
-        v-for="kind in STEP_KINDS"
-        :key="kind.kind"
-        type="button"
-        class="button button-small"
-        @click="add(kind.kind)"
+        <SheetLineRow
+          v-else
+          :line="line"
+          :quiet="line.id !== START"
+          :reason="why.reasons.value[line.id]"
+          :selected="line.id === selected"
+          :current="line.id === current"
+          @select="store.select(line.id)"
+          @edit="(slot) => edit(line.id, slot)"
+        >
+          <LogIn v-if="line.id === START" class="size-4 shrink-0 text-ink2" aria-hidden="true" />
+        </SheetLineRow>
+      </template>
+      <ol aria-label="Steps">
+        <li
+          v-for="row in shown.rows"
+          :key="row.id"
+          :draggable="row.kind !== 'ARM' && !row.ofStrand && editing?.row !== row.id"
+          :class="[markOf(row.id), { 'opacity-50': dragged.includes(row.id) }]"
+          @dragstart="start($event, row.id)"
+          @pointerenter="store.hovered = row.id"
+          @pointerleave="store.hovered = null"
+          @dragover="over($event, row.id)"
+          @drop="dropped"
+        >
+          <TypedLine
+            v-if="editing?.row === row.id"
+            class="border-b border-line2 bg-marigold-soft pr-2 pl-[78px]"
+            :row="row.id"
+            :replaced="row.typed"
+            :slot-at="editing.slot"
+            label="Change the sentence"
+            @understood="edited"
+            @cancel="leaveEditing"
+          />
+          <RunSheetRow
+            v-else
+            :row="row"
+            :measures="measuresOf(row)"
+            :reach="reachOf(row)"
+            :findings="findingsOf(row)"
+            :reason="why.reasons.value[row.id]"
+            :hovered="row.id === store.hovered"
+            :selected="chosen.includes(row.id)"
+            :current="row.id === current"
+            :folded="folded.has(row.id) ? (shown.hidden.get(row.id) ?? 0) : null"
+            @select="(event) => select(row, event)"
+            @edit="(slot) => edit(row.id, slot)"
+            @fold="toggle(row.id)"
+          />
+          <RemoveSeveral
+            v-if="asking && asking.rows.length > 1 && row.id === asking.row"
+            :steps="asking.steps"
+            @remove="removeAll"
+            @cancel="keep"
+          />
+          <RemoveQuestion
+            v-else-if="row.id === asking?.row && askedStep && removal"
+            :step="askedStep"
+            :removal="removal"
+            @only="removeOne(row.id, 'only')"
+            @rest="removeOne(row.id, 'rest')"
+            @cancel="keep"
+          />
+        </li>
+        <li v-if="rows.length === 0" class="px-4 py-6 text-ink2">
+          An empty sheet. Type the first step below: usually the email that people asked for.
+        </li>
+      </ol>
+      <TypedLine
+        v-if="editing?.row === view.sheet.goal.id"
+        class="px-3"
+        :row="view.sheet.goal.id"
+        :replaced="view.sheet.goal.typed"
+        :slot-at="editing.slot"
+        label="Change the sentence"
+        @understood="edited"
+        @cancel="leaveEditing"
+      />
+      <SheetLineRow
+        v-else
+        :class="markOf('goal')"
+        :line="view.sheet.goal"
+        :reason="why.reasons.value[view.sheet.goal.id]"
+        :selected="selected === view.sheet.goal.id"
+        :current="current === view.sheet.goal.id"
+        @select="store.select(view.sheet.goal.id)"
+        @edit="(slot) => edit(view!.sheet.goal.id, slot)"
+        @dragover="over($event, 'goal')"
+        @drop="dropped"
       >
-        {{ kind.name }}
-      </button>
+        <Flag class="size-4 shrink-0 text-ink2" aria-hidden="true" />
+      </SheetLineRow>
     </div>
+    <p v-if="refusal" class="warning mx-2 mb-1.5 flex items-start gap-2" role="alert">
+      <span class="flex-1">{{ refusal }}</span>
+      <button type="button" class="button button-small" @click="refusal = null">OK</button>
+    </p>
+    <SentenceDock
+      ref="dock"
+      :below="below"
+      :place="place"
+      :copied="clipboard.length"
+      @added="added"
+      @series="series"
+      @leave="focusRow"
+    />
   </section>
 </template>

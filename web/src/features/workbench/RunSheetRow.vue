@@ -2,26 +2,39 @@
 import { TriangleAlert } from '@lucide/vue'
 import { computed } from 'vue'
 import type { FindingView, Row, StepMeasures } from '@/api/types'
-import { moment, percent, points } from '@/ui/figures'
+import { days, percent, points } from '@/ui/figures'
 import Sentence from '@/ui/Sentence.vue'
 import ShareBar from '@/ui/ShareBar.vue'
 import StepGlyph from './StepGlyph.vue'
+import { chosenSlot } from './typing/slots'
 
 const props = defineProps<{
   row: Row
   measures: StepMeasures | null
   reach: number | null
   findings: FindingView[]
+  /** Why it is so, if the journey's starter says. */
+  reason?: string
   selected: boolean
+  hovered: boolean
   current: boolean
+  /** How many steps it hides if it is folded, else null. */
+  folded: number | null
 }>()
-const emit = defineEmits<{ select: [] }>()
+const emit = defineEmits<{ select: [event: MouseEvent]; edit: [slot: number]; fold: [] }>()
 
-const when = computed(() =>
-  props.row.kind === 'WAIT' || props.row.kind === 'ARM'
-    ? ''
-    : moment(props.measures?.arrival ?? null),
+function onClick(event: MouseEvent) {
+  const plain = !event.shiftKey && props.selected
+  const slot = plain ? chosenSlot(event, props.row) : null
+  if (slot === null) emit('select', event)
+  else emit('edit', slot)
+}
+
+/** When people get here; arms begin when their branch ends. */
+const arrival = computed(() =>
+  props.row.kind === 'ARM' ? null : (props.measures?.arrival ?? null),
 )
+const atOnce = computed(() => !!arrival.value && arrival.value.latestHours < 0.1)
 /** The rails of the arms around the row: plain in a first arm, dotted in others. */
 const rails = computed(() =>
   (props.row.label ?? '')
@@ -32,24 +45,36 @@ const rails = computed(() =>
 </script>
 
 <template>
-  <button
-    type="button"
-    :aria-current="selected"
+  <div
+    role="button"
+    :aria-current="current"
+    :aria-pressed="selected"
     :tabindex="current ? 0 : -1"
     :data-row="row.id"
-    class="grid w-full grid-cols-[96px_1fr_46px_40px] items-stretch border-b border-line2 text-left"
+    class="grid w-full grid-cols-[78px_1fr_46px_40px] items-stretch border-b border-line2 text-left"
     :class="
       selected
-        ? 'bg-marigold-soft shadow-[inset_3px_0_0_var(--color-marigold)]'
+        ? 'slots bg-marigold-soft shadow-[inset_3px_0_0_var(--color-marigold)]'
         : row.kind === 'ARM'
-          ? 'bg-sunk hover:bg-line2/60'
-          : 'hover:bg-sunk'
+          ? hovered
+            ? 'bg-line2/60'
+            : 'bg-sunk'
+          : hovered
+            ? 'bg-sunk'
+            : ''
     "
-    @click="emit('select')"
+    @click="onClick"
+    @dblclick="emit('edit', 0)"
   >
-    <span class="figure self-center pr-2 text-right text-[11.5px] whitespace-nowrap text-ink2">{{
-      when
-    }}</span>
+    <span
+      class="figure self-center pr-2 text-right text-[11.5px] leading-[15px] whitespace-nowrap text-ink2"
+    >
+      <template v-if="atOnce">at once</template>
+      <template v-else-if="arrival">
+        {{ days(arrival)
+        }}<span v-if="arrival.localTime" class="block">{{ arrival.localTime }}</span>
+      </template>
+    </span>
     <span class="flex min-w-0 items-stretch gap-2">
       <span
         v-for="(plain, i) in rails"
@@ -75,10 +100,14 @@ const rails = computed(() =>
             >{{ row.label }}</span
           >
           <Sentence :phrase="row.sentence" />
+          <span v-if="folded !== null" class="chip ml-1.5" title="Unfold (Space)"
+            >{{ folded === 1 ? '1 step' : `${folded} steps` }} folded</span
+          >
           <span v-if="measures?.email" class="figure ml-2 text-[11px] whitespace-nowrap text-ink2">
             {{ points(measures.email.opened.value) }} open
             {{ points(measures.email.clicked.value) }} click
           </span>
+          <span v-if="reason" class="reason">{{ reason }}</span>
         </span>
         <TriangleAlert
           v-if="findings.length"
@@ -92,5 +121,5 @@ const rails = computed(() =>
     <span class="figure self-center pr-2 text-right text-[12px]">
       {{ reach === null ? '' : percent(reach) }}
     </span>
-  </button>
+  </div>
 </template>

@@ -1,71 +1,102 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import type { ApiProblem } from '@/api/client'
-import type { Row, RunSheet } from '@/api/types'
+import { computed, ref } from 'vue'
+import { reasonOf, type ApiProblem } from '@/api/client'
 import { clock } from '@/ui/figures'
+import Trouble from '@/ui/Trouble.vue'
 import { useJourneyStore } from './journeyStore'
 
+/** Two tabs have saved the same journey: both sides, and which holds, line by line. */
 const props = defineProps<{ problem: ApiProblem }>()
 const store = useJourneyStore()
+const failure = ref<string | null>(null)
+const busy = ref(false)
 
-const text = (row: Row) => row.sentence.spans.map((span) => span.text).join('')
-const lines = (sheet: RunSheet | undefined) =>
-  sheet ? [opening(sheet), ...sheet.rows.map((row) => '  '.repeat(row.depth) + text(row))] : []
-const opening = (sheet: RunSheet) => sheet.opening.spans.map((span) => span.text).join('')
+const lines = computed(
+  () => props.problem.yours?.difference.filter((line) => line.kind !== 'SAME') ?? [],
+)
+/** Which lines are to be as they are here; at first those that were changed here. */
+const mine = ref(new Set(props.problem.yours?.changedHere ?? []))
 
-const theirs = computed(() => lines(props.problem.current?.sheet))
-const mine = computed(() => lines(props.problem.yours?.sheet))
+function choose(row: string, ours: boolean) {
+  const next = new Set(mine.value)
+  if (ours) next.add(row)
+  else next.delete(row)
+  mine.value = next
+}
 
-const sides = computed(() => [
-  {
-    name: 'Theirs',
-    about: `version ${props.problem.current?.version}, saved ${clock(props.problem.current?.savedAt ?? '')}`,
-    lines: theirs.value,
-    other: new Set(mine.value),
-    action: 'Keep theirs',
-    keep: store.keepTheirs,
-  },
-  {
-    name: 'Yours',
-    about: 'on this screen, not saved yet',
-    lines: mine.value,
-    other: new Set(theirs.value),
-    action: 'Keep mine, over theirs',
-    keep: store.keepMine,
-  },
-])
+async function settle(rows: string[]) {
+  busy.value = true
+  failure.value = null
+  try {
+    await store.settle(rows)
+  } catch (problem) {
+    failure.value = reasonOf(problem)
+  } finally {
+    busy.value = false
+  }
+}
 </script>
 
 <template>
   <section class="panel mx-3 mb-2 border-clay!" role="alert" aria-labelledby="conflict">
     <div class="panel-head bg-clay-soft">
       <h2 id="conflict" class="text-clay">Two versions of this journey</h2>
-      <span>{{ problem.detail }} Either way, undo brings the other back.</span>
+      <span
+        >{{ problem.detail }} Theirs is version {{ problem.current?.version }}, saved
+        {{ clock(problem.current?.savedAt ?? '') }}.</span
+      >
     </div>
-    <div
-      class="grid max-h-72 grid-cols-2 overflow-auto"
-      tabindex="0"
-      role="group"
-      aria-label="Both versions"
-    >
-      <div v-for="side in sides" :key="side.name" class="border-r border-line2 p-3 last:border-0">
-        <div class="mb-1.5 flex items-center gap-2">
-          <b>{{ side.name }}</b><span class="note">{{ side.about }}</span>
-          <button type="button" class="button button-small ml-auto" @click="side.keep">
-            {{ side.action }}
-          </button>
-        </div>
-        <ol>
-          <li
-            v-for="(line, i) in side.lines"
-            :key="i"
-            class="whitespace-pre-wrap"
-            :class="{ 'bg-marigold-soft font-semibold': !side.other.has(line) }"
-          >
-            {{ line }}
-          </li>
-        </ol>
-      </div>
+    <ul class="max-h-64 overflow-y-auto px-3 py-1" tabindex="0" aria-label="What differs">
+      <li
+        v-for="line in lines"
+        :key="line.row"
+        class="grid grid-cols-2 gap-3 border-b border-line2 py-1 last:border-0"
+      >
+        <label
+          v-for="ours in [false, true]"
+          :key="String(ours)"
+          class="flex items-start gap-2 rounded-[6px] px-1"
+          :class="{ 'bg-marigold-soft': mine.has(line.row) === ours }"
+        >
+          <input
+            type="radio"
+            class="mt-1"
+            :name="line.row"
+            :checked="mine.has(line.row) === ours"
+            @change="choose(line.row, ours)"
+          />
+          <span>
+            <b class="mr-1">{{ ours ? 'Yours' : 'Theirs' }}</b>
+            <template v-if="line.kind === 'MOVED'"
+              >{{ line.after }}
+              <i>{{ ours ? 'where you put it' : 'where they have it' }}</i></template
+            >
+            <template v-else-if="(ours ? line.after : line.before) === null"
+              ><i>without this line</i></template
+            >
+            <template v-else>{{ ours ? line.after : line.before }}</template>
+          </span>
+        </label>
+      </li>
+      <li v-if="lines.length === 0" class="py-1">Both say the same.</li>
+    </ul>
+    <div class="flex items-center gap-2 px-3 py-2">
+      <button type="button" class="button button-main" :disabled="busy" @click="settle([...mine])">
+        Save as chosen
+      </button>
+      <button type="button" class="button" :disabled="busy" @click="settle([])">
+        Keep all of theirs
+      </button>
+      <button
+        type="button"
+        class="button"
+        :disabled="busy"
+        @click="settle(lines.map((line) => line.row))"
+      >
+        Keep all of yours
+      </button>
+      <span class="note">Undo brings yours back, and once more theirs.</span>
     </div>
+    <Trouble v-if="failure" class="m-2" :text="failure" />
   </section>
 </template>

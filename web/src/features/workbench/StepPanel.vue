@@ -14,10 +14,13 @@ import { emailsBefore, findArm, findStep, replaceStep } from './edits'
 import FindingNote from './FindingNote.vue'
 import { useJourneyStore } from './journeyStore'
 import StepFigures from './StepFigures.vue'
+import { useKeptWalks } from './useKeptWalks'
+import VersionsPanel from './VersionsPanel.vue'
 
 const store = useJourneyStore()
 const { view, journey, estimate, selected } = storeToRefs(store)
-const tab = ref<'step' | 'checks'>('step')
+const tab = ref<'step' | 'checks' | 'versions'>('step')
+const TABS = { step: '', checks: 'Checks', versions: 'Versions' } as const
 
 const step = computed(() =>
   journey.value && selected.value ? findStep(journey.value, selected.value) : null,
@@ -35,6 +38,7 @@ const before = computed(() =>
 )
 const measures = computed(() => estimate.value?.steps.find((one) => one.id === row.value?.id))
 const findings = computed(() => view.value?.findings ?? [])
+const { changed } = useKeptWalks(() => view.value)
 const here = computed(() =>
   findings.value.filter((finding) =>
     row.value ? finding.step === row.value.id : finding.step === null,
@@ -58,7 +62,7 @@ function change(changed: StepDocument) {
       <span v-if="row?.label" class="chip">branch {{ row.label }}</span>
       <div class="ml-auto flex gap-4 whitespace-nowrap" role="tablist" aria-label="Panel">
         <button
-          v-for="name in ['step', 'checks'] as const"
+          v-for="name in ['step', 'checks', 'versions'] as const"
           :id="`tab-${name}`"
           :key="name"
           type="button"
@@ -68,8 +72,10 @@ function change(changed: StepDocument) {
           :class="tab === name ? 'font-semibold' : 'text-ink2'"
           @click="tab = name"
         >
-          {{ name === 'step' ? (row ? 'Step' : 'Journey') : 'Checks' }}
-          <b v-if="name === 'checks' && findings.length" class="text-clay">{{ findings.length }}</b>
+          {{ TABS[name] || (row ? 'Step' : 'Journey') }}
+          <b v-if="name === 'checks' && findings.length + changed.length" class="text-clay">{{
+            findings.length + changed.length
+          }}</b>
         </button>
       </div>
     </div>
@@ -82,10 +88,18 @@ function change(changed: StepDocument) {
     >
       <div v-if="tab === 'checks'" class="flex flex-col gap-2">
         <FindingNote v-for="(finding, i) in findings" :key="i" :finding="finding" show-place />
-        <p v-if="findings.length === 0" class="text-ink2">
+        <div v-for="walk in changed" :key="walk.id" class="warning flex items-center gap-3">
+          <b class="text-clay">Walk</b>
+          <span class="flex-1">“{{ walk.name }}” comes out another way. {{ walk.sentence }}</span>
+          <RouterLink class="button button-small" :to="{ name: 'walk', params: { id: view!.id } }"
+            >Look</RouterLink
+          >
+        </div>
+        <p v-if="findings.length + changed.length === 0" class="text-ink2">
           No findings: nothing stands in the way.
         </p>
       </div>
+      <VersionsPanel v-else-if="tab === 'versions'" />
       <div v-else-if="journey" class="flex flex-col gap-3">
         <FindingNote v-for="(finding, i) in here" :key="i" :finding="finding" />
         <SendEditor

@@ -2,17 +2,23 @@
 import { useEventListener } from '@vueuse/core'
 import { Redo2, Undo2 } from '@lucide/vue'
 import { storeToRefs } from 'pinia'
-import { ref, watch } from 'vue'
+import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { answerOf, api, reasonOf } from '@/api/client'
+import { folded } from '@/trellis/fold'
 import Trellis from '@/trellis/Trellis.vue'
-import { count } from '@/ui/figures'
+import TrellisTools from '@/trellis/TrellisTools.vue'
+import type { Share } from '@/api/types'
+import { count, margin } from '@/ui/figures'
 import Trouble from '@/ui/Trouble.vue'
 import { useJourneyStore } from './journeyStore'
+import KeyHelp from './KeyHelp.vue'
 import RunSheetPanel from './RunSheetPanel.vue'
 import SaveConflict from './SaveConflict.vue'
 import SaveNote from './SaveNote.vue'
+import StateBar from './StateBar.vue'
 import StepPanel from './StepPanel.vue'
+import { useFolding } from './useFolding'
 
 const props = defineProps<{ id: number }>()
 
@@ -24,7 +30,22 @@ const store = useJourneyStore()
 const router = useRouter()
 const route = useRoute()
 const { view, journey, estimate, selected, save, loadFailure } = storeToRefs(store)
+const trellis = useTemplateRef<InstanceType<typeof Trellis>>('trellis')
+const zoom = ref(1)
+/** What is folded in the run sheet is folded in the picture, too. */
+const { folded: closed } = useFolding(
+  () => view.value?.id,
+  computed(() => view.value?.sheet.rows ?? []),
+)
+/** How far off a share may be at most: the widest interval there is. */
+const error = computed(() => {
+  const reaches = estimate.value?.steps.map((step) => step.reach) ?? []
+  const width = (share: Share) => (share.high ?? 0) - (share.low ?? 0)
+  const widest = reaches.toSorted((a, b) => width(b) - width(a))[0]
+  return widest ? margin(widest) : ''
+})
 const running = ref(false)
+const help = ref(false)
 const runFailure = ref<string | null>(null)
 
 watch(
@@ -61,7 +82,9 @@ useEventListener('beforeunload', (event: BeforeUnloadEvent) => {
 useEventListener('keydown', (event: KeyboardEvent) => {
   if (!(event.ctrlKey || event.metaKey) || event.altKey) return
   const key = event.key.toLowerCase()
-  const typing = event.target instanceof HTMLInputElement && event.target.type !== 'checkbox'
+  const typing =
+    event.target instanceof HTMLTextAreaElement ||
+    (event.target instanceof HTMLInputElement && event.target.type !== 'checkbox')
   if (typing) return
   if (key === 'z' && !event.shiftKey) store.undo()
   else if (key === 'y' || (key === 'z' && event.shiftKey)) store.redo()
@@ -77,7 +100,6 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       <header class="flex shrink-0 items-center gap-2 px-4 pt-2.5 pb-2">
         <h1 class="text-[22px]">{{ journey.name }}</h1>
         <span class="chip">{{ journey.purpose.toLowerCase().replace('_', '-') }}</span>
-        <span class="chip">{{ journey.state.toLowerCase() }}</span>
         <SaveNote class="ml-auto" />
         <button
           type="button"
@@ -99,6 +121,9 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         >
           <Redo2 class="size-4" />
         </button>
+        <RouterLink class="button" :to="{ name: 'walk', params: { id } }"
+          >Walk one person</RouterLink
+        >
         <RouterLink class="button" :to="{ name: 'dry-run', params: { id } }"
           >Set up dry run</RouterLink
         >
@@ -111,6 +136,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           {{ running ? 'Running…' : `Dry run ${count(PEOPLE)}` }}
         </button>
       </header>
+      <StateBar />
       <div v-if="save.status === 'refused'" class="flex items-center gap-2 px-3 pb-2">
         <Trouble
           class="flex-1"
@@ -123,30 +149,43 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       <div
         class="grid min-h-0 flex-1 grid-cols-[minmax(390px,31%)_1fr] grid-rows-[minmax(0,1.25fr)_minmax(0,1fr)] gap-3 px-3 pb-3"
       >
-        <RunSheetPanel class="row-span-2" />
-        <section class="panel flex min-h-0 min-w-0 flex-col" aria-labelledby="trellis">
+        <RunSheetPanel class="row-span-2" @help="help = !help" />
+        <KeyHelp v-if="help" class="row-span-2" @close="help = false" />
+        <section v-if="!help" class="panel flex min-h-0 min-w-0 flex-col" aria-labelledby="trellis">
           <div class="panel-head">
             <h2 id="trellis">Trellis</h2>
             <span class="note">
               ribbon = share of people · leaf filled = opened
               <template v-if="estimate && journey.body.length"
-                >· estimate, {{ count(estimate.people) }} people</template
+                >· estimate, {{ count(estimate.people) }} people{{
+                  error ? `, ${error}` : ''
+                }}</template
               >
             </span>
+            <TrellisTools
+              v-if="journey.body.length"
+              v-model:zoom="zoom"
+              :name="journey.name"
+              :picture="() => trellis?.drawing ?? null"
+            />
           </div>
           <div class="min-h-0 flex-1 p-2">
             <Trellis
               v-if="journey.body.length"
-              :body="store.drawn"
+              ref="trellis"
+              v-model:zoom="zoom"
+              :body="folded(store.drawn, closed)"
+              :hovered="store.hovered"
               :measures="estimate"
               :sheet="view.sheet"
               :selected="selected"
+              @hover="(step) => (store.hovered = step)"
               @select="store.select"
             />
             <p v-else class="p-4 text-ink2">The picture grows as you add steps to the run sheet.</p>
           </div>
         </section>
-        <StepPanel class="min-w-0" />
+        <StepPanel v-if="!help" class="min-w-0" />
       </div>
     </template>
   </main>

@@ -1,12 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import type { BranchStep, StepDocument } from '@/api/types'
 import {
-  allSteps,
   armsOf,
   emailsBefore,
   freshId,
   insertAfter,
-  moveStep,
+  placeAbove,
   removalOf,
   removeOnly,
   removeWithRest,
@@ -73,45 +72,13 @@ describe('removing', () => {
   })
 })
 
-describe('moving', () => {
-  it('goes down through every place and stops at the end', () => {
-    const places = ['a b[c|d e] f']
-    let now = sample()
-    for (;;) {
-      const next = moveStep(now, 'a', 'down')
-      if (next === now) break
-      now = next
-      places.push(line(now.body))
-    }
-    expect(places).toEqual([
-      'a b[c|d e] f',
-      'b[a c|d e] f',
-      'b[c a|d e] f',
-      'b[c|a d e] f',
-      'b[c|d a e] f',
-      'b[c|d e a] f',
-      'b[c|d e] a f',
-      'b[c|d e] f a',
-    ])
-  })
-
-  it('comes back up the same way', () => {
-    let now = journey(branch('b', [send('c')], [send('d')]), send('a'))
-    const places: string[] = []
-    for (let i = 0; i < 5; i++) {
-      now = moveStep(now, 'a', 'up')
-      places.push(line(now.body))
-    }
-    expect(places).toEqual(['b[c|d a]', 'b[c|a d]', 'b[c a|d]', 'b[a c|d]', 'a b[c|d]'])
-  })
-
-  it('neither loses nor doubles a step', () => {
-    for (const step of ['a', 'b', 'c', 'd', 'e', 'f']) {
-      for (const direction of ['up', 'down'] as const) {
-        const ids = allSteps(moveStep(sample(), step, direction).body).map((one) => one.id)
-        expect([...ids].sort()).toEqual(['a', 'b', 'c', 'd', 'e', 'f'])
-      }
-    }
+describe('the place above a step', () => {
+  it('is the step before it, its arm, or the start', () => {
+    expect(placeAbove(sample(), 'b')).toBe('a')
+    expect(placeAbove(sample(), 'e')).toBe('d')
+    expect(placeAbove(sample(), 'd')).toBe('b-else')
+    expect(placeAbove(sample(), 'a')).toBe(START)
+    expect(placeAbove(sample(), 'b-else')).toBeNull()
   })
 })
 

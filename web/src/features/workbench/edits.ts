@@ -90,6 +90,13 @@ export function replaceStep(
 /** Stands for the journey's own line above all steps. */
 export const START = 'journey'
 
+/** The row that a new step must come below to stand right above another; null for an arm. */
+export function placeAbove(journey: JourneyDocument, id: string): string | null {
+  const place = placeOf(journey, id)
+  if (!place) return null
+  return place.steps[place.index - 1]?.id ?? place.arm?.id ?? START
+}
+
 /** Puts a step behind a step or the start, at the start of an arm, or at the end of the body. */
 export function insertAfter(
   journey: JourneyDocument,
@@ -152,41 +159,6 @@ export function removalOf(journey: JourneyDocument, id: string): Removal | null 
   }
 }
 
-/**
- * Moves a step one place up or down: past a plain neighbour, into the nearest arm of a branch, from
- * arm to arm, or out of the branch. Gives the same document when it is at the end already.
- */
-export function moveStep(
-  journey: JourneyDocument,
-  id: string,
-  direction: 'up' | 'down',
-): JourneyDocument {
-  const place = placeOf(journey, id)
-  if (!place) return journey
-  const up = direction === 'up'
-  const step = place.steps[place.index]!
-  const neighbour = place.steps[place.index + (up ? -1 : 1)]
-  const without = takeOut(journey, id)
-  if (neighbour && isFork(neighbour)) {
-    const ways = armsOf(neighbour)
-    const arm = up ? ways.at(-1)! : ways[0]!
-    return intoArm(without, arm.id, step, up)
-  }
-  if (neighbour) {
-    return onSequence(without, neighbour.id, (steps) =>
-      steps.flatMap((one) => (one.id === neighbour.id ? (up ? [step, one] : [one, step]) : [one])),
-    )
-  }
-  if (!place.branch || !place.arm) return journey
-  const arms = armsOf(place.branch)
-  const next = arms[arms.findIndex((arm) => arm.id === place.arm!.id) + (up ? -1 : 1)]
-  if (next) return intoArm(without, next.id, step, up)
-  const branch = place.branch.id
-  return onSequence(without, branch, (steps) =>
-    steps.flatMap((one) => (one.id === branch ? (up ? [step, one] : [one, step]) : [one])),
-  )
-}
-
 /** An id that no step or arm has yet: short, and it says what the step does. */
 export function freshId(journey: JourneyDocument, kind: string): string {
   const taken = new Set(
@@ -228,21 +200,6 @@ function visit(
 /** The simple conditions inside one, itself if it is simple. */
 export function partsOf(condition: ConditionDocument): ConditionDocument[] {
   return 'parts' in condition ? condition.parts : [condition]
-}
-
-function takeOut(journey: JourneyDocument, id: string): JourneyDocument {
-  return onSequence(journey, id, (steps) => steps.filter((step) => step.id !== id))
-}
-
-function intoArm(
-  journey: JourneyDocument,
-  arm: string,
-  step: StepDocument,
-  atEnd: boolean,
-): JourneyDocument {
-  return onArms(journey, (one) =>
-    one.id === arm ? { ...one, steps: atEnd ? [...one.steps, step] : [step, ...one.steps] } : one,
-  )
 }
 
 /** Changes the sequence that a step stands in. */

@@ -11,6 +11,12 @@ function document(name: string, ...body: StepDocument[]): JourneyDocument {
   return { ...testJourney(...body), name }
 }
 
+interface MergeOrder {
+  theirs: JourneyDocument
+  ours: JourneyDocument
+  rows: string[]
+}
+
 /** A server that keeps one journey, answers as ours does, and can be told to refuse or to wait. */
 class Server {
   version = 1
@@ -21,7 +27,8 @@ class Server {
   gate: Promise<void> | null = null
 
   view(): JourneyView {
-    const sheet = { opening: { spans: [] }, rules: [], rows: [] }
+    const line = { id: '', sentence: { spans: [] }, typed: { spans: [] } }
+    const sheet = { opening: line, rules: [], rows: [], goal: line }
     return {
       id: 1,
       version: this.version,
@@ -33,6 +40,9 @@ class Server {
       behaviour: {} as JourneyView['behaviour'],
       behaviourVersion: 1,
       otherJourneys: [],
+      stateChanges: [],
+      archived: false,
+      starter: null,
     }
   }
 
@@ -40,12 +50,16 @@ class Server {
     const path = new URL(request.url).pathname
     if (path.endsWith('/estimates')) return json(200, { people: ++this.estimates, steps: [] })
     if (['/api/messages', '/api/strands', '/api/segments'].includes(path)) return json(200, [])
+    if (path.endsWith('/merges')) {
+      const { theirs, ours, rows } = (await request.json()) as MergeOrder
+      return json(200, { ...theirs, name: rows.includes('name') ? ours.name : theirs.name })
+    }
     if (request.method === 'GET') return json(200, this.view())
     const save = (await request.json()) as { version: number; journey: JourneyDocument }
     await this.gate
     if (this.refuse) return json(400, { code: 'bad-value', detail: this.refuse })
     if (save.version !== this.version) {
-      const yours = { journey: save.journey, sheet: this.view().sheet }
+      const yours = { journey: save.journey, difference: [], changedHere: [] }
       return json(409, { code: 'save-lost', detail: 'Lost.', current: this.view(), yours })
     }
     this.version++
@@ -155,10 +169,12 @@ describe('the journey that is being edited', () => {
     server.journey = document('theirs')
     store.edit('rename', rename('mine'))
     await settled(() => expect(store.save.status).toBe('lost'))
-    store.keepMine()
+    await store.settle(['name'])
     await settled(() => expect(store.save.status).toBe('saved'))
     expect(server.journey.name).toBe('mine')
     expect(server.version).toBe(6)
+    store.undo()
+    expect(store.journey?.name).toBe('mine')
     store.undo()
     expect(store.journey?.name).toBe('theirs')
   })
@@ -169,9 +185,9 @@ describe('the journey that is being edited', () => {
     server.journey = document('theirs')
     store.edit('rename', rename('mine'))
     await settled(() => expect(store.save.status).toBe('lost'))
-    store.keepTheirs()
+    await store.settle([])
     expect(store.journey?.name).toBe('theirs')
-    expect(store.save.status).toBe('saved')
+    await settled(() => expect(store.save.status).toBe('saved'))
     store.undo()
     expect(store.journey?.name).toBe('mine')
     await settled(() => expect(server.journey.name).toBe('mine'))

@@ -1,3 +1,4 @@
+import { useStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { answerOf, api, reasonOf, Refused, type ApiProblem } from '@/api/client'
@@ -39,13 +40,20 @@ export const useJourneyStore = defineStore('journey', () => {
   const strands = shallowRef<StrandDocument[]>([])
   const segments = shallowRef<SegmentDocument[]>([])
   const selected = ref<string | null>(null)
+  /** The other end of the chosen rows; the same as {@link selected} if one is chosen. */
+  const rangeStart = ref<string | null>(null)
+  /** The row or mark that is pointed at; the others show which it is. */
+  const hovered = ref<string | null>(null)
   const save = shallowRef<SaveState>({ status: 'saved' })
+  /** What saves are signed with; kept in this browser. */
+  const author = useStorage('open-trellis.author', '')
   const loadFailure = ref<string | null>(null)
   const done = shallowRef<Edit[]>([])
   const undone = shallowRef<Edit[]>([])
   let unsaved: JourneyDocument | null = null
   let saving = false
   let estimateNumber = 0
+  let estimating: AbortController | null = null
 
   const canUndo = computed(() => done.value.length > 0)
   const canRedo = computed(() => undone.value.length > 0)
@@ -57,7 +65,7 @@ export const useJourneyStore = defineStore('journey', () => {
       view.value = null
       journey.value = null
       estimate.value = null
-      selected.value = step
+      select(step)
       done.value = []
       undone.value = []
     }
@@ -87,6 +95,19 @@ export const useJourneyStore = defineStore('journey', () => {
 
   function select(step: string | null): void {
     selected.value = step
+    rangeStart.value = step
+  }
+
+  /** Chooses several rows, from the first to the last of them. */
+  function choose(rows: string[]): void {
+    rangeStart.value = rows[0] ?? null
+    selected.value = rows.at(-1) ?? null
+  }
+
+  /** Chooses all rows from where the choice began to this one. */
+  function extendTo(row: string): void {
+    rangeStart.value ??= row
+    selected.value = row
   }
 
   /** Does an edit. Nothing happens if it changes nothing. */
@@ -138,7 +159,7 @@ export const useJourneyStore = defineStore('journey', () => {
         view.value = await answerOf(
           api.PUT('/api/journeys/{id}', {
             params: { path: { id: view.value.id } },
-            body: { version: view.value.version, journey: document },
+            body: { version: view.value.version, journey: document, by: author.value || null },
           }),
         )
         save.value = { status: 'saved' }
@@ -158,34 +179,43 @@ export const useJourneyStore = defineStore('journey', () => {
     return { status: 'refused', reason: reasonOf(failure) }
   }
 
-  /** Ends a lost save by taking what the other side saved. Ours can be had back by undo. */
-  function keepTheirs(): void {
+  /**
+   * Ends a lost save: what the other side saved, with some rows as they are here. Undo brings back
+   * what was here, and once more what was there.
+   *
+   * @param rows those to be as they are here
+   */
+  async function settle(rows: string[]): Promise<void> {
     const theirs = conflict()
-    if (!theirs) return
+    const ours = journey.value
+    if (!theirs || !ours) return
+    const merged =
+      rows.length === 0
+        ? theirs.journey
+        : await answerOf(
+            api.POST('/api/arrangements/merges', { body: { theirs: theirs.journey, ours, rows } }),
+          )
     view.value = theirs
     unsaved = null
-    save.value = { status: 'saved' }
-    if (journey.value) {
-      done.value = [
-        ...done.value,
-        { name: 'take the other version', before: journey.value, after: theirs.journey },
-      ]
-    }
-    journey.value = theirs.journey
-    void refreshEstimate()
-  }
-
-  /** Ends a lost save by saving ours over theirs. Theirs can be had back by undo. */
-  function keepMine(): void {
-    const theirs = conflict()
-    if (!theirs || !journey.value) return
-    view.value = theirs
     done.value = [
       ...done.value,
-      { name: 'save over the other version', before: theirs.journey, after: journey.value },
+      { name: 'set aside the other version', before: theirs.journey, after: ours },
+      { name: 'put both versions together', before: ours, after: merged },
     ]
+    undone.value = []
     save.value = { status: 'saving' }
-    show(journey.value)
+    show(merged)
+  }
+
+  /** Opens, closes or stops the journey; edits stay as they are. */
+  async function changeState(state: JourneyDocument['state']): Promise<void> {
+    if (!view.value) return
+    view.value = await answerOf(
+      api.PUT('/api/journeys/{id}/state', {
+        params: { path: { id: view.value.id } },
+        body: { version: view.value.version, state, by: author.value || null },
+      }),
+    )
   }
 
   function conflict(): JourneyView | null {
@@ -203,13 +233,19 @@ export const useJourneyStore = defineStore('journey', () => {
     void refreshEstimate()
   }
 
-  /** Asks for the newest estimate; an answer that a newer one has overtaken is dropped. */
+  /** Asks for the newest estimate; one that is still under way is given up. */
   async function refreshEstimate(): Promise<void> {
     if (!view.value) return
     const number = ++estimateNumber
+    estimating?.abort()
+    estimating = new AbortController()
+    const { signal } = estimating
     try {
       const measures = await answerOf(
-        api.POST('/api/journeys/{id}/estimates', { params: { path: { id: view.value.id } } }),
+        api.POST('/api/journeys/{id}/estimates', {
+          params: { path: { id: view.value.id } },
+          signal,
+        }),
       )
       if (number === estimateNumber) estimate.value = measures
     } catch (failure) {
@@ -277,6 +313,15 @@ export const useJourneyStore = defineStore('journey', () => {
     return includes && view.value ? view.value.expanded.body : body
   })
 
+  /** The chosen rows, in their order; the lines about the whole journey are chosen one at a time. */
+  const chosen = computed<string[]>(() => {
+    const here = selected.value
+    if (here === null) return []
+    const ids = view.value?.sheet.rows.map((row) => row.id) ?? []
+    const ends = [ids.indexOf(rangeStart.value ?? here), ids.indexOf(here)].sort((a, b) => a - b)
+    return ends[0]! < 0 ? [here] : ids.slice(ends[0], ends[1]! + 1)
+  })
+
   const stepIds = computed(() =>
     journey.value ? allSteps(journey.value.body).map((step) => step.id) : [],
   )
@@ -293,6 +338,8 @@ export const useJourneyStore = defineStore('journey', () => {
     estimate,
     messages,
     selected,
+    hovered,
+    chosen,
     save,
     loadFailure,
     canUndo,
@@ -301,12 +348,15 @@ export const useJourneyStore = defineStore('journey', () => {
     redoName,
     open,
     select,
+    choose,
+    extendTo,
     edit,
     undo,
     redo,
     saveAgain,
-    keepTheirs,
-    keepMine,
+    settle,
+    changeState,
+    author,
     saveBehaviour,
     addMessage,
     saveMessage,

@@ -1,18 +1,18 @@
 import type { ConditionDocument, JourneyDocument, MessageView, StepDocument } from '@/api/types'
 import { allSteps, emailsBefore, findArm, findStep, freshId, START } from './edits'
 
-/** The kinds of step that can be added: how they are called, and what their ids begin with. */
+/** The kinds of step that can be added: their names, how their ids begin, and what they do. */
 export const STEP_KINDS = [
-  { kind: 'sendEmail', name: 'Send', id: 'send' },
-  { kind: 'wait', name: 'Wait', id: 'wait' },
-  { kind: 'branch', name: 'Branch', id: 'branch' },
-  { kind: 'change', name: 'Change', id: 'change' },
-  { kind: 'finish', name: 'Finish', id: 'finish' },
-  { kind: 'sendText', name: 'Text', id: 'text' },
-  { kind: 'splitTest', name: 'Split test', id: 'split' },
-  { kind: 'include', name: 'Strand', id: 'strand' },
-  { kind: 'handOver', name: 'Hand over', id: 'hand-over' },
-  { kind: 'notify', name: 'Notify', id: 'notify' },
+  { kind: 'sendEmail', name: 'Send', id: 'send', does: 'an email' },
+  { kind: 'wait', name: 'Wait', id: 'wait', does: 'for a time or until something' },
+  { kind: 'branch', name: 'Branch', id: 'branch', does: 'ask something and part the people' },
+  { kind: 'change', name: 'Change', id: 'change', does: 'tags, lists and fields' },
+  { kind: 'finish', name: 'Finish', id: 'finish', does: 'the journey ends here' },
+  { kind: 'sendText', name: 'Text', id: 'text', does: 'a text message' },
+  { kind: 'splitTest', name: 'Split test', id: 'split', does: 'part the people by lot' },
+  { kind: 'include', name: 'Strand', id: 'strand', does: 'a run of steps that journeys share' },
+  { kind: 'handOver', name: 'Hand over', id: 'hand-over', does: 'into another journey' },
+  { kind: 'notify', name: 'Notify', id: 'notify', does: 'a teammate or a web address' },
 ] as const
 
 export type StepKind = (typeof STEP_KINDS)[number]['kind']

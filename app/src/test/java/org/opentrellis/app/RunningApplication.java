@@ -79,6 +79,15 @@ public final class RunningApplication implements BeforeAllCallback, AfterAllCall
     return send("PUT", path, body);
   }
 
+  public Answer delete(String path) {
+    return send("DELETE", path, "");
+  }
+
+  /** An answer that is no JSON. */
+  public String text(String path) {
+    return body(HttpRequest.newBuilder(URI.create(address() + path)).GET()).body();
+  }
+
   private Answer send(String method, String path, String body) {
     return send(
         HttpRequest.newBuilder(URI.create(address() + path))
@@ -87,10 +96,13 @@ public final class RunningApplication implements BeforeAllCallback, AfterAllCall
   }
 
   private Answer send(HttpRequest.Builder request) {
+    HttpResponse<String> response = body(request);
+    return new Answer(response.statusCode(), JSON.readTree(response.body()));
+  }
+
+  private HttpResponse<String> body(HttpRequest.Builder request) {
     try {
-      HttpResponse<String> response =
-          client.send(request.build(), HttpResponse.BodyHandlers.ofString());
-      return new Answer(response.statusCode(), JSON.readTree(response.body()));
+      return client.send(request.build(), HttpResponse.BodyHandlers.ofString());
     } catch (IOException failure) {
       throw new UncheckedIOException(failure);
     } catch (InterruptedException stopped) {

@@ -112,7 +112,7 @@ public final class Bench {
                 new OptionsBuilder()
                     .include(Benchmarks.class.getSimpleName())
                     .verbosity(VerboseMode.SILENT)
-                    .jvmArgs("-Xmx1g")
+                    .jvmArgs("-Xmx1g", "-XX:+UseSerialGC") // as ./trellis runs everything
                     .build())
             .run();
     Map<String, Double> nanos = new HashMap<>();

@@ -39,11 +39,14 @@ class ArchitectureTest {
               "dryrun", Set.of("machine", "behaviour", "random", "journey", "calendar", "stats")),
           Map.entry("walk", Set.of("machine")),
           Map.entry("replay", Set.of("machine")),
+          Map.entry("story", Set.of("walk", "machine", "sentence", "journey", "calendar")),
           Map.entry("measure", Set.of("dryrun", "stats", "journey", "machine")),
           Map.entry("calibrate", Set.of("behaviour", "stats", "journey")),
           Map.entry(
               "export", Set.of("dryrun", "machine", "walk", "journey", "measure", "sentence")),
           Map.entry("sentence", Set.of("journey", "calendar")),
+          Map.entry("arrange", Set.of("journey", "calendar", "sentence")),
+          Map.entry("reading", Set.of("journey", "calendar", "sentence")),
           Map.entry("check", Set.of("journey", "calendar", "behaviour", "sentence", "problem")),
           Map.entry("format", Set.of("journey", "calendar", "behaviour", "problem", "calibrate")));
 

@@ -75,7 +75,9 @@ class DemoLayer implements ApplicationRunner {
     file.segments().forEach(catalogues::keep);
     long id =
         journeys.add(
-            file.journey(), file.behaviour().orElse(TypicalBehaviour.in(Documents.USUAL_ZONE)));
+            file.journey(),
+            file.behaviour().orElse(TypicalBehaviour.in(Documents.USUAL_ZONE)),
+            null);
     dryRuns.run(id, PEOPLE, SEED, HORIZON_DAYS);
   }
 

@@ -35,6 +35,7 @@ public class ApiDocument implements ModelConverter, GlobalOpenApiCustomizer {
   public static final String BEHAVIOUR = SCHEMAS + "Behaviour";
   public static final String STRAND = SCHEMAS + "Strand";
   public static final String SEGMENT = SCHEMAS + "Segment";
+  public static final String STEP = SCHEMAS + "Step";
 
   private final Map<String, Class<?>> types = new ConcurrentHashMap<>();
 

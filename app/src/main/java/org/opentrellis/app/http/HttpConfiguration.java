@@ -21,7 +21,12 @@ class HttpConfiguration implements WebMvcConfigurer {
   public void addViewControllers(ViewControllerRegistry registry) {
     for (String page :
         new String[] {
-          "/journeys", "/journeys/*", "/journeys/*/dry-run", "/dry-runs/*", "/side-by-side"
+          "/journeys",
+          "/journeys/*",
+          "/journeys/*/dry-run",
+          "/journeys/*/walk",
+          "/dry-runs/*",
+          "/side-by-side"
         }) {
       registry.addViewController(page).setViewName("forward:/index.html");
     }

@@ -2,6 +2,7 @@ package org.opentrellis.app.journeys;
 
 import java.util.List;
 import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -15,9 +16,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/journeys")
 class JourneyController {
   private final Journeys journeys;
+  private final JourneyShelf shelf;
 
-  JourneyController(Journeys journeys) {
+  JourneyController(Journeys journeys, JourneyShelf shelf) {
     this.journeys = journeys;
+    this.shelf = shelf;
   }
 
   @GetMapping
@@ -39,6 +42,27 @@ class JourneyController {
   @PutMapping("/{id}")
   JourneyView saveJourney(@PathVariable long id, @RequestBody JourneyEdits.JourneySave save) {
     return journeys.save(id, save);
+  }
+
+  @PutMapping("/{id}/state")
+  JourneyView changeState(@PathVariable long id, @RequestBody JourneyEdits.StateSave save) {
+    return shelf.change(id, save);
+  }
+
+  @PostMapping("/{id}/copies")
+  @ResponseStatus(HttpStatus.CREATED)
+  JourneyView duplicateJourney(@PathVariable long id) {
+    return shelf.duplicate(id);
+  }
+
+  @PutMapping("/{id}/archived")
+  JourneyView archiveJourney(@PathVariable long id) {
+    return shelf.archive(id, true);
+  }
+
+  @DeleteMapping("/{id}/archived")
+  JourneyView bringJourneyBack(@PathVariable long id) {
+    return shelf.archive(id, false);
   }
 
   @PutMapping("/{id}/behaviour")

@@ -1,10 +1,12 @@
 package org.opentrellis.app.journeys;
 
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.ApiDocument;
+import org.opentrellis.core.journey.JourneyState;
 import org.opentrellis.core.journey.Purpose;
-import org.opentrellis.core.sentence.RunSheet;
+import org.opentrellis.core.sentence.DifferenceLine;
 import tools.jackson.databind.JsonNode;
 
 /** What a user sends about a journey. */
@@ -16,8 +18,17 @@ final class JourneyEdits {
 
   /**
    * @param version the version it was read at
+   * @param by what whoever saves it signs with, if they do
    */
-  record JourneySave(int version, @Schema(ref = ApiDocument.JOURNEY) @Nullable JsonNode journey) {}
+  record JourneySave(
+      int version,
+      @Schema(ref = ApiDocument.JOURNEY) @Nullable JsonNode journey,
+      @Nullable String by) {}
+
+  /**
+   * @param version the version whose findings and people were seen
+   */
+  record StateSave(int version, JourneyState state, @Nullable String by) {}
 
   /**
    * @param version the version they were read at
@@ -25,6 +36,14 @@ final class JourneyEdits {
   record BehaviourSave(
       int version, @Schema(ref = ApiDocument.BEHAVIOUR) @Nullable JsonNode behaviour) {}
 
-  /** What a save that lost the race was to save, in words, to set beside what is saved now. */
-  record LostSave(@Schema(ref = ApiDocument.JOURNEY) JsonNode journey, RunSheet sheet) {}
+  /**
+   * What a save that lost the race was to save.
+   *
+   * @param difference what it says, against what is saved now
+   * @param changedHere the rows of these in which it differs from the version it was read at
+   */
+  record LostSave(
+      @Schema(ref = ApiDocument.JOURNEY) JsonNode journey,
+      List<DifferenceLine> difference,
+      List<String> changedHere) {}
 }

@@ -14,22 +14,22 @@ import org.apache.ibatis.annotations.Update;
 interface JourneyMapper {
   @Select(
       """
-      select id, document, version, saved_at, behaviour, behaviour_version from journey
-      order by id
+      select id, document, version, saved_at, behaviour, behaviour_version, archived, starter
+      from journey order by id
       """)
   List<JourneyRow> all();
 
   @Select(
       """
-      select id, document, version, saved_at, behaviour, behaviour_version from journey
-      where id = #{id}
+      select id, document, version, saved_at, behaviour, behaviour_version, archived, starter
+      from journey where id = #{id}
       """)
   Optional<JourneyRow> find(long id);
 
   @Insert(
       """
-      insert into journey (document, version, saved_at, behaviour, behaviour_version)
-      values (#{document}, 1, #{savedAt}, #{behaviour}, 1)
+      insert into journey (document, version, saved_at, behaviour, behaviour_version, starter)
+      values (#{document}, 1, #{savedAt}, #{behaviour}, 1, #{starter})
       """)
   @Options(useGeneratedKeys = true, keyProperty = "id")
   void insert(NewJourneyRow row);
@@ -45,6 +45,9 @@ interface JourneyMapper {
       @Param("version") int version,
       @Param("document") String document,
       @Param("savedAt") OffsetDateTime savedAt);
+
+  @Update("update journey set archived = #{archived} where id = #{id}")
+  void archive(@Param("id") long id, @Param("archived") boolean archived);
 
   /** Returns 0 when somebody else has saved since. */
   @Update(

@@ -1,6 +1,7 @@
 package org.opentrellis.app.journeys;
 
 import java.time.OffsetDateTime;
+import org.jspecify.annotations.Nullable;
 
 record JourneyRow(
     long id,
@@ -8,4 +9,6 @@ record JourneyRow(
     int version,
     OffsetDateTime savedAt,
     String behaviour,
-    int behaviourVersion) {}
+    int behaviourVersion,
+    boolean archived,
+    @Nullable String starter) {}

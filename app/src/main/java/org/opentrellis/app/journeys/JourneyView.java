@@ -10,6 +10,7 @@ import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.journey.StepId;
 import org.opentrellis.core.problem.Severity;
 import org.opentrellis.core.sentence.RunSheet;
+import org.opentrellis.core.sentence.StateChange;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -18,6 +19,9 @@ import tools.jackson.databind.JsonNode;
  * @param journey as it is written
  * @param expanded with the steps of its strands in place
  * @param otherJourneys the names of the others, to hand people over to
+ * @param stateChanges what can be done with its state, and what that means
+ * @param archived whether it has been put away
+ * @param starter the starter that it began from, if it did
  */
 public record JourneyView(
     long id,
@@ -29,7 +33,10 @@ public record JourneyView(
     List<FindingView> findings,
     @Schema(ref = ApiDocument.BEHAVIOUR) JsonNode behaviour,
     int behaviourVersion,
-    List<String> otherJourneys) {
+    List<String> otherJourneys,
+    List<StateChange> stateChanges,
+    boolean archived,
+    @Nullable String starter) {
 
   /**
    * @param step the step it is about, or null for the whole journey

@@ -5,6 +5,8 @@ import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.SaveLost;
@@ -21,7 +23,10 @@ import org.opentrellis.core.journey.Purpose;
 import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
+import org.opentrellis.core.sentence.Difference;
+import org.opentrellis.core.sentence.DifferenceLine;
 import org.opentrellis.core.sentence.RunSheet;
+import org.opentrellis.core.sentence.StateChange;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -33,19 +38,27 @@ import tools.jackson.databind.node.ObjectNode;
 public class Journeys {
   private static final ZoneId ACCOUNT_ZONE = ZoneId.of("Europe/Berlin");
 
+  /** Journeys are planned here and do not run yet. */
+  private static final long NOBODY_INSIDE = 0;
+
   private final JourneyMapper mapper;
+  private final VersionMapper versions;
   private final Catalogues catalogues;
   private final Clock clock;
 
-  Journeys(JourneyMapper mapper, Catalogues catalogues, Clock clock) {
+  Journeys(JourneyMapper mapper, VersionMapper versions, Catalogues catalogues, Clock clock) {
     this.mapper = mapper;
+    this.versions = versions;
     this.catalogues = catalogues;
     this.clock = clock;
   }
 
-  /** All journeys, oldest first. */
+  /** All journeys that are not archived, oldest first. */
   public List<KeptJourney> all() {
-    Catalogue catalogue = catalogues.current();
+    return withArchived(catalogues.current()).stream().filter(kept -> !kept.archived()).toList();
+  }
+
+  private List<KeptJourney> withArchived(Catalogue catalogue) {
     return mapper.all().stream().map(row -> kept(row, catalogue)).toList();
   }
 
@@ -57,19 +70,26 @@ public class Journeys {
   }
 
   List<JourneyView> views() {
-    List<KeptJourney> all = all();
     Catalogue catalogue = catalogues.current();
+    List<KeptJourney> all = withArchived(catalogue);
     return all.stream().map(kept -> view(kept, all, catalogue)).toList();
   }
 
   /** A journey with its sentences and findings. */
   public JourneyView view(long id) {
-    return view(find(id), all(), catalogues.current());
+    Catalogue catalogue = catalogues.current();
+    List<KeptJourney> all = withArchived(catalogue);
+    KeptJourney kept =
+        all.stream()
+            .filter(one -> one.id() == id)
+            .findFirst()
+            .orElseThrow(() -> NotFound.of("journey", id));
+    return view(kept, all, catalogue);
   }
 
   /** Adds an empty draft that once-per-person readers enter; its people behave typically. */
   public JourneyView add(JourneyEdits.NewJourney given) {
-    return view(add(empty(given), TypicalBehaviour.in(ACCOUNT_ZONE)));
+    return view(add(empty(given), TypicalBehaviour.in(ACCOUNT_ZONE), null));
   }
 
   private static Journey empty(JourneyEdits.NewJourney given) {
@@ -82,16 +102,38 @@ public class Journeys {
   /**
    * Adds a journey with what is assumed of its people.
    *
+   * @param starter the starter that it begins from, if it does
    * @return its id
    */
-  public long add(Journey journey, Behaviour behaviour) {
+  public long add(Journey journey, Behaviour behaviour, @Nullable String starter) {
+    String document = Json.write(Documents.write(journey));
+    OffsetDateTime now = OffsetDateTime.now(clock);
     NewJourneyRow row =
-        new NewJourneyRow(
-            Json.write(Documents.write(journey)),
-            OffsetDateTime.now(clock),
-            Json.write(Documents.write(behaviour)));
+        new NewJourneyRow(document, now, Json.write(Documents.write(behaviour)), starter);
     mapper.insert(row);
-    return java.util.Objects.requireNonNull(row.id);
+    long id = Objects.requireNonNull(row.id);
+    versions.insert(id, 1, document, now, null);
+    return id;
+  }
+
+  /** Behaviour to begin with where nothing is known of the people. */
+  public static Behaviour usual() {
+    return TypicalBehaviour.in(ACCOUNT_ZONE);
+  }
+
+  /** A name that no journey has yet: the one that is wanted, or with a number behind. */
+  public String freeName(String wanted) {
+    List<String> taken =
+        withArchived(catalogues.current()).stream()
+            .map(kept -> kept.journey().name())
+            .distinct()
+            .toList();
+    String name = wanted;
+    for (int n = 2; taken.contains(name); n++) {
+      String number = " " + n;
+      name = wanted.substring(0, Math.min(wanted.length(), 80 - number.length())) + number;
+    }
+    return name;
   }
 
   /**
@@ -101,21 +143,57 @@ public class Journeys {
    * @throws SaveLost with both sides if somebody else has saved since
    */
   JourneyView save(long id, JourneyEdits.JourneySave save) {
-    row(id);
+    JourneyRow row = row(id);
     if (save.journey() == null) {
       throw new ProblemsFound(
           List.of(new Problem("missing-value", "/journey", "\u201cjourney\u201d is missing.")));
     }
-    Journey journey = readIn("/journey", save.journey());
-    String document = Json.write(Documents.write(journey));
-    int saved = mapper.updateDocument(id, save.version(), document, OffsetDateTime.now(clock));
-    if (saved == 0) {
-      throw new SaveLost(
-          "Somebody else has saved this journey since you opened it. Both sides are kept: choose.",
-          view(id),
-          new JourneyEdits.LostSave(save.journey(), RunSheet.of(journey, catalogues.current())));
+    Catalogue catalogue = catalogues.current();
+    Journey kept = kept(row, catalogue).journey();
+    // Opening and stopping are asked for as such: saving, and undoing, leave the state as it is.
+    Journey journey =
+        within("/journey", () -> Documents.readJourney(save.journey(), catalogue))
+            .edit()
+            .state(kept.state())
+            .done();
+    if (row.version() != save.version() || !write(id, save.version(), journey, save.by())) {
+      throw lost(id, save.version(), journey, catalogue);
     }
     return view(id);
+  }
+
+  private SaveLost lost(long id, int readAt, Journey journey, Catalogue catalogue) {
+    List<String> changedHere =
+        versions.find(id, readAt).stream()
+            .map(row -> Documents.readJourney(Json.tree(row.document()), catalogue))
+            .flatMap(base -> Difference.between(base, journey, catalogue).stream())
+            .filter(line -> line.kind() != DifferenceLine.Kind.SAME)
+            .map(DifferenceLine::row)
+            .toList();
+    return new SaveLost(
+        "Somebody else has saved this journey since you opened it. Both sides are kept: choose.",
+        view(id),
+        new JourneyEdits.LostSave(
+            Documents.write(journey),
+            Difference.between(find(id).journey(), journey, catalogue),
+            changedHere));
+  }
+
+  /** Saves over a version; false if somebody else has saved since. */
+  boolean write(long id, int version, Journey journey, @Nullable String by) {
+    String document = Json.write(Documents.write(journey));
+    OffsetDateTime now = OffsetDateTime.now(clock);
+    if (mapper.updateDocument(id, version, document, now) == 0) {
+      return false;
+    }
+    String signed = by == null || by.isBlank() ? null : by.strip();
+    versions.insert(
+        id,
+        version + 1,
+        document,
+        now,
+        signed == null ? null : signed.substring(0, Math.min(60, signed.length())));
+    return true;
   }
 
   /**
@@ -143,7 +221,10 @@ public class Journeys {
 
   private JourneyView view(KeptJourney kept, List<KeptJourney> all, Catalogue catalogue) {
     List<Journey> others =
-        all.stream().filter(other -> other.id() != kept.id()).map(KeptJourney::journey).toList();
+        all.stream()
+            .filter(other -> other.id() != kept.id() && !other.archived())
+            .map(KeptJourney::journey)
+            .toList();
     CheckContext context =
         new CheckContext(kept.journey(), catalogue, kept.behaviour(), others, LocalDate.now(clock));
     return new JourneyView(
@@ -156,7 +237,10 @@ public class Journeys {
         Checks.run(context).stream().map(JourneyView.FindingView::of).toList(),
         Documents.write(kept.behaviour()),
         kept.behaviourVersion(),
-        others.stream().map(Journey::name).distinct().sorted().toList());
+        others.stream().map(Journey::name).distinct().sorted().toList(),
+        StateChange.of(kept.journey(), catalogue, NOBODY_INSIDE),
+        kept.archived(),
+        kept.starter());
   }
 
   private JourneyRow row(long id) {
@@ -170,10 +254,17 @@ public class Journeys {
         row.savedAt(),
         Documents.readJourney(FirstVersion.journey(Json.tree(row.document())), catalogue),
         Documents.readBehaviour(FirstVersion.behaviour(Json.tree(row.behaviour()))),
-        row.behaviourVersion());
+        row.behaviourVersion(),
+        row.archived(),
+        row.starter());
   }
 
-  private Journey readIn(String place, JsonNode document) {
+  /**
+   * Reads a journey that is part of a request.
+   *
+   * @throws ProblemsFound if something in it is wrong, placed in the whole request
+   */
+  public Journey readIn(String place, JsonNode document) {
     return within(place, () -> Documents.readJourney(document, catalogues.current()));
   }
 

@@ -9,10 +9,13 @@ final class NewJourneyRow {
   final String document;
   final OffsetDateTime savedAt;
   final String behaviour;
+  final @Nullable String starter;
 
-  NewJourneyRow(String document, OffsetDateTime savedAt, String behaviour) {
+  NewJourneyRow(
+      String document, OffsetDateTime savedAt, String behaviour, @Nullable String starter) {
     this.document = document;
     this.savedAt = savedAt;
     this.behaviour = behaviour;
+    this.starter = starter;
   }
 }

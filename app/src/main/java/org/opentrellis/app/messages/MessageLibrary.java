@@ -55,6 +55,11 @@ public class MessageLibrary {
     mapper.insert(row(message, 1));
   }
 
+  /** Puts a message in the place of the one of its id. */
+  public void replace(Message message) {
+    mapper.update(row(message, find(message.id().value()).version()));
+  }
+
   /**
    * Saves a message over the version it was read at.
    *

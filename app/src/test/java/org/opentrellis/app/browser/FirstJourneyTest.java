@@ -26,11 +26,11 @@ class FirstJourneyTest {
   }
 
   private static Locator rows(Page page) {
-    return page.locator("[data-row]");
+    return Sheet.rows(page);
   }
 
   private static void saved(Page page) {
-    assertThat(page.getByRole(AriaRole.STATUS)).containsText("Saved");
+    Sheet.saved(page);
   }
 
   @Test
@@ -49,19 +49,19 @@ class FirstJourneyTest {
     assertThat(page.getByText("Starts when someone joins list Newcomers")).isVisible();
     page.getByLabel("Goal: they").check();
     assertThat(page.getByText("bought anything within 21 days").first()).isVisible();
-    button(page, "Send").click();
+    Sheet.choose(page, "Send");
     Accessibility.assertNothingFound(page);
     page.getByLabel("New message’s name").fill("Raising queens");
     page.getByLabel("Its subject").fill("How a colony raises a queen");
     button(page, "Add message").click();
     assertThat(rows(page)).hasCount(1);
-    button(page, "Wait").click();
-    button(page, "Branch").click();
+    Sheet.choose(page, "Wait");
+    Sheet.choose(page, "Branch");
     assertThat(rows(page)).hasCount(5);
 
     // Into the arm for everyone else: a second try, and a wait behind the branch.
     page.locator("[data-row$=-else]").click();
-    button(page, "Send").click();
+    Sheet.choose(page, "Send");
     assertThat(rows(page)).hasCount(6);
     page.getByLabel("Subject for this send").fill("Once more: how a colony raises a queen");
     page.getByLabel("Subject for this send").press("Tab");
@@ -152,7 +152,7 @@ class FirstJourneyTest {
     assertThat(conflict).containsText("Wait 6 days");
     assertThat(conflict).containsText("Wait 9 days");
     Accessibility.assertNothingFound(mine);
-    button(mine, "Keep mine, over theirs").click();
+    button(mine, "Keep all of yours").click();
     assertThat(conflict).isHidden();
     saved(mine);
     mine.reload();

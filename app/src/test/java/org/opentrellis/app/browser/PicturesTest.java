@@ -44,6 +44,13 @@ class PicturesTest {
     take(at("/journeys/7?step=how", "Lots decide"), "split-test");
     take(at("/journeys/8?step=spring/lesson", "belongs to a strand"), "strand");
     take(at("/journeys/1/dry-run", "met the goal"), "dry-run");
+    Page starters = at("/journeys", "Thirty days of bees");
+    starters
+        .getByRole(AriaRole.BUTTON, new GetByRoleOptions().setName("New journey").setExact(true))
+        .click();
+    assertThat(starters.getByText("Begin from it").first()).isVisible();
+    take(starters, "starters");
+    take(walked(), "walk");
     take(at("/side-by-side?runs=2,1,3", "Which does better"), "side-by-side");
     Page assumptions = at("/journeys/1/dry-run", "met the goal");
     assumptions.getByText("Keen newcomers").click();
@@ -55,6 +62,20 @@ class PicturesTest {
         .first()
         .click();
     take(removing, "removing");
+  }
+
+  private static Page walked() {
+    Page page = at("/journeys/1/walk", "Comes in.");
+    for (String choice : new String[] {"Open in 5 h", "Click", "Ignore", "Open now"}) {
+      press(page, "Skip to the next choice");
+      press(page, choice);
+    }
+    press(page, "Skip to the next choice");
+    return page;
+  }
+
+  private static void press(Page page, String name) {
+    page.getByRole(AriaRole.BUTTON, new GetByRoleOptions().setName(name).setExact(true)).click();
   }
 
   @Test

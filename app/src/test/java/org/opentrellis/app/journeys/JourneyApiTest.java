@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.ByteArrayOutputStream;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
+import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -13,6 +14,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.opentrellis.app.RunningApplication;
 import org.opentrellis.app.RunningApplication.Answer;
+import tools.jackson.databind.JsonNode;
 
 /** Journeys over HTTP: what is saved, and what is refused and how. */
 class JourneyApiTest {
@@ -70,7 +72,10 @@ class JourneyApiTest {
     assertThat(loaded.body()).isEqualTo(saved.body());
     assertThat(loaded.body().at("/sheet/rows/0/sentence/spans/1/text").asString())
         .isEqualTo("Hello");
-    assertThat(loaded.body().get("findings")).isEmpty();
+    assertThat(loaded.body().get("findings")).hasSize(1);
+    assertThat(loaded.body().at("/findings/0/code").asString()).isEqualTo("still-a-draft");
+    // Saving does not open a journey: that is asked for as such.
+    assertThat(loaded.body().at("/journey/state").asString()).isEqualTo("DRAFT");
     assertThat(APP.get("/api/journeys").body().toString()).contains("\"id\":" + id);
   }
 
@@ -83,8 +88,15 @@ class JourneyApiTest {
     assertThat(lost.body().at("/current/version").asInt()).isEqualTo(2);
     assertThat(lost.body().at("/current/sheet/rows/1/sentence/spans/1/text").asString())
         .isEqualTo("1 day");
-    assertThat(lost.body().at("/yours/sheet/rows/1/sentence/spans/1/text").asString())
-        .isEqualTo("3 days");
+    JsonNode changed =
+        StreamSupport.stream(lost.body().at("/yours/difference").spliterator(), false)
+            .filter(line -> line.get("row").asString().equals("w"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(changed.get("kind").asString()).isEqualTo("CHANGED");
+    assertThat(changed.get("before").asString()).isEqualTo("Wait 1 day");
+    assertThat(changed.get("after").asString()).isEqualTo("Wait 3 days");
+    assertThat(lost.body().at("/yours/changedHere").toString()).contains("\"w\"");
     assertThat(load().body().get("version").asInt()).isEqualTo(2);
   }
 

@@ -4,7 +4,8 @@ import java.util.List;
 import org.opentrellis.core.journey.Operand;
 
 /** What a group's people have in a field of their record. */
-public sealed interface FieldGuess {
+public sealed interface FieldGuess
+    permits FieldGuess.OneOf, FieldGuess.NumberBetween, FieldGuess.DateBetween {
 
   /**
    * One of some values.

@@ -40,6 +40,9 @@ public record Amount(double count, TimeUnit unit) {
     if (unit.exact()) {
       return start + Math.round(count * unit.nominalSeconds());
     }
+    if (unit == TimeUnit.DAYS || unit == TimeUnit.WEEKS) {
+      return clock.plusDays(start, (int) count * (unit == TimeUnit.WEEKS ? 7 : 1));
+    }
     long local = clock.local(start);
     long day = Math.floorDiv(local, (long) ZoneClock.DAY);
     return clock.instant(later(day) * ZoneClock.DAY + local - day * ZoneClock.DAY);
@@ -48,11 +51,9 @@ public record Amount(double count, TimeUnit unit) {
   private long later(long day) {
     long n = (long) count;
     return switch (unit) {
-      case DAYS -> day + n;
-      case WEEKS -> day + 7 * n;
       case MONTHS -> LocalDate.ofEpochDay(day).plusMonths(n).toEpochDay();
       case YEARS -> LocalDate.ofEpochDay(day).plusYears(n).toEpochDay();
-      case MINUTES, HOURS -> throw new IllegalStateException("exact units are handled above");
+      case MINUTES, HOURS, DAYS, WEEKS -> throw new IllegalStateException("handled above");
     };
   }
 

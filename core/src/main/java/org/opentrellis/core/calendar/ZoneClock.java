@@ -85,6 +85,19 @@ public final class ZoneClock {
     return LocalDateTime.ofEpochSecond(local, 0, ZoneOffset.UTC).atZone(zone).toEpochSecond();
   }
 
+  /** The instant so many days later at the same wall-clock time. */
+  public long plusDays(long instant, int days) {
+    long from = Math.floorDiv(instant, (long) DAY) - firstDay;
+    long to = from + days;
+    if (from >= 0 && to < offsets.length && to >= 0) {
+      int offset = offsets[(int) from];
+      if (offset != ASK && offset == offsets[(int) to]) {
+        return instant + (long) days * DAY;
+      }
+    }
+    return instant(local(instant) + (long) days * DAY);
+  }
+
   /** The days since 1970-01-01 on the calendar of the zone. */
   public long day(long instant) {
     return Math.floorDiv(local(instant), (long) DAY);

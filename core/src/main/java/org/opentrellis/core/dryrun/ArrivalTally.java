@@ -26,6 +26,7 @@ final class ArrivalTally {
   private int bucket;
   private int dayCell;
   private int quarterCell;
+  private long hour;
 
   /**
    * @param days that are counted; the last counts all later ones
@@ -47,6 +48,14 @@ final class ArrivalTally {
     cells[base + quarterCell]++;
   }
 
+  /** The visit's local hour since 1970. */
+  long hour(Visit visit) {
+    if (visit.now() != at || visit.entryAt() != since) {
+      read(visit);
+    }
+    return hour;
+  }
+
   private void read(Visit visit) {
     at = visit.now();
     since = visit.entryAt();
@@ -54,7 +63,9 @@ final class ArrivalTally {
     long localDay = Math.floorDiv(local, (long) DAY);
     bucket = TimeBuckets.index(at - since);
     dayCell = TimeBuckets.BUCKETS + (int) Math.min(localDay - visit.entryDay(), days - 1L);
-    quarterCell = TimeBuckets.BUCKETS + days + (int) (local - localDay * DAY) / 900;
+    int second = (int) (local - localDay * DAY);
+    quarterCell = TimeBuckets.BUCKETS + days + second / 900;
+    hour = localDay * 24 + second / 3600;
   }
 
   void combine(ArrivalTally other) {

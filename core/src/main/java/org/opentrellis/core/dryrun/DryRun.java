@@ -1,5 +1,6 @@
 package org.opentrellis.core.dryrun;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.ExecutionException;
@@ -8,8 +9,10 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.behaviour.Behaviour;
+import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.machine.Outside;
 import org.opentrellis.core.machine.Person;
 import org.opentrellis.core.machine.Witness;
 import org.opentrellis.core.machine.World;
@@ -158,6 +161,24 @@ public final class DryRun {
     if (withFate) {
       population.fate(person, new Sampler(population.cohort));
     }
+    return person;
+  }
+
+  /** Decides as the people of this run do, for other drivers of them. */
+  public Outside outside() {
+    return new Sampler(population.cohort);
+  }
+
+  /**
+   * A person who comes to the first journey at a moment of one's choice, and to whom nothing
+   * happens but what the journey brings about.
+   */
+  public Person comer(int number, Instant at) {
+    Person person = newcomer(number, false);
+    long moment = at.getEpochSecond();
+    person.comes(
+        0, population.world.programs().get(0).journey().triggers().isEmpty() ? -1 : 0, moment);
+    person.endsAt(moment + (long) settings.horizonDays() * ZoneClock.DAY);
     return person;
   }
 

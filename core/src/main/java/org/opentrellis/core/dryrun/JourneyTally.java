@@ -78,6 +78,10 @@ public final class JourneyTally {
     arrivals.accept(step, visit);
   }
 
+  long localHour(Visit visit) {
+    return arrivals.hour(visit);
+  }
+
   void held(int step, long seconds) {
     steps[step].held++;
     steps[step].heldSeconds += seconds;

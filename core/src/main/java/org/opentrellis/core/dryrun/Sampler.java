@@ -56,8 +56,8 @@ final class Sampler implements Outside {
       visit.recordsOpen(send, now + 1 + (long) delay);
     }
     double excess = draws.tiredness == null ? 0 : excess(draws.tiredness, visit);
-    if (Draws.uniform(own, draws.openAt)
-        < Reaction.openChance(pull(draws, visit, excess), who.keenness)) {
+    double u = Draws.uniform(own, draws.openAt);
+    if (Reaction.opens(pull(draws, visit, excess), who.keenness, u)) {
       opens(send, draws, visit, own, excess);
     }
   }

@@ -18,11 +18,11 @@ public final class SendCalendar {
   }
 
   /**
-   * @param local the local time in seconds since 1970-01-01T00:00 on the wall clock
+   * @param hour the local hour since 1970
    */
-  void accept(long local) {
-    long hour = Math.floorDiv(local, 3600L) - firstDay * HOURS;
-    int index = (int) Math.max(0, Math.min(hour, (long) MOST_DAYS * HOURS - 1));
+  void accept(long hour) {
+    long from = hour - firstDay * HOURS;
+    int index = (int) Math.max(0, Math.min(from, (long) MOST_DAYS * HOURS - 1));
     if (index >= counts.length) {
       counts = Arrays.copyOf(counts, Math.max(index / HOURS * HOURS + HOURS, counts.length * 2));
     }

@@ -53,6 +53,17 @@ public final class Tallies implements Witness {
     of(visit).held(step, seconds);
   }
 
+  /** The calendar goes by the person's own time, also where the journey keeps another. */
+  @Override
+  public void sent(int step, int send, Visit visit) {
+    ZoneClock clock = visit.person().clock();
+    long hour =
+        visit.clock() == clock
+            ? of(visit).localHour(visit)
+            : Math.floorDiv(clock.local(visit.now()), 3600L);
+    (visit.program().isText(send) ? texts : emails).accept(hour);
+  }
+
   @Override
   public void skipped(int step, SkipReason reason, Visit visit) {
     of(visit).skipped(step, reason, visit);
@@ -91,16 +102,6 @@ public final class Tallies implements Witness {
     for (int n = 0; n < visits.size(); n++) {
       Visit visit = visits.get(n);
       of(visit).close(visit, number, n, end);
-      countSends(visit);
-    }
-  }
-
-  private void countSends(Visit visit) {
-    ZoneClock clock = visit.person().clock();
-    for (int n = 0; n < visit.sends(); n++) {
-      int send = visit.sentInOrder(n);
-      long local = clock.local(visit.sentAt(send));
-      (visit.program().isText(send) ? texts : emails).accept(local);
     }
   }
 

@@ -6,7 +6,21 @@ import java.util.stream.Stream;
 import org.opentrellis.core.calendar.Amount;
 
 /** A question about one person that has an answer at every moment. */
-public sealed interface Condition {
+public sealed interface Condition
+    permits Condition.AboutEmail,
+        Condition.HasTag,
+        Condition.HadTag,
+        Condition.OnList,
+        Condition.InSegment,
+        Condition.Field,
+        Condition.Bought,
+        Condition.Happened,
+        Condition.CameByForm,
+        Condition.CameByJourney,
+        Condition.CameByList,
+        Condition.All,
+        Condition.Any,
+        Condition.None {
 
   /** The conditions right inside this one; none for a plain question. */
   default List<Condition> parts() {

@@ -1,7 +1,7 @@
 package org.opentrellis.core.journey;
 
 /** Which of the journey's emails a condition is about. */
-public sealed interface EmailRef {
+public sealed interface EmailRef permits EmailRef.OfStep, EmailRef.AnyOfJourney, EmailRef.OfLast {
 
   /**
    * @param step the step that sends it

@@ -1,7 +1,7 @@
 package org.opentrellis.core.journey;
 
 /** What to do at a wait whose moment is past. */
-public sealed interface IfPast {
+public sealed interface IfPast permits IfPast.GoOn, IfPast.SkipTo, IfPast.End {
 
   record GoOn() implements IfPast {}
 

@@ -8,7 +8,7 @@ import org.opentrellis.core.calendar.SendWindow;
 /** A journey with some parts exchanged: {@code journey.edit().goal(goal).done()}. */
 public final class JourneyEdit {
   private String name;
-  private final Purpose purpose;
+  private Purpose purpose;
   private JourneyState state;
   private List<Trigger> triggers;
   private Optional<Condition> entryFilter;
@@ -18,7 +18,7 @@ public final class JourneyEdit {
   private Optional<SendWindow> sendWindow;
   private Optional<ZoneId> zone;
   private Optional<FrequencyGuard> frequencyGuard;
-  private final Optional<String> sender;
+  private Optional<String> sender;
   private List<Step> body;
 
   JourneyEdit(Journey from) {
@@ -39,6 +39,11 @@ public final class JourneyEdit {
 
   public JourneyEdit name(String other) {
     name = other;
+    return this;
+  }
+
+  public JourneyEdit purpose(Purpose other) {
+    purpose = other;
     return this;
   }
 
@@ -84,6 +89,11 @@ public final class JourneyEdit {
 
   public JourneyEdit frequencyGuard(Optional<FrequencyGuard> other) {
     frequencyGuard = other;
+    return this;
+  }
+
+  public JourneyEdit sender(Optional<String> other) {
+    sender = other;
     return this;
   }
 

@@ -1,7 +1,7 @@
 package org.opentrellis.core.journey;
 
 /** Who is told, and what. */
-public sealed interface Notice {
+public sealed interface Notice permits Notice.Teammate, Notice.WebAddress {
 
   /**
    * @param to a teammate's name

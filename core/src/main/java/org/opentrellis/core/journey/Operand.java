@@ -3,7 +3,7 @@ package org.opentrellis.core.journey;
 import java.time.LocalDate;
 
 /** What a field is compared with. */
-public sealed interface Operand {
+public sealed interface Operand permits Operand.Words, Operand.Number, Operand.Date, Operand.Today {
 
   record Words(String text) implements Operand {
     public Words {

@@ -4,7 +4,8 @@ package org.opentrellis.core.journey;
  * Whether somebody who triggers a journey again may enter it again. A journey that starts from a
  * cart counts per cart: another cart is never "again".
  */
-public sealed interface ReEntry {
+public sealed interface ReEntry
+    permits ReEntry.Never, ReEntry.AfterHavingLeft, ReEntry.AfterDays, ReEntry.EveryTime {
 
   record Never() implements ReEntry {}
 

@@ -3,7 +3,18 @@ package org.opentrellis.core.journey;
 import java.util.List;
 
 /** A change to what is known of a person. */
-public sealed interface RecordChange {
+public sealed interface RecordChange
+    permits RecordChange.AddTag,
+        RecordChange.RemoveTag,
+        RecordChange.JoinList,
+        RecordChange.LeaveList,
+        RecordChange.MoveToList,
+        RecordChange.CopyToList,
+        RecordChange.SetField,
+        RecordChange.ClearField,
+        RecordChange.AddToField,
+        RecordChange.Unsubscribe,
+        RecordChange.Erase {
 
   record AddTag(TagName tag) implements RecordChange {}
 

@@ -7,7 +7,16 @@ import java.util.stream.Stream;
 import org.opentrellis.core.calendar.Amount;
 
 /** One line of the run sheet: something that happens to a person, in order. */
-public sealed interface Step {
+public sealed interface Step
+    permits Step.Send,
+        Step.Wait,
+        Step.Branch,
+        Step.SplitTest,
+        Step.Change,
+        Step.Include,
+        Step.HandOver,
+        Step.Notify,
+        Step.Finish {
 
   StepId id();
 

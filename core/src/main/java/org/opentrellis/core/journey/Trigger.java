@@ -5,7 +5,20 @@ import java.time.LocalTime;
 import java.util.Optional;
 
 /** What brings a person into a journey. */
-public sealed interface Trigger {
+public sealed interface Trigger
+    permits Trigger.JoinsList,
+        Trigger.GetsTag,
+        Trigger.SubmitsForm,
+        Trigger.EntersSegment,
+        Trigger.OpensMessage,
+        Trigger.ClicksMessage,
+        Trigger.LeavesCart,
+        Trigger.Buys,
+        Trigger.DateComes,
+        Trigger.OnDate,
+        Trigger.EventArrives,
+        Trigger.HandedOver,
+        Trigger.PutIn {
 
   record JoinsList(ListName list) implements Trigger {}
 

@@ -8,7 +8,13 @@ import org.opentrellis.core.calendar.TimeOfDay;
 import org.opentrellis.core.calendar.TimeUnit;
 
 /** How long a person waits. */
-public sealed interface WaitRule {
+public sealed interface WaitRule
+    permits WaitRule.For,
+        WaitRule.Until,
+        WaitRule.UntilDate,
+        WaitRule.UntilDay,
+        WaitRule.AroundDate,
+        WaitRule.UntilHappens {
 
   /**
    * Waits an amount from the step before, and then perhaps on to a time of day: the amount is added

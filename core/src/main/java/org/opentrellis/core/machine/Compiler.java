@@ -82,12 +82,20 @@ final class Compiler {
         send instanceof Step.SendEmail email && !email.variants().isEmpty()
             ? shares(email.variants().stream().map(Variant::percent).toList())
             : new double[0];
+    boolean text = send instanceof Step.SendText;
+    boolean plain =
+        !text
+            && send.onlyIf().isEmpty()
+            && !send.oncePerPerson()
+            && program.window() == null
+            && program.guard() == null;
     return new Node.Send(
         program.sendOf(send.id()),
-        send instanceof Step.SendText,
+        text,
         send.onlyIf().map(questions::compile).orElse(null),
         send.oncePerPerson(),
         variants,
+        plain,
         next);
   }
 

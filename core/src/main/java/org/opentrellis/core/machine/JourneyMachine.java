@@ -1,7 +1,6 @@
 package org.opentrellis.core.machine;
 
 import org.jspecify.annotations.Nullable;
-import org.opentrellis.core.calendar.Amount;
 import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.journey.ReEntry;
 
@@ -21,12 +20,12 @@ public final class JourneyMachine {
   /** Nobody enters one journey more often than this in one life. */
   static final int MOST_ENTRIES = 200;
 
-  private final Outside outside;
   private final Witness witness;
+  private final Steps steps;
 
   public JourneyMachine(Outside outside, Witness witness) {
-    this.outside = outside;
     this.witness = witness;
+    this.steps = new Steps(outside, witness);
   }
 
   /**
@@ -36,16 +35,19 @@ public final class JourneyMachine {
    */
   public void run(Person person, long end) {
     Lookout.around(person);
-    while (true) {
-      Visit alone = alone(person);
-      if (alone == null) {
-        if (!doNext(person, end)) {
-          return;
-        }
-      } else if (!runAlone(person, alone, end)) {
-        return;
-      }
+    Visit alone = untilAlone(person, end);
+    while (alone != null && runAlone(person, alone, end)) {
+      alone = untilAlone(person, end);
     }
+  }
+
+  /** Does what comes next until one visit is alone, which is returned, or nothing more happens. */
+  private @Nullable Visit untilAlone(Person person, long end) {
+    Visit alone = alone(person);
+    while (alone == null && doNext(person, end)) {
+      alone = alone(person);
+    }
+    return alone;
   }
 
   /** Tells the witness who is still inside. */
@@ -195,173 +197,13 @@ public final class JourneyMachine {
 
   private void resume(Visit visit, long at) {
     boolean waited = visit.waiting;
-    visit.now = at;
-    visit.person.now = at;
+    visit.comesTo(at);
     if (!waited) {
       visit.steppedAt = at;
       witness.entered(visit.node, visit);
     }
-    if (!leaves(visit)) {
-      act(visit, waited);
+    if (!steps.leaves(visit)) {
+      steps.act(visit.program.node(visit.node), visit, waited);
     }
-  }
-
-  private void act(Visit visit, boolean waited) {
-    Node node = visit.program.node(visit.node);
-    if (node instanceof Node.Send send) {
-      send(visit, send);
-    } else if (node instanceof Node.Wait wait) {
-      if (waited) {
-        goOn(visit, wait.next());
-        return;
-      }
-      long until = wait.timer().endsAt(visit);
-      if (until == Timer.PAST) {
-        goOn(visit, wait.ifPast());
-      } else {
-        waitUntil(visit, until);
-      }
-    } else if (node instanceof Node.Change change) {
-      change(visit, change);
-    } else if (node instanceof Node.Branch branch) {
-      decide(visit, branch, waited);
-    } else if (node instanceof Node.WaitFor waits) {
-      long deadline = deadline(visit, waits.atMost(), waited);
-      boolean done = deadline <= visit.now || waits.question().holds(visit, visit.now);
-      if (done) {
-        goOn(visit, waits.next());
-      } else {
-        waitUntil(visit, deadline);
-      }
-    } else if (node instanceof Node.Split split) {
-      take(visit, outside.lot(visit.node, split.shares(), visit), split.firstOfArm());
-    } else if (node instanceof Node.HandOver over) {
-      if (over.program() >= 0) {
-        visit.person.isHandedOver(
-            over.program(), over.trigger(), visit.program.number(), visit.now);
-      }
-      goOn(visit, over.thenFinish() ? Program.END : over.next());
-    } else {
-      goOn(visit, node.next());
-    }
-  }
-
-  private static long deadline(Visit visit, @Nullable Amount atMost, boolean waited) {
-    if (waited) {
-      return visit.until;
-    }
-    return atMost == null ? visit.now : atMost.after(visit.now, visit.clock);
-  }
-
-  private void decide(Visit visit, Node.Branch branch, boolean waited) {
-    long deadline = deadline(visit, branch.waitUpTo(), waited);
-    Question[] questions = branch.questions();
-    int way = 0;
-    while (way < questions.length && !questions[way].holds(visit, visit.now)) {
-      way++;
-    }
-    if (way == questions.length && visit.now < deadline) {
-      waitUntil(visit, deadline);
-    } else {
-      take(visit, way, branch.firstOfArm());
-    }
-  }
-
-  private void take(Visit visit, int way, int[] firstOfArm) {
-    witness.took(visit.node, way, visit);
-    goOn(visit, firstOfArm[way]);
-  }
-
-  private void change(Visit visit, Node.Change change) {
-    Reactions reactions = visit.person.reactions;
-    long before = reactions.toSegments() ? reactions.segments(visit) : 0;
-    for (RecordEdit edit : change.edits()) {
-      edit.apply(visit.person, visit.now);
-    }
-    if (reactions.toSegments()) {
-      reactions.toSegments(visit.person, before, reactions.segments(visit), visit.now);
-    }
-    if (!leavesBecauseOfNews(visit)) {
-      goOn(visit, change.next());
-    }
-  }
-
-  private void send(Visit visit, Node.Send send) {
-    if (!isReady(visit, send)) {
-      return;
-    }
-    double[] variants = send.variants();
-    int variant = variants.length == 0 ? 0 : outside.lot(visit.node, variants, visit);
-    visit.noteSent(send.send(), variant);
-    if (!send.text()) {
-      visit.person.noteSent(visit.now);
-    }
-    visit.person.hadMessages.set(visit.program.message(send.send(), variant));
-    witness.sent(visit.node, send.send(), visit);
-    outside.send(send.send(), visit);
-    if (!leavesBecauseOfNews(visit)) {
-      goOn(visit, send.next());
-    }
-  }
-
-  /** Whether a message may go out now; if not, the person has gone on, or waits. */
-  private boolean isReady(Visit visit, Node.Send send) {
-    SkipReason skip = SendRules.skips(visit, send);
-    if (skip != null) {
-      witness.skipped(visit.node, skip, visit);
-      goOn(visit, send.next());
-      return false;
-    }
-    long ready = SendRules.readyAt(visit, send);
-    if (ready > visit.now) {
-      waitUntil(visit, ready);
-      return false;
-    }
-    if (visit.waiting) {
-      witness.held(visit.node, visit.now - visit.steppedAt, visit);
-    }
-    return true;
-  }
-
-  private static void waitUntil(Visit visit, long until) {
-    visit.waiting = true;
-    visit.until = until;
-  }
-
-  private void goOn(Visit visit, int next) {
-    int here = visit.node;
-    witness.passed(here, visit);
-    visit.waiting = false;
-    visit.node = next;
-    if (next == Program.END) {
-      witness.finished(here, visit);
-    }
-  }
-
-  /** Takes somebody out now if a leave rule says so. */
-  private boolean leaves(Visit visit) {
-    if (Lookout.leavesAt(visit, visit.now) > visit.now) {
-      return false;
-    }
-    LeaveReason reason = LeaveReason.RULE;
-    if (visit.person.goneAt <= visit.now) {
-      reason = visit.person.whyGone();
-    } else if (visit.program.leavesAtGoal() && Lookout.goalMetAt(visit, visit.now) <= visit.now) {
-      reason = LeaveReason.GOAL_MET;
-    }
-    int here = visit.node;
-    witness.left(here, reason, visit);
-    visit.waiting = false;
-    visit.node = Visit.OVER;
-    return true;
-  }
-
-  /** Whether what became known just now takes somebody out. */
-  private boolean leavesBecauseOfNews(Visit visit) {
-    if (visit.seenEvidence == visit.person.evidence) {
-      return false;
-    }
-    Lookout.around(visit.person);
-    return leaves(visit);
   }
 }

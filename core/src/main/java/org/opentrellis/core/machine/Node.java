@@ -13,9 +13,16 @@ sealed interface Node {
    * @param onlyIf who gets it, or null for everybody
    * @param once whether nobody gets the message twice
    * @param variants shares of the variants, added up; empty if there is but one
+   * @param plain whether it always goes out at once, because no rule could hold it or skip it
    */
   record Send(
-      int send, boolean text, @Nullable Question onlyIf, boolean once, double[] variants, int next)
+      int send,
+      boolean text,
+      @Nullable Question onlyIf,
+      boolean once,
+      double[] variants,
+      boolean plain,
+      int next)
       implements Node {}
 
   /**

@@ -2,7 +2,6 @@ package org.opentrellis.core.machine;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.BitSet;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calendar.ZoneClock;
@@ -30,10 +29,10 @@ public final class Person {
   private final List<List<Visit>> spare = new ArrayList<>();
   final Entries entries = new Entries();
 
-  private final BitSet marks = new BitSet();
-  private final BitSet hadMarks = new BitSet();
+  private final Marks marks;
+  private final Marks hadMarks;
   private final Operand[] fields;
-  final BitSet hadMessages = new BitSet();
+  private final Marks hadMessages;
   final long[] lastEntryAt;
   final int[] timesEntered;
 
@@ -68,6 +67,9 @@ public final class Person {
     this.watched = world.watched();
     this.reactions = world.reactions();
     this.clock = clock;
+    marks = new Marks(world.markCount());
+    hadMarks = new Marks(world.markCount());
+    hadMessages = new Marks(world.messageCount());
     fields = new Operand[world.fieldCount()];
     lastEntryAt = new long[world.programs().size()];
     timesEntered = new int[world.programs().size()];
@@ -166,18 +168,20 @@ public final class Person {
   /** Sets or clears a tag or list, as it is before anything else happens. */
   public void mark(int number, boolean on) {
     learns(Evidence.RECORD);
-    marks.set(number, on);
     if (on) {
-      hadMarks.set(number);
+      marks.add(number);
+      hadMarks.add(number);
+    } else {
+      marks.remove(number);
     }
   }
 
   public boolean isMarked(int number) {
-    return marks.get(number);
+    return marks.has(number);
   }
 
   public boolean wasMarked(int number) {
-    return hadMarks.get(number);
+    return hadMarks.has(number);
   }
 
   public void field(int number, @Nullable Operand value) {
@@ -279,15 +283,24 @@ public final class Person {
     return complainsAt == goneAt ? LeaveReason.COMPLAINED : LeaveReason.BOUNCED;
   }
 
-  void noteSent(long at) {
-    sendTimes[sendCount++ % REMEMBERED] = at;
+  /** Whether a message has gone out to the person, by the world's number of it. */
+  boolean hadMessage(int message) {
+    return hadMessages.has(message);
+  }
+
+  void gets(int message) {
+    hadMessages.add(message);
+  }
+
+  void noteEmail(long at) {
+    sendTimes[sendCount++ & REMEMBERED - 1] = at;
   }
 
   /** How many emails went out to the person after a moment, at most {@value #REMEMBERED}. */
   public int emailsSince(long moment) {
     int count = 0;
     int known = Math.min(sendCount, REMEMBERED);
-    while (count < known && sendTimes[(sendCount - 1 - count) % REMEMBERED] > moment) {
+    while (count < known && sendTimes[sendCount - 1 - count & REMEMBERED - 1] > moment) {
       count++;
     }
     return count;
@@ -295,6 +308,6 @@ public final class Person {
 
   /** When the n-th last email went out, from 1; there must be as many. */
   long emailFromLast(int n) {
-    return sendTimes[(sendCount - n) % REMEMBERED];
+    return sendTimes[sendCount - n & REMEMBERED - 1];
   }
 }

@@ -79,6 +79,10 @@ final class Reactions {
     }
   }
 
+  boolean toMessages() {
+    return !onMessage.isEmpty();
+  }
+
   void toOpen(Person person, int message, long at) {
     for (int i = 0; i < onMessage.size(); i++) {
       OnMessage one = onMessage.get(i);

@@ -109,13 +109,28 @@ public final class Visit {
 
   private void forgetEvidence() {
     for (int i = 0; i < sends; i++) {
-      int send = order[i];
-      Arrays.fill(moments, send * MOMENTS, (send + 1) * MOMENTS, Person.NEVER);
+      forget(order[i] * MOMENTS);
     }
     if (linkClickAt.length > 0) {
       Arrays.fill(linkClickAt, Person.NEVER);
     }
     sends = 0;
+  }
+
+  private void forget(int first) {
+    moments[first + SENT] = Person.NEVER;
+    moments[first + DELIVERED] = Person.NEVER;
+    moments[first + BOUNCED] = Person.NEVER;
+    moments[first + RECORDED_OPEN] = Person.NEVER;
+    moments[first + PEOPLE_OPEN] = Person.NEVER;
+    moments[first + CLICK] = Person.NEVER;
+    moments[first + ORDER] = Person.NEVER;
+  }
+
+  /** Time comes to a moment. */
+  void comesTo(long at) {
+    now = at;
+    person.now = at;
   }
 
   void noteSent(int send, int whichVariant) {
@@ -229,7 +244,7 @@ public final class Visit {
   /** Notes that the person read it, which is recorded as an open too unless it is untracked. */
   public void opens(int send, long at) {
     person.learns(Evidence.MAIL);
-    if (peopleOpenAt(send) == Person.NEVER) {
+    if (person.reactions.toMessages() && peopleOpenAt(send) == Person.NEVER) {
       person.reactions.toOpen(person, program.message(send, variant[send]), at);
     }
     notes(send * MOMENTS + PEOPLE_OPEN, at);
@@ -245,7 +260,9 @@ public final class Visit {
    */
   public void clicks(int send, int link, long at) {
     person.learns(Evidence.MAIL);
-    person.reactions.toClick(person, program.message(send, variant[send]), link, at);
+    if (person.reactions.toMessages()) {
+      person.reactions.toClick(person, program.message(send, variant[send]), link, at);
+    }
     if (at < clickAt(send)) {
       moments[send * MOMENTS + CLICK] = at;
       clickedLink[send] = link;

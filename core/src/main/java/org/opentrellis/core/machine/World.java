@@ -123,6 +123,14 @@ public final class World {
     return messages.of(message);
   }
 
+  int markCount() {
+    return marks.size();
+  }
+
+  int messageCount() {
+    return messages.size();
+  }
+
   int fieldCount() {
     return fields.size();
   }

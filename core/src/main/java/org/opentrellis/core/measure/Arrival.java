@@ -11,6 +11,8 @@ import org.opentrellis.core.stats.TimeBuckets;
  * @param earliestHours since entry that 5% do not exceed
  * @param latestHours since entry that 95% do not exceed
  * @param day the median calendar day since entry in the person's zone; the day of entry is 0
+ * @param firstDay the day since entry that 5% arrive before or on
+ * @param lastDay the day since entry that 95% arrive before or on
  * @param localTime the local time, as HH:mm, if at least half arrive within its quarter of an hour
  */
 public record Arrival(
@@ -18,6 +20,8 @@ public record Arrival(
     double earliestHours,
     double latestHours,
     int day,
+    int firstDay,
+    int lastDay,
     @Nullable String localTime) {
 
   /** Null when nobody got there. */
@@ -30,15 +34,18 @@ public record Arrival(
         times.quantile(0.5) / 3600.0,
         times.quantile(0.05) / 3600.0,
         times.quantile(0.95) / 3600.0,
-        medianDay(tally.byDay(), times.total()),
+        dayOf(0.5, tally.byDay(), times.total()),
+        dayOf(0.05, tally.byDay(), times.total()),
+        dayOf(0.95, tally.byDay(), times.total()),
         commonTime(tally.byQuarter(), times.total()));
   }
 
-  private static int medianDay(long[] byDay, long total) {
+  /** The day by whose end a share of all have arrived. */
+  private static int dayOf(double share, long[] byDay, long total) {
     long seen = 0;
     for (int day = 0; day < byDay.length; day++) {
       seen += byDay[day];
-      if (2 * seen >= total) {
+      if (seen >= share * total) {
         return day;
       }
     }

@@ -12,9 +12,11 @@ import org.opentrellis.core.journey.Purchases;
 /** Says conditions, as they follow "who", "if they" or "branch on". */
 final class ConditionWords {
   private final Library library;
+  private final Style style;
 
-  ConditionWords(Library library) {
+  ConditionWords(Library library, Style style) {
     this.library = library;
+    this.style = style;
   }
 
   Phrase say(Condition condition) {
@@ -22,37 +24,37 @@ final class ConditionWords {
       return aboutEmail(asked);
     }
     if (condition instanceof Condition.HasTag has) {
-      return Phrase.plain("have tag ").andStrong(has.tag().value());
+      return Phrase.plain("have tag ").and(style.name(has.tag().value()));
     }
     if (condition instanceof Condition.HadTag had) {
-      return Phrase.plain("have ever had tag ").andStrong(had.tag().value());
+      return Phrase.plain("have ever had tag ").and(style.name(had.tag().value()));
     }
     if (condition instanceof Condition.OnList on) {
-      return Phrase.plain("are on list ").andStrong(on.list().value());
+      return Phrase.plain("are on list ").and(style.name(on.list().value()));
     }
     if (condition instanceof Condition.InSegment in) {
-      return Phrase.plain("are in segment ").andStrong(in.segment().value());
+      return Phrase.plain("are in segment ").and(style.name(in.segment().value()));
     }
     if (condition instanceof Condition.Field field) {
       return field(field);
     }
     if (condition instanceof Condition.Bought bought) {
-      return Phrase.plain("bought ").andStrong(words(bought.what())).and(lately(bought.within()));
+      return Phrase.plain("bought ").and(words(bought.what(), style)).and(lately(bought.within()));
     }
     if (condition instanceof Condition.Happened happened) {
       String times = happened.atLeast() == 1 ? "" : " at least " + happened.atLeast() + " times";
       return Phrase.plain("had event ")
-          .andStrong(happened.event().value())
+          .and(style.name(happened.event().value()))
           .and(times + lately(happened.within()));
     }
     if (condition instanceof Condition.CameByForm by) {
-      return Phrase.plain("came by form ").andStrong(by.form().value());
+      return Phrase.plain("came by form ").and(style.name(by.form().value()));
     }
     if (condition instanceof Condition.CameByJourney by) {
-      return Phrase.plain("came from journey ").andStrong(by.journey().value());
+      return Phrase.plain("came from journey ").and(style.name(by.journey().value()));
     }
     if (condition instanceof Condition.CameByList by) {
-      return Phrase.plain("came by list ").andStrong(by.list().value());
+      return Phrase.plain("came by list ").and(style.name(by.list().value()));
     }
     return combined(condition);
   }
@@ -89,14 +91,14 @@ final class ConditionWords {
     Condition.Clicked clicked = (Condition.Clicked) asked;
     Phrase phrase = Phrase.plain("clicked ");
     if (clicked.link().isPresent()) {
-      phrase = phrase.andStrong(quoted(clicked.link().get().value())).and(" in ");
+      phrase = phrase.andStrong(Style.quoted(clicked.link().get().value())).and(" in ");
     }
     return phrase.and(which).and(soon(clicked.within()));
   }
 
   private Phrase which(EmailRef email) {
     if (email instanceof EmailRef.OfStep one) {
-      return Phrase.strong(quoted(library.nameOf(one.step())));
+      return Phrase.strong(library.email(one.step()));
     }
     if (email instanceof EmailRef.OfLast few) {
       return Phrase.strong(
@@ -105,12 +107,12 @@ final class ConditionWords {
     return Phrase.strong("any email of this journey");
   }
 
-  private static Phrase field(Condition.Field field) {
+  private Phrase field(Condition.Field field) {
     String values =
         field.values().stream().map(ConditionWords::words).collect(Collectors.joining(" and "));
     Phrase phrase =
         Phrase.plain("have field ")
-            .andStrong(field.field().value())
+            .and(style.name(field.field().value()))
             .and(
                 " " + field.is().words().replaceFirst("^is ", "").replaceFirst("^is$", "equal to"));
     return values.isEmpty() ? phrase : phrase.and(" ").andStrong(values);
@@ -119,7 +121,7 @@ final class ConditionWords {
   /** A value in words. */
   static String words(Operand value) {
     if (value instanceof Operand.Words words) {
-      return quoted(words.text());
+      return Style.quoted(words.text());
     }
     if (value instanceof Operand.Number number) {
       return number(number.number());
@@ -142,13 +144,19 @@ final class ConditionWords {
   }
 
   /** "anything", "Hive kit", "something from Hives for at least 100.00". */
-  static String words(Purchases what) {
-    String thing =
-        what.product()
-            .map(Object::toString)
-            .or(() -> what.category().map(category -> "something from " + category))
-            .orElse("anything");
-    return thing + what.atLeast().map(money -> " for at least " + money.inWords()).orElse("");
+  static Phrase words(Purchases what, Style style) {
+    Phrase thing = Phrase.strong("anything");
+    if (what.product().isPresent()) {
+      thing = style.name(what.product().get().value());
+    } else if (what.category().isPresent()) {
+      thing = Phrase.strong("something");
+    }
+    if (what.category().isPresent()) {
+      thing = thing.andStrong(" from ").and(style.name(what.category().get().value()));
+    }
+    return what.atLeast().isEmpty()
+        ? thing
+        : thing.andStrong(" for at least " + what.atLeast().get().inWords());
   }
 
   private static String soon(Optional<Amount> within) {
@@ -160,6 +168,9 @@ final class ConditionWords {
   }
 
   private Phrase negated(Condition part) {
+    if (!part.parts().isEmpty() || part instanceof Condition.All || part instanceof Condition.Any) {
+      return Phrase.plain("not (").and(say(part)).and(")");
+    }
     Phrase said = say(part);
     String text = said.spans().get(0).text();
     if (text.startsWith("have ever had ")) {
@@ -168,6 +179,9 @@ final class ConditionWords {
     if (text.startsWith("have ")) {
       return said.startingWith(
           "have ", part instanceof Condition.HasTag ? "have no " : "do not have ");
+    }
+    if (text.startsWith("came ")) {
+      return said.startingWith("came ", "did not come ");
     }
     return text.startsWith("are ")
         ? said.startingWith("are ", "are not ")
@@ -184,7 +198,7 @@ final class ConditionWords {
       String what = condition.getClass().getSimpleName().toLowerCase(java.util.Locale.ROOT);
       Optional<String> link =
           asked instanceof Condition.Clicked clicked
-              ? clicked.link().map(name -> " " + quoted(name.value()))
+              ? clicked.link().map(name -> " " + Style.quoted(name.value()))
               : Optional.empty();
       return what + link.orElse("");
     }
@@ -219,9 +233,5 @@ final class ConditionWords {
       return (condition instanceof Condition.None ? "not " : "") + parts.get(0);
     }
     return condition.parts().size() + " questions";
-  }
-
-  static String quoted(String name) {
-    return "\u201c" + name + "\u201d";
   }
 }

@@ -16,8 +16,8 @@ public final class Markdown {
     StringBuilder text = new StringBuilder();
     text.append("# ").append(escaped(journey.name())).append("\n\n");
     text.append("Purpose: ").append(journey.purpose().word()).append("\n\n");
-    text.append(said(sheet.opening())).append("\n\n");
-    sheet.rules().forEach(rule -> text.append("- ").append(said(rule)).append('\n'));
+    text.append(said(sheet.opening().sentence())).append("\n\n");
+    sheet.rules().forEach(rule -> text.append("- ").append(said(rule.sentence())).append('\n'));
     if (!sheet.rules().isEmpty()) {
       text.append('\n');
     }
@@ -32,6 +32,7 @@ public final class Markdown {
     if (sheet.rows().isEmpty()) {
       text.append("Nothing happens yet.\n");
     }
+    text.append('\n').append(said(sheet.goal().sentence())).append('\n');
     return text.toString();
   }
 

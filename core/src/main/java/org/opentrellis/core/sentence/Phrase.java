@@ -11,6 +11,9 @@ import java.util.stream.Collectors;
  * @param spans in order
  */
 public record Phrase(List<Span> spans) {
+  /** No words at all. */
+  public static final Phrase NOTHING = new Phrase(List.of());
+
   public Phrase {
     spans = List.copyOf(spans);
   }

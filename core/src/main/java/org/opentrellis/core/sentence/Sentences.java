@@ -1,8 +1,11 @@
 package org.opentrellis.core.sentence;
 
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.opentrellis.core.calendar.Amount;
+import org.opentrellis.core.calendar.SendWindow;
 import org.opentrellis.core.journey.Arm;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Condition;
@@ -16,59 +19,85 @@ import org.opentrellis.core.journey.StepId;
 import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.journey.Variant;
 
-/** Says the parts of one journey in words that can be read aloud. */
+/** Says the parts of one journey in words that can be read aloud, or typed and read back. */
 public final class Sentences {
   private final Journey journey;
   private final Library library;
+  private final Style style;
   private final ConditionWords conditions;
 
+  private Sentences(Journey journey, Library library, Style style) {
+    this.journey = journey;
+    this.library = library;
+    this.style = style;
+    this.conditions = new ConditionWords(library, style);
+  }
+
   /**
+   * To be read aloud.
+   *
    * @param catalogue what the journey refers to, for the names
    */
   public Sentences(Journey journey, Catalogue catalogue) {
-    this.journey = journey;
-    this.library = new Library(Strands.expand(journey, catalogue), catalogue);
-    this.conditions = new ConditionWords(library);
+    this(journey, new Library(Strands.expand(journey, catalogue), catalogue), Style.SPOKEN);
   }
 
-  /** How people come in and what for: the line above the run sheet. */
+  /** The same with everything said and names in quotation marks, so that it can be read back. */
+  public Sentences typed() {
+    return new Sentences(journey, library, Style.TYPED);
+  }
+
+  /** What ids are called. */
+  public Library library() {
+    return library;
+  }
+
+  /** How people come in: the line above the steps. */
   public Phrase opening() {
     Phrase phrase = trigger();
     if (journey.entryFilter().isPresent()) {
       phrase = phrase.and(", if they ").and(condition(journey.entryFilter().get()));
     }
-    if (!journey.triggers().isEmpty()) {
-      phrase = phrase.and(", " + TriggerWords.say(journey.reEntry()));
-    }
+    boolean says = style == Style.TYPED || !journey.triggers().isEmpty();
+    return says ? phrase.and(", ").and(TriggerWords.say(journey.reEntry())) : phrase;
+  }
+
+  /** What the journey is for: the line below the steps. */
+  public Phrase goal() {
     if (journey.goal().isEmpty()) {
-      return phrase.and(" · no goal yet");
+      return Phrase.plain("No goal yet");
     }
     Goal goal = journey.goal().get();
-    return phrase
-        .and(" · goal ")
-        .and(strong(condition(goal.what())))
-        .andStrong(" within " + TimeWords.days(goal.withinDays()))
-        .and(goal.leaveWhenMet() ? ", leave when met" : ", go on when met");
+    return Phrase.plain("Goal: ")
+        .and(condition(goal.what()))
+        .and(" within ")
+        .andStrong(TimeWords.days(goal.withinDays()))
+        .and(", ")
+        .and(goal.leaveWhenMet() ? "leave when met" : "go on when met");
   }
 
-  /** The rules that hold all through the journey, one sentence each; often none. */
-  public List<Phrase> rules() {
-    List<Phrase> rules = new ArrayList<>();
-    for (Condition condition : journey.leaveWhen()) {
-      rules.add(Phrase.plain("Leave as soon as they ").and(condition(condition)));
-    }
-    journey
-        .sendWindow()
-        .ifPresent(w -> rules.add(Phrase.plain("Send only ").andStrong(w.inWords())));
-    journey
-        .zone()
-        .ifPresent(z -> rules.add(Phrase.plain("All times are in ").andStrong(z.getId())));
-    journey.frequencyGuard().ifPresent(g -> rules.add(guard(g)));
-    journey.sender().ifPresent(s -> rules.add(Phrase.plain("From ").andStrong(s)));
-    return rules;
+  /** People leave as soon as it holds. */
+  public Phrase leaveWhen(Condition condition) {
+    return Phrase.plain("Leave as soon as they ").and(condition(condition));
   }
 
-  private static Phrase guard(FrequencyGuard guard) {
+  /** When messages may go out. */
+  public Phrase sendWindow(SendWindow window) {
+    return Phrase.plain("Send only ").andStrong(window.inWords());
+  }
+
+  /** Whose clock the journey's times are read on. */
+  public Phrase zone(ZoneId zone) {
+    return Phrase.plain("All times are in ").andStrong(zone.getId());
+  }
+
+  /** Who the emails come from. */
+  public Phrase sender(String sender) {
+    return Phrase.plain("From ").and(style.name(sender));
+  }
+
+  /** How many emails are enough. */
+  public Phrase guard(FrequencyGuard guard) {
     String most = guard.most() == 1 ? "1 email" : guard.most() + " emails";
     return Phrase.plain("At most ")
         .andStrong(most + " in " + TimeWords.days(guard.days()))
@@ -81,7 +110,7 @@ public final class Sentences {
     if (journey.triggers().isEmpty()) {
       return Phrase.plain("No trigger yet: nobody enters by themselves");
     }
-    TriggerWords words = new TriggerWords(library);
+    TriggerWords words = new TriggerWords(library, style);
     return Phrase.plain("Starts when someone ")
         .and(Phrase.join(journey.triggers().stream().map(words::say).toList(), " or "));
   }
@@ -92,10 +121,10 @@ public final class Sentences {
       return email(send);
     }
     if (step instanceof Step.SendText send) {
-      return options(Phrase.plain("Text ").andStrong(library.nameOf(send)), send);
+      return options(Phrase.plain("Text ").and(message(send)), send);
     }
     if (step instanceof Step.Wait wait) {
-      return new TimeWords(conditions).say(wait.rule());
+      return new TimeWords(conditions, style).say(wait.rule());
     }
     if (step instanceof Step.Branch branch) {
       return branch(branch);
@@ -105,15 +134,19 @@ public final class Sentences {
       return Phrase.plain("Split by lot ").andStrong(String.join(" / ", shares));
     }
     if (step instanceof Step.Change change) {
-      return Phrase.join(change.changes().stream().map(ChangeWords::say).toList(), ", ")
+      return Phrase.join(change.changes().stream().map(new ChangeWords(style)::say).toList(), ", ")
           .capitalised();
     }
     if (step instanceof Step.Include include) {
-      return Phrase.plain("Go through strand ").andStrong(library.nameOf(include.strand()));
+      return Phrase.plain("Go through strand ")
+          .andStrong(
+              style == Style.TYPED
+                  ? library.strand(include.strand())
+                  : library.nameOf(include.strand()));
     }
     if (step instanceof Step.HandOver over) {
       return Phrase.plain("Hand over to journey ")
-          .andStrong(over.journey().value())
+          .and(style.name(over.journey().value()))
           .and(over.thenFinish() ? ", and finish here" : ", and go on here");
     }
     if (step instanceof Step.Notify notify) {
@@ -122,14 +155,22 @@ public final class Sentences {
     return Phrase.plain("Finish the journey");
   }
 
+  private Phrase message(Step.Send send) {
+    return Phrase.strong(
+        style == Style.TYPED ? library.message(send.message()) : library.nameOf(send));
+  }
+
   private Phrase email(Step.SendEmail send) {
     if (send.variants().isEmpty()) {
-      return options(Phrase.plain("Send ").andStrong(library.nameOf(send)), send);
+      return options(Phrase.plain("Send ").and(message(send)), send);
     }
     List<Phrase> all = new ArrayList<>();
     for (Variant variant : send.variants()) {
-      String name = library.nameOf(variant.message());
-      String subject = variant.subject().map(s -> ", " + ConditionWords.quoted(s)).orElse("");
+      String name =
+          style == Style.TYPED
+              ? library.message(variant.message())
+              : library.nameOf(variant.message());
+      String subject = variant.subject().map(s -> ", " + Style.quoted(s)).orElse("");
       all.add(Phrase.strong(name + subject).and(" to " + percent(variant.percent())));
     }
     return options(Phrase.plain("Send by lot ").and(Phrase.join(all, " or ")), send);
@@ -137,29 +178,45 @@ public final class Sentences {
 
   private Phrase options(Phrase phrase, Step.Send send) {
     Phrase said = phrase;
+    if (style == Style.TYPED && send instanceof Step.SendEmail email) {
+      said = quoted(said, ", subject ", email.subject());
+      said = quoted(said, ", preview ", email.preview());
+      said = quoted(said, ", from ", email.sender());
+    }
     if (send.onlyIf().isPresent()) {
       said = said.and(", only if they ").and(condition(send.onlyIf().get()));
     }
     if (send.oncePerPerson()) {
       said = said.and(", once per person");
     }
-    boolean untracked = send instanceof Step.SendEmail email && email.untracked();
-    return untracked ? said.and(", opens not tracked") : said;
+    if (send instanceof Step.SendEmail email) {
+      said = email.untracked() ? said.and(", opens not tracked") : said;
+      boolean parameters = style == Style.TYPED && email.linkParameters();
+      said = parameters ? said.and(", with campaign parameters") : said;
+    }
+    return said;
   }
 
-  private static Phrase notice(Notice notice) {
+  private static Phrase quoted(Phrase phrase, String before, Optional<String> text) {
+    return text.map(words -> phrase.and(before).andStrong(Style.quoted(words))).orElse(phrase);
+  }
+
+  private Phrase notice(Notice notice) {
     if (notice instanceof Notice.Teammate mate) {
       return Phrase.plain("Tell ")
-          .andStrong(mate.to())
+          .and(style.name(mate.to()))
           .and(": ")
-          .andStrong(ConditionWords.quoted(mate.text()));
+          .andStrong(Style.quoted(mate.text()));
     }
-    return Phrase.plain("Tell ").andStrong(((Notice.WebAddress) notice).url());
+    return Phrase.plain("Tell ").and(style.name(((Notice.WebAddress) notice).url()));
   }
 
   private Phrase branch(Step.Branch branch) {
     Phrase phrase = Phrase.plain("Branch");
-    if (branch.arms().size() == 1) {
+    if (style == Style.TYPED) {
+      List<Phrase> asked = branch.arms().stream().map(arm -> condition(arm.condition())).toList();
+      phrase = phrase.and(" on ").and(Phrase.join(asked, ", else on "));
+    } else if (branch.arms().size() == 1) {
       phrase = phrase.and(" on ").and(condition(branch.arms().get(0).condition()));
     } else {
       phrase = phrase.and(" into ").andStrong(branch.ways().size() + " arms");
@@ -175,6 +232,21 @@ public final class Sentences {
     boolean empty =
         step.ways().stream().anyMatch(one -> one.id().equals(way) && one.steps().isEmpty());
     return empty ? who.and(": goes on below") : who;
+  }
+
+  /** The question or the share that a way can be given by; empty for otherwise. */
+  public Optional<Phrase> asked(Step step, StepId way) {
+    if (step instanceof Step.Branch branch) {
+      return branch.arms().stream()
+          .filter(arm -> arm.id().equals(way))
+          .findFirst()
+          .map(arm -> condition(arm.condition()));
+    }
+    return ((Step.SplitTest) step)
+        .arms().stream()
+            .filter(arm -> arm.id().equals(way))
+            .findFirst()
+            .map(arm -> Phrase.strong(percent(arm.percent())));
   }
 
   private Phrase who(Step step, StepId way) {
@@ -223,10 +295,6 @@ public final class Sentences {
   /** A condition, as it follows "who" or "branch on". */
   public Phrase condition(Condition condition) {
     return conditions.say(condition);
-  }
-
-  private static Phrase strong(Phrase phrase) {
-    return Phrase.strong(phrase.text());
   }
 
   private static String percent(double percent) {

@@ -8,9 +8,11 @@ import org.opentrellis.core.journey.WaitRule;
 /** Says waits. */
 final class TimeWords {
   private final ConditionWords conditions;
+  private final Style style;
 
-  TimeWords(ConditionWords conditions) {
+  TimeWords(ConditionWords conditions, Style style) {
     this.conditions = conditions;
+    this.style = style;
   }
 
   Phrase say(WaitRule rule) {
@@ -38,7 +40,9 @@ final class TimeWords {
     }
     if (rule instanceof WaitRule.AroundDate around) {
       return Phrase.plain("Wait until ")
-          .andStrong(around(around.days()) + " " + around.field() + ", " + around.at())
+          .andStrong(around(around.days()) + " ")
+          .and(style.name(around.field().value()))
+          .andStrong(", " + around.at())
           .and(yearly(around.everyYear(), around.onFirstOfMarch()))
           .and(past(around.ifPast()));
     }
@@ -70,7 +74,7 @@ final class TimeWords {
 
   private static String past(IfPast past) {
     if (past instanceof IfPast.SkipTo skip) {
-      return ", or skip to " + skip.step() + " if that is past";
+      return ", or skip to " + Style.quoted(skip.step().value()) + " if that is past";
     }
     return past instanceof IfPast.End ? ", or finish if that is past" : "";
   }

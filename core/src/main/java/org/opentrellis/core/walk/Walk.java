@@ -1,6 +1,8 @@
 package org.opentrellis.core.walk;
 
+import java.util.Objects;
 import java.util.OptionalLong;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.machine.JourneyMachine;
 import org.opentrellis.core.machine.Outside;
 import org.opentrellis.core.machine.Person;
@@ -20,7 +22,15 @@ public final class Walk {
    */
   public Walk(Person person, Choices choices) {
     this.person = person;
-    this.machine = new JourneyMachine(new Chosen(choices), diary);
+    this.machine = new JourneyMachine(new Chosen(choices, null), diary);
+  }
+
+  /**
+   * @param otherwise decides what no choice is made about
+   */
+  public Walk(Person person, Choices choices, Outside otherwise) {
+    this.person = person;
+    this.machine = new JourneyMachine(new Chosen(choices, otherwise), diary);
   }
 
   /** Lets time pass up to a moment, in epoch seconds; what happens then still counts. */
@@ -42,7 +52,7 @@ public final class Walk {
     return diary;
   }
 
-  private record Chosen(Choices choices) implements Outside {
+  private record Chosen(Choices choices, @Nullable Outside otherwise) implements Outside {
     @Override
     public int lot(int step, double[] ways, Visit visit) {
       return choices.lot(step, ways.length, visit);
@@ -51,6 +61,10 @@ public final class Walk {
     @Override
     public void send(int send, Visit visit) {
       Reply reply = choices.to(send, visit);
+      if (reply == null) {
+        Objects.requireNonNull(otherwise, "nothing decides what is not chosen").send(send, visit);
+        return;
+      }
       long now = visit.now();
       if (reply.deadAddress()) {
         visit.person().bouncesForGood(now);

@@ -121,6 +121,15 @@ class TimesTest {
               java.time.LocalDateTime.ofEpochSecond(wall, 0, ZoneOffset.UTC)
                   .atZone(zone)
                   .toEpochSecond());
+      int days = Math.floorMod(hour, 41);
+      assertThat(clock.plusDays(instant, days))
+          .isEqualTo(
+              Instant.ofEpochSecond(instant)
+                  .atZone(zone)
+                  .toLocalDateTime()
+                  .plusDays(days)
+                  .atZone(zone)
+                  .toEpochSecond());
     }
     assertThat(clock.in(BERLIN).zone()).isEqualTo(BERLIN);
   }

@@ -15,7 +15,7 @@ import org.opentrellis.core.testing.RandomJourneys;
 
 /** What holds exactly in every run, over 400 random journeys that use the whole language. */
 class ConservationTest {
-  private static final int PEOPLE = 300;
+  private static final int PEOPLE = 150;
 
   static LongStream seeds() {
     return LongStream.range(0, 400);
@@ -99,13 +99,11 @@ class ConservationTest {
   void theResultIsTheSameForAnyNumberOfThreads(long seed) {
     DryRun run = dryRun(seed);
     Tallies one = run.run(1);
-    for (int threads : new int[] {2, 7}) {
-      Tallies many = run.run(threads);
-      for (int journey = 0; journey < one.journeys().size(); journey++) {
-        assertThat(RunMeasures.of(many, journey)).isEqualTo(RunMeasures.of(one, journey));
-        assertThat(many.journeys().get(journey).paths().kept())
-            .isEqualTo(one.journeys().get(journey).paths().kept());
-      }
+    Tallies many = run.run(seed % 2 == 0 ? 2 : 7);
+    for (int journey = 0; journey < one.journeys().size(); journey++) {
+      assertThat(RunMeasures.of(many, journey)).isEqualTo(RunMeasures.of(one, journey));
+      assertThat(many.journeys().get(journey).paths().kept())
+          .isEqualTo(one.journeys().get(journey).paths().kept());
     }
   }
 }

@@ -83,12 +83,13 @@ class RunSheetTest {
 
   @Test
   void theOpeningSaysWhoComesInAndWhatFor() {
-    assertThat(RunSheet.of(journey(send("a")), MESSAGES).opening().text())
-        .isEqualTo(
-            "Starts when someone joins list Newcomers, once per person \u00b7 "
-                + "goal bought anything within 30 days, leave when met");
-    assertThat(RunSheet.of(journey(Optional.empty(), send("a")), MESSAGES).opening().text())
-        .endsWith("no goal yet");
+    RunSheet sheet = RunSheet.of(journey(send("a")), MESSAGES);
+    assertThat(sheet.opening().sentence().text())
+        .isEqualTo("Starts when someone joins list Newcomers, once per person");
+    assertThat(sheet.goal().sentence().text())
+        .isEqualTo("Goal: bought anything within 30 days, leave when met");
+    assertThat(RunSheet.of(journey(Optional.empty(), send("a")), MESSAGES).goal().sentence().text())
+        .isEqualTo("No goal yet");
   }
 
   @Test
@@ -110,7 +111,7 @@ class RunSheetTest {
     assertThat(sentences.condition(new Condition.None(List.of(tagged, listed))).text())
         .isEqualTo("neither have tag x nor are on list L");
     assertThat(sentences.condition(opened("gone")).text())
-        .isEqualTo("opened \u201ca missing email\u201d");
+        .isEqualTo("opened the missing email \u201cgone\u201d");
   }
 
   @Test
@@ -149,7 +150,7 @@ class RunSheetTest {
         assertThat(row.sentence().text()).isNotBlank().doesNotContain("[", "null", "Optional");
         assertThat(row.brief()).isNotBlank();
       }
-      assertThat(sheet.opening().text()).doesNotContain("[", "null", "Optional");
+      assertThat(sheet.opening().sentence().text()).doesNotContain("[", "null", "Optional");
     }
   }
 
@@ -180,7 +181,7 @@ class RunSheetTest {
         .containsExactly(
             "Wait until day 3, 09:00 of the journey",
             "Wait until 2027-03-14 08:00, or finish if that is past",
-            "Wait until 7 days before renewal, 09:00, every year, or skip to e if that is past",
+            "Wait until 7 days before renewal, 09:00, every year, or skip to \u201ce\u201d if that is past",
             "Wait until they have tag x, at most 2 days",
             "Finish the journey");
   }
@@ -196,7 +197,7 @@ class RunSheetTest {
 
             Purpose: welcome
 
-            Starts when someone joins list **Newcomers**, once per person · goal **bought anything within 30 days**, leave when met
+            Starts when someone joins list **Newcomers**, **once per person**
 
             ## Run sheet
 
@@ -205,6 +206,8 @@ class RunSheetTest {
               - *arm A*: if so `b-a`
                 - Tag **x\\_y** `t`
               - *arm B*: otherwise: goes on below `b-else`
+
+            Goal: bought **anything** within **30 days**, leave when met
             """);
   }
 
@@ -213,8 +216,8 @@ class RunSheetTest {
   void boldWordsAreBoldForEveryReaderOfMarkdown() {
     for (long seed = 0; seed < 100; seed++) {
       RunSheet sheet = RunSheet.of(RandomJourneys.journey(seed, 20), RandomJourneys.CATALOGUE);
-      List<Phrase> said = new ArrayList<>(List.of(sheet.opening()));
-      said.addAll(sheet.rules());
+      List<Phrase> said = new ArrayList<>(List.of(sheet.opening().sentence()));
+      sheet.rules().forEach(rule -> said.add(rule.sentence()));
       sheet.rows().forEach(row -> said.add(row.sentence()));
       for (Phrase phrase : said) {
         boolean before = false;

@@ -26,7 +26,6 @@ import org.opentrellis.core.calendar.Amount;
 import org.opentrellis.core.calendar.SendWindow;
 import org.opentrellis.core.calendar.TimeOfDay;
 import org.opentrellis.core.calendar.TimeUnit;
-import org.opentrellis.core.journey.*;
 import org.opentrellis.core.journey.Arm;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.CategoryName;

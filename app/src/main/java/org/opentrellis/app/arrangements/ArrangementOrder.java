@@ -1,0 +1,49 @@
+package org.opentrellis.app.arrangements;
+
+import io.swagger.v3.oas.annotations.media.ArraySchema;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.http.ApiDocument;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * What is to be done with steps.
+ *
+ * @param journey as it is on the screen, saved or not
+ * @param rows the chosen steps and arms
+ * @param below the row to put them below; for moving and pasting
+ * @param steps what to paste
+ * @param number how many tries, hours or days
+ * @param message what to send
+ * @param field the date to remind of
+ */
+record ArrangementOrder(
+    @Schema(ref = ApiDocument.JOURNEY) @Nullable JsonNode journey,
+    Action action,
+    Set<String> rows,
+    @Nullable String below,
+    @ArraySchema(schema = @Schema(ref = ApiDocument.STEP)) @Nullable List<JsonNode> steps,
+    @Nullable Integer number,
+    @Nullable String message,
+    @Nullable String field) {
+
+  enum Action {
+    MOVE,
+    UP,
+    DOWN,
+    IN,
+    OUT,
+    COPY,
+    DUPLICATE,
+    PASTE,
+    REMOVE,
+    /** The same email once more, {@code number} times, for those who have not opened it. */
+    TRY_AGAIN,
+    /** A text {@code number} hours after an email, for those who have not opened it. */
+    TEXT_THE_REST,
+    /** Reminders {@code number} days before a date and on the day. */
+    REMIND
+  }
+}

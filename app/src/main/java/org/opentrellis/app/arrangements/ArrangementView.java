@@ -1,0 +1,36 @@
+package org.opentrellis.app.arrangements;
+
+import io.swagger.v3.oas.annotations.media.ArraySchema;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.http.ApiDocument;
+import org.opentrellis.core.arrange.Arranged;
+import org.opentrellis.core.format.Documents;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * What became of it: either {@code done} or {@code refused} is there.
+ *
+ * @param refused why nothing was changed
+ */
+record ArrangementView(@Nullable DoneView done, @Nullable String refused) {
+
+  /**
+   * @param journey after it
+   * @param steps those it was about
+   */
+  record DoneView(
+      @Schema(ref = ApiDocument.JOURNEY) JsonNode journey,
+      @ArraySchema(schema = @Schema(ref = ApiDocument.STEP)) List<JsonNode> steps) {}
+
+  static ArrangementView of(Arranged arranged) {
+    if (arranged instanceof Arranged.Refused refused) {
+      return new ArrangementView(null, refused.why());
+    }
+    Arranged.Done done = (Arranged.Done) arranged;
+    List<JsonNode> steps = new java.util.ArrayList<>();
+    Documents.write(done.journey().withBody(done.steps())).get("body").forEach(steps::add);
+    return new ArrangementView(new DoneView(Documents.write(done.journey()), steps), null);
+  }
+}

@@ -1,0 +1,17 @@
+package org.opentrellis.app.arrangements;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.http.ApiDocument;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * Two versions of a journey to put together.
+ *
+ * @param rows the rows that are to be as in {@code ours}; all else is as in {@code theirs}
+ */
+record MergeOrder(
+    @Schema(ref = ApiDocument.JOURNEY) @Nullable JsonNode theirs,
+    @Schema(ref = ApiDocument.JOURNEY) @Nullable JsonNode ours,
+    Set<String> rows) {}

@@ -1,0 +1,104 @@
+package org.opentrellis.app.journeys;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.http.SaveLost;
+import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.JourneyState;
+import org.opentrellis.core.problem.Problem;
+import org.opentrellis.core.problem.ProblemsFound;
+import org.opentrellis.core.problem.Severity;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What is done with a journey as a whole: opening and stopping, copying, putting away. */
+@Service
+@Transactional
+class JourneyShelf {
+  private final JourneyMapper mapper;
+  private final Journeys journeys;
+
+  JourneyShelf(JourneyMapper mapper, Journeys journeys) {
+    this.mapper = mapper;
+    this.journeys = journeys;
+  }
+
+  /**
+   * Changes a journey's state.
+   *
+   * @throws ProblemsFound if it may not be opened yet, or does not lead there from its state
+   * @throws SaveLost if somebody else has saved since
+   */
+  JourneyView change(long id, JourneyEdits.StateSave save) {
+    JourneyView view = journeys.view(id);
+    if (view.stateChanges().stream().noneMatch(change -> change.to() == save.state())) {
+      throw refused(
+          "no-such-change",
+          "A journey that is %s cannot become %s."
+              .formatted(word(journeys.find(id).journey().state()), word(save.state())));
+    }
+    if (view.archived()) {
+      throw refused("archived", "Bring the journey back first: it is archived.");
+    }
+    if (save.state() == JourneyState.OPEN) {
+      requireNoErrors(view);
+    }
+    Journey changed = journeys.find(id).journey().edit().state(save.state()).done();
+    if (!journeys.write(id, save.version(), changed, save.by())) {
+      throw new SaveLost(
+          "Somebody else has saved this journey since you opened it. Look at it as it is now.",
+          view,
+          save);
+    }
+    return journeys.view(id);
+  }
+
+  private static void requireNoErrors(JourneyView view) {
+    List<Problem> errors =
+        view.findings().stream()
+            .filter(finding -> finding.severity() == Severity.ERROR)
+            .map(
+                finding ->
+                    new Problem(
+                        "cannot-open",
+                        finding.step() == null ? "" : "/steps/" + finding.step(),
+                        "It cannot be opened yet: " + finding.sentence()))
+            .toList();
+    if (!errors.isEmpty()) {
+      throw new ProblemsFound(errors);
+    }
+  }
+
+  /** Adds a copy, as a draft under a name of its own. */
+  JourneyView duplicate(long id) {
+    KeptJourney kept = journeys.find(id);
+    String name = journeys.freeName(kept.journey().name());
+    Journey copy = kept.journey().edit().name(name).state(JourneyState.DRAFT).done();
+    return journeys.view(journeys.add(copy, kept.behaviour(), kept.starter()));
+  }
+
+  /**
+   * Puts a journey away, or brings it back.
+   *
+   * @throws ProblemsFound if people may still be in it
+   */
+  JourneyView archive(long id, boolean away) {
+    JourneyState state = journeys.find(id).journey().state();
+    if (away && (state == JourneyState.OPEN || state == JourneyState.CLOSING)) {
+      throw refused(
+          "still-open",
+          "This journey is %s. Stop it first: whoever is inside would be left there."
+              .formatted(word(state)));
+    }
+    mapper.archive(id, away);
+    return journeys.view(id);
+  }
+
+  private static String word(@Nullable JourneyState state) {
+    return String.valueOf(state).toLowerCase(java.util.Locale.ROOT);
+  }
+
+  private static ProblemsFound refused(String code, String sentence) {
+    return new ProblemsFound(List.of(new Problem(code, "", sentence)));
+  }
+}

@@ -1,0 +1,54 @@
+package org.opentrellis.app.readings;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.http.ApiDocument;
+import org.opentrellis.core.format.Documents;
+import org.opentrellis.core.reading.Completion;
+import org.opentrellis.core.reading.Reading;
+import org.opentrellis.core.sentence.Phrase;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * How a sentence was understood: either {@code understood} or {@code refused} is there.
+ *
+ * @param completions ways to go on at the caret
+ */
+record ReadingView(
+    @Nullable UnderstoodView understood,
+    @Nullable RefusedView refused,
+    List<Completion> completions) {
+
+  /**
+   * @param journey the journey after it
+   * @param selected the row it is about
+   * @param sentences what is new, as the run sheet says it
+   */
+  record UnderstoodView(
+      @Schema(ref = ApiDocument.JOURNEY) JsonNode journey,
+      String selected,
+      List<Phrase> sentences) {}
+
+  /**
+   * @param why a sentence that says what is wrong and what could stand there
+   * @param from where, in characters from the start of the sentence
+   * @param to the end of it
+   * @param missing a message that is named and is not there yet
+   */
+  record RefusedView(String why, int from, int to, Reading.@Nullable Missing missing) {}
+
+  static ReadingView of(Reading reading) {
+    if (reading.result() instanceof Reading.Understood understood) {
+      UnderstoodView view =
+          new UnderstoodView(
+              Documents.write(understood.journey()), understood.selected(), understood.sentences());
+      return new ReadingView(view, null, reading.completions());
+    }
+    Reading.Refused refused = (Reading.Refused) reading.result();
+    RefusedView view =
+        new RefusedView(
+            refused.why(), refused.from(), refused.to(), refused.missing().orElse(null));
+    return new ReadingView(null, view, reading.completions());
+  }
+}

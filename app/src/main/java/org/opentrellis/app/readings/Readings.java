@@ -1,0 +1,67 @@
+package org.opentrellis.app.readings;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.opentrellis.app.catalogue.Catalogues;
+import org.opentrellis.app.journeys.Journeys;
+import org.opentrellis.app.journeys.KeptJourney;
+import org.opentrellis.core.journey.Catalogue;
+import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.problem.Problem;
+import org.opentrellis.core.problem.ProblemsFound;
+import org.opentrellis.core.reading.KnownNames;
+import org.opentrellis.core.reading.Reader;
+import org.opentrellis.core.reading.Reading;
+import org.springframework.stereotype.Service;
+
+/** Reads sentences about the journeys of the account. */
+@Service
+class Readings {
+  private static final int LONGEST = 4000;
+
+  private final Journeys journeys;
+  private final Catalogues catalogues;
+
+  Readings(Journeys journeys, Catalogues catalogues) {
+    this.journeys = journeys;
+    this.catalogues = catalogues;
+  }
+
+  /**
+   * @throws ProblemsFound if the journey or the place in the sentence is not right; a sentence that
+   *     is not understood is no problem in this sense
+   */
+  ReadingView read(long id, TypedSentence typed) {
+    if (typed.journey() == null) {
+      throw wrong("/journey", "\u201cjourney\u201d is missing.");
+    }
+    if (typed.text().length() > LONGEST) {
+      throw wrong("/text", "A sentence has at most " + LONGEST + " characters.");
+    }
+    if (typed.caret() < 0 || typed.caret() > typed.text().length()) {
+      throw wrong("/caret", "The caret must be inside the sentence.");
+    }
+    Catalogue catalogue = catalogues.current();
+    Journey journey = journeys.readIn("/journey", typed.journey());
+    List<KeptJourney> all = journeys.all();
+    List<String> others =
+        all.stream()
+            .filter(kept -> kept.id() != id)
+            .map(kept -> kept.journey().name())
+            .distinct()
+            .sorted()
+            .toList();
+    List<Object> parts = new ArrayList<>(List.of(journey, catalogue));
+    all.forEach(kept -> parts.addAll(List.of(kept.journey(), kept.behaviour())));
+    Reader reader = new Reader(journey, catalogue, others, KnownNames.in(parts));
+    Reading reading =
+        typed.replaces()
+            ? reader.replace(typed.row(), typed.text(), typed.caret())
+            : reader.add(typed.row(), typed.text(), typed.caret());
+    return ReadingView.of(reading);
+  }
+
+  private static ProblemsFound wrong(String place, String sentence) {
+    return new ProblemsFound(List.of(new Problem("wrong-value", place, sentence)));
+  }
+}

@@ -1,0 +1,45 @@
+package org.opentrellis.app.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Page.GetByLabelOptions;
+import com.microsoft.playwright.Page.GetByRoleOptions;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+
+/** The run sheet of an open page. */
+final class Sheet {
+  private Sheet() {}
+
+  /** The rows of steps and arms. */
+  static Locator rows(Page page) {
+    return page.locator("ol [data-row]");
+  }
+
+  static Locator row(Page page, String step) {
+    return page.locator("[data-row='" + step + "']");
+  }
+
+  /** The row that the keys work on. */
+  static String current(Page page) {
+    return page.locator("[data-row][aria-current=true]").getAttribute("data-row");
+  }
+
+  /** Adds a step of a kind from the list. */
+  static void choose(Page page, String kind) {
+    page.getByRole(AriaRole.BUTTON, new GetByRoleOptions().setName("Choose").setExact(true))
+        .click();
+    Pattern name = Pattern.compile("^" + kind + "\\b");
+    page.getByRole(AriaRole.MENUITEM, new GetByRoleOptions().setName(name)).click();
+  }
+
+  static Locator line(Page page) {
+    return page.getByLabel("Add a sentence", new GetByLabelOptions().setExact(true));
+  }
+
+  static void saved(Page page) {
+    assertThat(page.getByRole(AriaRole.STATUS)).containsText("Saved");
+  }
+}

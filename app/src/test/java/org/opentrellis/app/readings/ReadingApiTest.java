@@ -1,0 +1,86 @@
+package org.opentrellis.app.readings;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.opentrellis.app.RunningApplication;
+import org.opentrellis.app.RunningApplication.Answer;
+import tools.jackson.databind.JsonNode;
+
+/** Sentences over HTTP: what they come to, why they are refused, and how to go on. */
+class ReadingApiTest {
+  @RegisterExtension static final RunningApplication APP = RunningApplication.empty();
+
+  private static final String JOURNEY =
+      """
+      {"name": "A test", "purpose": "WELCOME", "state": "DRAFT", "reEntry": {"kind": "never"},
+       "body": [{"kind": "sendEmail", "id": "a", "message": "hello"}]}
+      """;
+
+  private static long id;
+
+  @BeforeAll
+  static void addAMessageAndAJourney() {
+    APP.post(
+        "/api/messages",
+        "{\"name\": \"Hello\", \"channel\": \"EMAIL\", \"subject\": \"Hello there\","
+            + " \"links\": [\"Kits\"], \"voucher\": false, \"version\": null}");
+    Answer added = APP.post("/api/journeys", "{\"name\": \"A test\", \"purpose\": \"WELCOME\"}");
+    id = added.body().get("id").asLong();
+  }
+
+  private static Answer read(String row, boolean replaces, String text, int caret) {
+    return APP.post(
+        "/api/journeys/" + id + "/readings",
+        "{\"journey\": %s, \"row\": \"%s\", \"replaces\": %s, \"text\": \"%s\", \"caret\": %d}"
+            .formatted(JOURNEY, row, replaces, text, caret));
+  }
+
+  private static JsonNode added(String text) {
+    return read("a", false, text, text.length()).body();
+  }
+
+  @Test
+  void aSentenceBecomesAStep() {
+    JsonNode read = added("branch clicked kits within 2 days");
+    assertThat(read.at("/refused").isNull()).isTrue();
+    assertThat(read.at("/understood/selected").asString()).isEqualTo("branch-1");
+    JsonNode step = read.at("/understood/journey/body/1");
+    assertThat(step.at("/arms/0/condition/email/step").asString()).isEqualTo("a");
+    assertThat(step.at("/arms/0/condition/link").asString()).isEqualTo("Kits");
+    assertThat(step.at("/waitUpTo/count").asInt()).isEqualTo(2);
+  }
+
+  @Test
+  void whatIsNotUnderstoodIsToldAtItsPlace() {
+    JsonNode read = added("wait 2 dayz");
+    assertThat(read.at("/understood").isNull()).isTrue();
+    assertThat(read.at("/refused/from").asInt()).isEqualTo(7);
+    assertThat(read.at("/refused/to").asInt()).isEqualTo(11);
+    assertThat(read.at("/refused/why").asString()).contains("dayz", "days");
+  }
+
+  @Test
+  void aMessageThatIsNotThereIsNamed() {
+    JsonNode read = added("send Meet a keeper");
+    assertThat(read.at("/refused/missing/name").asString()).isEqualTo("Meet a keeper");
+    assertThat(read.at("/refused/missing/text").asBoolean()).isFalse();
+  }
+
+  @Test
+  void completionsGoOnAtTheCaret() {
+    JsonNode read = read("a", false, "send he", 7).body();
+    assertThat(read.at("/completions/0/text").asString()).isEqualTo("\u201cHello\u201d");
+    assertThat(read.at("/completions/0/from").asInt()).isEqualTo(5);
+    assertThat(read.at("/completions/0/what").asString()).isEqualTo("email");
+  }
+
+  @Test
+  void aCaretOutsideIsRefused() {
+    Answer refused = read("a", false, "wait", 9);
+    assertThat(refused.status()).isEqualTo(400);
+    assertThat(refused.body().toString()).contains("caret");
+  }
+}

@@ -1,0 +1,188 @@
+package org.opentrellis.core.machine;
+
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.calendar.Amount;
+
+/** What each kind of step does with somebody who stands at it: they go on, wait or leave. */
+final class Steps {
+  private final Outside outside;
+  private final Witness witness;
+
+  Steps(Outside outside, Witness witness) {
+    this.outside = outside;
+    this.witness = witness;
+  }
+
+  /**
+   * Does what the step does, at the visit's own moment.
+   *
+   * @param waited whether the person has waited here, or just got here
+   */
+  void act(Node node, Visit visit, boolean waited) {
+    if (node instanceof Node.Send send) {
+      send(send, visit);
+    } else if (node instanceof Node.Wait wait) {
+      pause(wait, visit, waited);
+    } else if (node instanceof Node.Change change) {
+      change(change, visit);
+    } else if (node instanceof Node.Branch branch) {
+      decide(branch, visit, waited);
+    } else if (node instanceof Node.WaitFor waits) {
+      lookOut(waits, visit, waited);
+    } else if (node instanceof Node.Split split) {
+      take(visit, outside.lot(visit.node, split.shares(), visit), split.firstOfArm());
+    } else if (node instanceof Node.HandOver over) {
+      handOver(over, visit);
+    } else {
+      goOn(visit, node.next());
+    }
+  }
+
+  private void pause(Node.Wait wait, Visit visit, boolean waited) {
+    if (waited) {
+      goOn(visit, wait.next());
+      return;
+    }
+    long until = wait.timer().endsAt(visit);
+    if (until == Timer.PAST) {
+      goOn(visit, wait.ifPast());
+    } else {
+      waitUntil(visit, until);
+    }
+  }
+
+  private void lookOut(Node.WaitFor waits, Visit visit, boolean waited) {
+    long deadline = deadline(visit, waits.atMost(), waited);
+    if (deadline <= visit.now || waits.question().holds(visit, visit.now)) {
+      goOn(visit, waits.next());
+    } else {
+      waitUntil(visit, deadline);
+    }
+  }
+
+  private void handOver(Node.HandOver over, Visit visit) {
+    if (over.program() >= 0) {
+      visit.person.isHandedOver(over.program(), over.trigger(), visit.program.number(), visit.now);
+    }
+    goOn(visit, over.thenFinish() ? Program.END : over.next());
+  }
+
+  private static long deadline(Visit visit, @Nullable Amount atMost, boolean waited) {
+    if (waited) {
+      return visit.until;
+    }
+    return atMost == null ? visit.now : atMost.after(visit.now, visit.clock);
+  }
+
+  private void decide(Node.Branch branch, Visit visit, boolean waited) {
+    long deadline = deadline(visit, branch.waitUpTo(), waited);
+    Question[] questions = branch.questions();
+    int way = 0;
+    while (way < questions.length && !questions[way].holds(visit, visit.now)) {
+      way++;
+    }
+    if (way == questions.length && visit.now < deadline) {
+      waitUntil(visit, deadline);
+    } else {
+      take(visit, way, branch.firstOfArm());
+    }
+  }
+
+  private void take(Visit visit, int way, int[] firstOfArm) {
+    witness.took(visit.node, way, visit);
+    goOn(visit, firstOfArm[way]);
+  }
+
+  private void change(Node.Change change, Visit visit) {
+    Reactions reactions = visit.person.reactions;
+    long before = reactions.toSegments() ? reactions.segments(visit) : 0;
+    for (RecordEdit edit : change.edits()) {
+      edit.apply(visit.person, visit.now);
+    }
+    if (reactions.toSegments()) {
+      reactions.toSegments(visit.person, before, reactions.segments(visit), visit.now);
+    }
+    if (!leavesBecauseOfNews(visit)) {
+      goOn(visit, change.next());
+    }
+  }
+
+  private void send(Node.Send send, Visit visit) {
+    if (!send.plain() && !isReady(visit, send)) {
+      return;
+    }
+    double[] variants = send.variants();
+    int variant = variants.length == 0 ? 0 : outside.lot(visit.node, variants, visit);
+    visit.noteSent(send.send(), variant);
+    if (!send.text()) {
+      visit.person.noteEmail(visit.now);
+    }
+    visit.person.gets(visit.program.message(send.send(), variant));
+    witness.sent(visit.node, send.send(), visit);
+    outside.send(send.send(), visit);
+    if (!leavesBecauseOfNews(visit)) {
+      goOn(visit, send.next());
+    }
+  }
+
+  /** Whether a message may go out now; if not, the person has gone on, or waits. */
+  private boolean isReady(Visit visit, Node.Send send) {
+    SkipReason skip = SendRules.skips(visit, send);
+    if (skip != null) {
+      witness.skipped(visit.node, skip, visit);
+      goOn(visit, send.next());
+      return false;
+    }
+    long ready = SendRules.readyAt(visit, send);
+    if (ready > visit.now) {
+      waitUntil(visit, ready);
+      return false;
+    }
+    if (visit.waiting) {
+      witness.held(visit.node, visit.now - visit.steppedAt, visit);
+    }
+    return true;
+  }
+
+  private static void waitUntil(Visit visit, long until) {
+    visit.waiting = true;
+    visit.until = until;
+  }
+
+  private void goOn(Visit visit, int next) {
+    int here = visit.node;
+    witness.passed(here, visit);
+    visit.waiting = false;
+    visit.node = next;
+    if (next == Program.END) {
+      witness.finished(here, visit);
+    }
+  }
+
+  /** Takes somebody out now if a leave rule says so. */
+  boolean leaves(Visit visit) {
+    if (Lookout.leavesAt(visit, visit.now) > visit.now) {
+      return false;
+    }
+    LeaveReason reason = LeaveReason.RULE;
+    if (visit.person.goneAt <= visit.now) {
+      reason = visit.person.whyGone();
+    } else if (visit.program.leavesAtGoal() && Lookout.goalMetAt(visit, visit.now) <= visit.now) {
+      reason = LeaveReason.GOAL_MET;
+    }
+    int here = visit.node;
+    witness.left(here, reason, visit);
+    visit.waiting = false;
+    visit.node = Visit.OVER;
+    return true;
+  }
+
+  /** Whether what became known just now takes somebody out. */
+  private boolean leavesBecauseOfNews(Visit visit) {
+    if (visit.seenEvidence == visit.person.evidence) {
+      return false;
+    }
+    Lookout.around(visit.person);
+    return leaves(visit);
+  }
+}

@@ -1,0 +1,165 @@
+package org.opentrellis.core.reading;
+
+import java.time.DateTimeException;
+import java.time.DayOfWeek;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.calendar.SendWindow;
+import org.opentrellis.core.journey.Condition;
+import org.opentrellis.core.journey.FrequencyGuard;
+import org.opentrellis.core.journey.Goal;
+import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.ReEntry;
+import org.opentrellis.core.journey.Trigger;
+import org.opentrellis.core.sentence.RunSheet;
+
+/** Reads the lines about the whole journey: who comes in, what for, and what holds all through. */
+final class RuleReader {
+  /** A journey after a line, and what the line is about. */
+  record Line(Journey journey, String id) {}
+
+  private final Cursor cursor;
+  private final Journey journey;
+  private final @Nullable Integer leaveRule;
+  private final TimeReader times;
+  private final TriggerReader triggers;
+  private final ConditionReader conditions;
+
+  /**
+   * @param leaveRule the leave rule that the line is to take the place of, or null for a new one
+   */
+  RuleReader(Cursor cursor, Scope scope, Journey journey, @Nullable Integer leaveRule) {
+    this.cursor = cursor;
+    this.journey = journey;
+    this.leaveRule = leaveRule;
+    this.times = new TimeReader(cursor);
+    this.triggers = new TriggerReader(cursor, scope);
+    this.conditions = new ConditionReader(cursor, scope);
+  }
+
+  /** The journey after it, or null if no such line begins here. */
+  @Nullable Line read() {
+    if (cursor.any("starts when someone", "starts when somebody", "starts when", "start when")) {
+      return opening(triggers.read());
+    }
+    if (cursor.silently("no trigger yet")) {
+      cursor.silently(": nobody enters by themselves");
+      return opening(List.of());
+    }
+    if (cursor.any("goal:", "goal")) {
+      return new Line(journey.edit().goal(Optional.of(goal())).done(), RunSheet.GOAL);
+    }
+    if (cursor.any("no goal yet", "no goal")) {
+      return new Line(journey.edit().goal(Optional.empty()).done(), RunSheet.GOAL);
+    }
+    if (cursor.any("leave as soon as they", "leave as soon as", "leave when they", "leave when")) {
+      return leave(conditions.read());
+    }
+    return others();
+  }
+
+  private Line opening(List<Trigger> all) {
+    boolean asks = cursor.also("if they") || cursor.also("if");
+    Optional<Condition> filter = asks ? Optional.of(conditions.read()) : Optional.empty();
+    ReEntry again = triggers.reEntry();
+    return new Line(
+        journey
+            .edit()
+            .triggers(all)
+            .entryFilter(filter)
+            .reEntry(again == null ? journey.reEntry() : again)
+            .done(),
+        RunSheet.OPENING);
+  }
+
+  private Goal goal() {
+    Condition what = conditions.read();
+    int from = cursor.at();
+    cursor.require("within");
+    int days = times.requireDays();
+    boolean stay = cursor.also("go on when met");
+    if (!stay) {
+      cursor.also("leave when met");
+    }
+    return cursor.meaning(from, () -> new Goal(what, days, !stay));
+  }
+
+  private Line leave(Condition condition) {
+    List<Condition> rules = new ArrayList<>(journey.leaveWhen());
+    int at = leaveRule == null || leaveRule >= rules.size() ? rules.size() : leaveRule;
+    if (at < rules.size()) {
+      rules.set(at, condition);
+    } else {
+      rules.add(condition);
+    }
+    return new Line(journey.edit().leaveWhen(rules).done(), RunSheet.LEAVE + at);
+  }
+
+  private @Nullable Line others() {
+    if (cursor.word("send only")) {
+      SendWindow window = window();
+      return new Line(journey.edit().sendWindow(Optional.of(window)).done(), RunSheet.WINDOW);
+    }
+    if (cursor.any("all times are in", "times are in")) {
+      ZoneId zone = zone();
+      return new Line(journey.edit().zone(Optional.of(zone)).done(), RunSheet.ZONE);
+    }
+    if (cursor.word("at most")) {
+      FrequencyGuard guard = guard();
+      return new Line(journey.edit().frequencyGuard(Optional.of(guard)).done(), RunSheet.GUARD);
+    }
+    if (cursor.word("from")) {
+      String sender = cursor.atQuote() ? cursor.quoted("a sender") : cursor.rest();
+      return new Line(
+          cursor.meaning(0, () -> journey.edit().sender(Optional.of(sender)).done()),
+          RunSheet.SENDER);
+    }
+    return null;
+  }
+
+  private SendWindow window() {
+    int from = cursor.at();
+    cursor.could("Mon to Fri 08:00 to 18:00");
+    Set<DayOfWeek> days = times.weekdays();
+    LocalTime opens = times.requireTime();
+    cursor.require("to");
+    LocalTime closes = times.requireTime();
+    return cursor.meaning(from, () -> new SendWindow(days, opens, closes));
+  }
+
+  private ZoneId zone() {
+    int from = cursor.at();
+    String name = cursor.name("zone", List.of("Europe/Berlin", "UTC"));
+    try {
+      return ZoneId.of(name);
+    } catch (DateTimeException unknown) {
+      throw new NotUnderstood(
+          "There is no time zone \u201c%s\u201d. Write it like Europe/Berlin.".formatted(name),
+          from,
+          cursor.end());
+    }
+  }
+
+  private FrequencyGuard guard() {
+    int from = cursor.at();
+    int most = times.requireWhole("3 emails");
+    if (!cursor.word("emails") && !cursor.silently("email")) {
+      throw cursor.lost();
+    }
+    cursor.require("in");
+    int days = times.requireDays();
+    cursor.silently("from all journeys");
+    cursor.silently(";");
+    boolean skip =
+        cursor.silently("one too many")
+            ? !cursor.any("waits", "is held") && cursor.word("is skipped")
+            : cursor.also("skip the others");
+    FrequencyGuard.Then then = skip ? FrequencyGuard.Then.SKIP : FrequencyGuard.Then.HOLD;
+    return cursor.meaning(from, () -> new FrequencyGuard(most, days, then));
+  }
+}

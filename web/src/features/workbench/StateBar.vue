@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { storeToRefs } from 'pinia'
+import { computed, ref, watch } from 'vue'
+import { reasonOf } from '@/api/client'
+import type { StateChange } from '@/api/types'
+import Trouble from '@/ui/Trouble.vue'
+import { useJourneyStore } from './journeyStore'
+
+/** Says plainly whether people enter, and changes it: first what will happen, then the button. */
+const store = useJourneyStore()
+const { view, save } = storeToRefs(store)
+
+const MEANS = {
+  DRAFT: 'Nobody enters until you open it.',
+  OPEN: 'People enter.',
+  CLOSING: 'Nobody new enters; whoever is inside goes on to the end.',
+  STOPPED: 'Nobody enters and nobody is inside.',
+} as const
+
+const asked = ref<StateChange | null>(null)
+const failure = ref<string | null>(null)
+const state = computed(() => view.value!.journey.state)
+const errors = computed(() => view.value!.findings.filter((one) => one.severity === 'ERROR'))
+/** What stands in the way of the change that is asked about. */
+const inTheWay = computed(() => (asked.value?.to === 'OPEN' ? errors.value : []))
+
+watch(
+  () => view.value?.version,
+  () => {
+    asked.value = view.value?.stateChanges.find((one) => one.to === asked.value?.to) ?? null
+  },
+)
+
+async function change() {
+  failure.value = null
+  try {
+    await store.changeState(asked.value!.to)
+    asked.value = null
+  } catch (problem) {
+    failure.value = reasonOf(problem)
+  }
+}
+</script>
+
+<template>
+  <section
+    v-if="view"
+    class="mx-3 mb-2 rounded-[8px] border px-3 py-1"
+    :class="state === 'DRAFT' ? 'border-marigold bg-marigold-soft' : 'border-line bg-panel'"
+    aria-label="State of the journey"
+    @keydown.esc="asked = null"
+  >
+    <div class="flex min-h-[26px] items-center gap-2">
+      <b>{{
+        state === 'DRAFT' ? 'This journey is a draft.' : `This journey is ${state.toLowerCase()}.`
+      }}</b>
+      <span>{{ MEANS[state] }}</span>
+      <span class="ml-auto flex gap-2">
+        <button
+          v-for="one in view.stateChanges"
+          :key="one.to"
+          type="button"
+          class="button button-small"
+          :aria-expanded="asked?.to === one.to"
+          @click="asked = asked?.to === one.to ? null : one"
+        >
+          {{ one.label }}…
+        </button>
+      </span>
+    </div>
+    <div v-if="asked" class="mt-1 flex items-start gap-2 border-t border-line py-1.5" role="group">
+      <div v-if="inTheWay.length" class="flex-1">
+        <b class="text-clay">It cannot be opened yet.</b>
+        <ul>
+          <li v-for="(error, i) in inTheWay" :key="i" class="flex items-center gap-2">
+            {{ error.sentence }}
+            <button
+              type="button"
+              class="button button-small"
+              @click="store.select(error.step ?? 'journey')"
+            >
+              Show
+            </button>
+          </li>
+        </ul>
+      </div>
+      <template v-else>
+        <span class="flex-1">{{ asked.sentence }}</span>
+        <button
+          type="button"
+          class="button button-small button-main"
+          :disabled="save.status !== 'saved'"
+          @click="change"
+        >
+          {{ asked.label }} now
+        </button>
+      </template>
+      <button type="button" class="button button-small" @click="asked = null">Leave it</button>
+    </div>
+    <Trouble v-if="failure" class="my-1" :text="failure" />
+  </section>
+</template>

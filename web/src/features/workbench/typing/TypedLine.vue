@@ -1,0 +1,339 @@
+<script setup lang="ts">
+import { autoUpdate, flip, offset, shift, size, useFloating } from '@floating-ui/vue'
+import { storeToRefs } from 'pinia'
+import { computed, nextTick, onMounted, ref, useId, useTemplateRef, watch } from 'vue'
+import { reasonOf } from '@/api/client'
+import type { Completion, Phrase, UnderstoodView } from '@/api/types'
+import Sentence from '@/ui/Sentence.vue'
+import { useJourneyStore } from '../journeyStore'
+import { follow, nextSlot, slotsOf, textOf, type Slot } from './slots'
+import { useReading } from './useReading'
+
+/**
+ * A line to type a sentence into. The server reads it while it is typed: below it stands how it was
+ * understood, or what is wrong with it and where.
+ */
+const props = defineProps<{
+  row: string
+  /** The sentence whose place the typed one takes; without it, the typed one is added below. */
+  replaced?: Phrase
+  /** The piece of it to begin with. */
+  slotAt?: number
+  label: string
+  placeholder?: string
+}>()
+const emit = defineEmits<{ understood: [result: UnderstoodView]; cancel: [] }>()
+
+const store = useJourneyStore()
+const { journey, view } = storeToRefs(store)
+const list = useId()
+const hint = useId()
+const field = useTemplateRef<HTMLTextAreaElement>('field')
+const popup = useTemplateRef<HTMLElement>('popup')
+
+const begun = props.replaced ? textOf(props.replaced) : ''
+const text = ref(begun)
+const caret = ref(begun.length)
+const slots = ref<Slot[]>(props.replaced ? slotsOf(props.replaced) : [])
+const focused = ref(false)
+const closed = ref(false)
+const active = ref(-1)
+const busy = ref(false)
+const failure = ref<string | null>(null)
+
+const { last, trouble, readSoon, readNow, forget } = useReading(() => ({
+  id: view.value!.id,
+  journey: journey.value!,
+  row: props.row,
+  replaces: !!props.replaced,
+}))
+
+const reading = computed(() => (last.value?.text === text.value ? last.value.view : null))
+const understood = computed(() => reading.value?.understood ?? null)
+const refused = computed(() => reading.value?.refused ?? null)
+const completions = computed<Completion[]>(() => {
+  const found = last.value?.view.completions ?? []
+  return found.filter((one) => text.value.slice(one.from, caret.value) !== one.text).slice(0, 8)
+})
+/** A sentence that only stops too early, or in the middle of a word, is not wrong yet. */
+const unfinished = computed(() => {
+  const problem = refused.value
+  const end = text.value.trimEnd().length
+  if (!problem || problem.missing) return false
+  const begun = completions.value.some((one) => one.from === problem.from)
+  return problem.from >= end || (problem.to >= end && begun)
+})
+const missing = computed(() => refused.value?.missing ?? null)
+const wrong = computed(() =>
+  refused.value && !unfinished.value && !missing.value ? refused.value : null,
+)
+const open = computed(
+  () =>
+    focused.value &&
+    !closed.value &&
+    completions.value.length > 0 &&
+    (!props.replaced || text.value !== begun),
+)
+
+const { floatingStyles } = useFloating(field, popup, {
+  open,
+  placement: 'bottom-start',
+  whileElementsMounted: autoUpdate,
+  middleware: [
+    offset({ mainAxis: 30 }),
+    flip({ padding: 8, fallbackPlacements: ['top-start'] }),
+    shift({ padding: 8 }),
+    size({
+      apply: ({ availableHeight, elements }) => {
+        elements.floating.style.maxHeight = `${Math.max(80, availableHeight - 8)}px`
+      },
+    }),
+  ],
+})
+
+onMounted(() => {
+  if (!props.replaced) return
+  const slot = slots.value[props.slotAt ?? 0]
+  void choose(slot ?? { from: begun.length, to: begun.length })
+})
+/* Another place to add at: what was typed stays, and is read anew. */
+watch(
+  () => props.row,
+  () => (text.value ? ask() : forget()),
+)
+watch(completions, () => (active.value = -1))
+
+function ask() {
+  void readSoon(text.value, caret.value)
+}
+
+function onInput(event: Event) {
+  const before = text.value
+  text.value = (event.target as HTMLTextAreaElement).value.replace(/\s*\n\s*/g, ' ')
+  slots.value = follow(slots.value, before, text.value)
+  closed.value = false
+  failure.value = null
+  onCaret()
+  ask()
+}
+
+function onCaret() {
+  caret.value = field.value?.selectionStart ?? text.value.length
+}
+
+function onFocus() {
+  focused.value = true
+  if (!last.value) ask()
+}
+
+function onBlur() {
+  focused.value = false
+  if (!props.replaced || busy.value) return
+  if (text.value === begun) emit('cancel')
+  else void finish(false)
+}
+
+async function choose(slot: Slot) {
+  await nextTick()
+  field.value?.focus()
+  field.value?.setSelectionRange(slot.from, slot.to)
+  onCaret()
+}
+
+async function take(completion: Completion) {
+  const before = text.value
+  const rest = before.slice(caret.value)
+  const put = completion.text + (rest.startsWith(' ') || /[\s(]$/.test(completion.text) ? '' : ' ')
+  text.value = before.slice(0, completion.from) + put + rest
+  slots.value = follow(slots.value, before, text.value)
+  const at = completion.from + put.length
+  await choose({ from: at, to: at })
+  ask()
+}
+
+/** Adds what was understood, or writes the message first that is not there yet. */
+async function finish(writing = true) {
+  if (busy.value || text.value.trim() === '') return
+  busy.value = true
+  failure.value = null
+  try {
+    let read = await readNow(text.value)
+    const named = read?.refused?.missing
+    if (named && writing) {
+      await store.addMessage(named.name, named.name, named.text ? 'TEXT' : 'EMAIL')
+      forget()
+      read = await readNow(text.value)
+    }
+    if (!read?.understood) return
+    if (!props.replaced) {
+      text.value = ''
+      caret.value = 0
+      forget()
+    }
+    emit('understood', read.understood)
+  } catch (problem) {
+    failure.value = reasonOf(problem)
+  } finally {
+    busy.value = false
+  }
+}
+
+function onKey(event: KeyboardEvent) {
+  if (event.isComposing) return
+  const handled = keyDone(event)
+  if (handled) {
+    event.preventDefault()
+    event.stopPropagation()
+  }
+}
+
+function keyDone(event: KeyboardEvent): boolean {
+  switch (event.key) {
+    case 'ArrowDown':
+    case 'ArrowUp':
+      return moveActive(event)
+    case 'Tab':
+      return props.replaced ? toSlot(event.shiftKey) : !event.shiftKey && takeFirst()
+    case 'Enter':
+      if (open.value && active.value >= 0) void take(completions.value[active.value]!)
+      else void finish()
+      return true
+    case 'Escape':
+      if (open.value && !props.replaced) closed.value = true
+      else emit('cancel')
+      return true
+    default:
+      return false
+  }
+}
+
+function moveActive(event: KeyboardEvent): boolean {
+  if (event.altKey || event.ctrlKey) return false
+  if (!open.value) {
+    if (text.value === '' || completions.value.length === 0) return false
+    closed.value = false
+    return true
+  }
+  const count = completions.value.length
+  const by = event.key === 'ArrowDown' ? 1 : -1
+  active.value = (active.value + by + count + 1) % (count + 1)
+  if (active.value === count) active.value = -1
+  return true
+}
+
+function takeFirst(): boolean {
+  const first = completions.value[Math.max(0, active.value)]
+  if (!open.value || !first || text.value === '') return false
+  void take(first)
+  return true
+}
+
+function toSlot(back: boolean): boolean {
+  const here = { from: field.value!.selectionStart, to: field.value!.selectionEnd }
+  const next = nextSlot(slots.value, here, back)
+  if (!next) return false
+  void choose(next)
+  return true
+}
+
+function focus(begin = '') {
+  text.value += begin
+  const end = text.value.length
+  void choose({ from: end, to: end }).then(() => (begin ? ask() : undefined))
+}
+defineExpose({ focus })
+</script>
+
+<template>
+  <div class="min-w-0 py-1" :class="{ 'opacity-60': busy }">
+    <div
+      class="grid rounded-[7px] border bg-panel focus-within:outline-2 focus-within:outline-offset-1 focus-within:outline-slate"
+      :class="wrong ? 'border-clay' : 'border-line'"
+    >
+      <div class="typed invisible" aria-hidden="true">
+        <template v-if="wrong"
+          >{{ text.slice(0, wrong.from)
+          }}<span class="visible text-transparent underline decoration-clay decoration-wavy">{{
+            text.slice(wrong.from, wrong.to) || ' '
+          }}</span
+          >{{ text.slice(wrong.to) }}&#8203;</template
+        >
+        <template v-else>{{ text || placeholder }}&#8203;</template>
+      </div>
+      <textarea
+        ref="field"
+        class="typed resize-none overflow-hidden bg-transparent outline-none placeholder:text-ink3"
+        rows="1"
+        autocomplete="off"
+        autocapitalize="off"
+        spellcheck="false"
+        maxlength="4000"
+        aria-autocomplete="list"
+        :aria-label="label"
+        :aria-describedby="hint"
+        :aria-controls="open ? list : undefined"
+        :aria-activedescendant="open && active >= 0 ? `${list}-${active}` : undefined"
+        :aria-invalid="!!wrong"
+        :value="text"
+        :placeholder="placeholder"
+        @input="onInput"
+        @keyup="onCaret"
+        @click="onCaret"
+        @focus="onFocus"
+        @blur="onBlur"
+        @keydown="onKey"
+      />
+    </div>
+    <p
+      :id="hint"
+      class="mt-0.5 min-h-[18px] px-1 text-[12px] leading-[18px]"
+      :class="wrong || failure || trouble ? 'text-clay' : 'text-ink2'"
+      aria-live="polite"
+    >
+      <template v-if="failure || trouble">{{ failure ?? trouble }}</template>
+      <template v-else-if="understood">
+        <kbd>Enter</kbd> {{ replaced ? 'changes it to' : 'adds' }}:
+        <template v-for="(sentence, i) in understood.sentences" :key="i"
+          >{{ i ? '; ' : '' }}<Sentence :phrase="sentence"
+        /></template>
+      </template>
+      <template v-else-if="missing">
+        <kbd>Enter</kbd> writes the new {{ missing.text ? 'text' : 'email' }}
+        <b class="font-semibold">{{ missing.name }}</b> first; its words come later.
+      </template>
+      <template v-else-if="text && refused">{{ refused.why }}</template>
+      <slot v-else />
+    </p>
+    <Teleport defer to="main">
+      <ul
+        v-if="open"
+        :id="list"
+        ref="popup"
+        role="listbox"
+        aria-label="Ways to go on"
+        class="z-20 min-w-[180px] overflow-y-auto rounded-lg border border-line bg-panel py-1"
+        :style="floatingStyles"
+      >
+        <li
+          v-for="(one, i) in completions"
+          :id="`${list}-${i}`"
+          :key="one.text + one.what"
+          role="option"
+          :aria-selected="i === active"
+          class="flex cursor-pointer items-baseline gap-3 px-3 py-0.5"
+          :class="i === active ? 'bg-marigold-soft' : 'hover:bg-sunk'"
+          @mousedown.prevent="take(one)"
+        >
+          {{ one.text }}<span class="ml-auto text-[11.5px] text-ink2">{{ one.what }}</span>
+        </li>
+      </ul>
+    </Teleport>
+  </div>
+</template>
+
+<style scoped>
+@reference '../../../styles.css';
+.typed {
+  @apply col-start-1 row-start-1 min-h-[28px] px-2 py-[4px] leading-[18px] break-words whitespace-pre-wrap;
+}
+</style>

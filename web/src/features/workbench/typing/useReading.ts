@@ -1,0 +1,66 @@
+import { useDebounceFn } from '@vueuse/core'
+import { ref, shallowRef } from 'vue'
+import { answerOf, api, reasonOf } from '@/api/client'
+import type { JourneyDocument, ReadingView } from '@/api/types'
+
+/** Keeps typing light; a reading itself takes a few milliseconds. */
+const PAUSE_MILLIS = 50
+
+/** What a sentence is about: which row of which journey, and whether it takes the row's place. */
+export interface About {
+  id: number
+  journey: JourneyDocument
+  row: string
+  replaces: boolean
+}
+
+interface Read {
+  text: string
+  journey: JourneyDocument
+  view: ReadingView
+}
+
+/** Lets the server read a sentence while it is typed; an older answer never replaces a newer one. */
+export function useReading(about: () => About) {
+  const last = shallowRef<Read | null>(null)
+  const trouble = ref<string | null>(null)
+  let newest = 0
+
+  async function read(text: string, caret: number): Promise<ReadingView | null> {
+    const number = ++newest
+    const { id, journey, row, replaces } = about()
+    try {
+      const view = await answerOf(
+        api.POST('/api/journeys/{id}/readings', {
+          params: { path: { id } },
+          body: { journey, row, replaces, text, caret },
+        }),
+      )
+      if (number === newest) {
+        last.value = { text, journey, view }
+        trouble.value = null
+      }
+      return view
+    } catch (failure) {
+      if (number === newest) trouble.value = reasonOf(failure)
+      return null
+    }
+  }
+
+  const readSoon = useDebounceFn(read, PAUSE_MILLIS)
+
+  /** The reading of exactly this text in the journey as it is now. */
+  async function readNow(text: string): Promise<ReadingView | null> {
+    const known = last.value
+    if (known?.text === text && known.journey === about().journey) return known.view
+    return read(text, text.length)
+  }
+
+  function forget(): void {
+    newest++
+    last.value = null
+    trouble.value = null
+  }
+
+  return { last, trouble, readSoon, readNow, forget }
+}

@@ -1,0 +1,50 @@
+import type { MenuChoice } from '@/ui/DropMenu.vue'
+import { useJourneyStore } from './journeyStore'
+import type { Details } from './useArrangements'
+
+export type SeriesAction = 'TRY_AGAIN' | 'TEXT_THE_REST' | 'REMIND'
+
+const TEXT_HOURS = 12
+const REMINDER_DAYS = 7
+
+/** Runs of steps that people write again and again. */
+export const SERIES: MenuChoice[] = [
+  { id: 'TRY_AGAIN 1', name: 'Try again, new subject', note: 'for those who have not opened it' },
+  { id: 'TRY_AGAIN 2', name: 'Try again twice' },
+  { id: 'TRY_AGAIN 3', name: 'Try again three times' },
+  {
+    id: `TEXT_THE_REST ${TEXT_HOURS}`,
+    name: `Follow up by text after ${TEXT_HOURS} hours`,
+    note: 'those who have not opened it',
+  },
+  {
+    id: `REMIND ${REMINDER_DAYS}`,
+    name: `Remind ${REMINDER_DAYS} days before a date`,
+    note: 'and on the day',
+  },
+]
+
+/** What a series needs besides its place: a message or a field that is there, or a new one. */
+export function useSeries() {
+  const store = useJourneyStore()
+
+  async function messageOf(channel: 'EMAIL' | 'TEXT', name: string): Promise<string> {
+    const known = store.messages.find((one) => one.channel === channel && one.name === name)
+    return (known ?? (await store.addMessage(name, name, channel))).id
+  }
+
+  async function details(id: string): Promise<[SeriesAction, Details]> {
+    const [action, number] = id.split(' ') as [SeriesAction, string]
+    const series: Details = { number: Number(number) }
+    if (action === 'TEXT_THE_REST') {
+      series.message = await messageOf('TEXT', `In short: ${store.journey?.name}`.slice(0, 80))
+    }
+    if (action === 'REMIND') {
+      series.message = await messageOf('EMAIL', `Reminder: ${store.journey?.name}`.slice(0, 80))
+      series.field = store.knownNames('FieldName')[0] ?? 'renewal'
+    }
+    return [action, series]
+  }
+
+  return { details }
+}
