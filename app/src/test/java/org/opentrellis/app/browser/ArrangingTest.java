@@ -23,10 +23,6 @@ class ArrangingTest {
     return BROWSER.open(APP.address() + "/journeys/" + path);
   }
 
-  private static List<String> order(Page page) {
-    return Sheet.rows(page).all().stream().map(row -> row.getAttribute("data-row")).toList();
-  }
-
   private static Locator menuItem(Page page, String name) {
     page.getByRole(AriaRole.BUTTON, new GetByRoleOptions().setName("More").setExact(true)).click();
     return page.getByRole(AriaRole.MENUITEM, new GetByRoleOptions().setName(name));
@@ -35,7 +31,7 @@ class ArrangingTest {
   @Test
   void stepsMoveByKeysAndARefusalSaysWhy() {
     Page page = at("1?step=two-days");
-    List<String> before = order(page);
+    List<String> before = Sheet.order(page);
     Sheet.row(page, "two-days").focus();
     page.keyboard().press("Alt+ArrowUp");
     int at = before.indexOf("two-days");
@@ -49,7 +45,7 @@ class ArrangingTest {
     page.keyboard().press("Control+z");
     page.keyboard().press("Control+z");
     assertThat(Sheet.rows(page).nth(at)).hasAttribute("data-row", "two-days");
-    assertThat(order(page)).isEqualTo(before);
+    assertThat(Sheet.order(page)).isEqualTo(before);
 
     // The branch asks whether the planner was opened: it stays below the planner.
     Sheet.row(page, "planner").click();
@@ -100,8 +96,7 @@ class ArrangingTest {
   @Test
   void branchesFoldAndStayFolded() {
     Page page = at("1");
-    assertThat(Sheet.rows(page).first()).isVisible();
-    int all = Sheet.rows(page).count();
+    int all = Sheet.order(page).size();
     String branch =
         Sheet.rows(page)
             .filter(new Locator.FilterOptions().setHasText("Branch on"))
@@ -121,8 +116,7 @@ class ArrangingTest {
   @Test
   void rowsAreDraggedToWhereTheMarkShows() {
     Page page = at("5");
-    assertThat(Sheet.rows(page).first()).isVisible();
-    List<String> before = order(page);
+    List<String> before = Sheet.order(page);
     Locator first = Sheet.row(page, before.get(0));
     BoundingBox from = first.boundingBox();
     BoundingBox to = Sheet.row(page, before.get(1)).boundingBox();

@@ -150,7 +150,7 @@ class EditingAtLengthTest {
     Locator picture = page.locator("svg[aria-label='Trellis of the journey']");
     double width = picture.boundingBox().width;
     button(page, "Zoom in").click();
-    assertThat(picture.boundingBox().width).isGreaterThan(width * 1.2);
+    page.waitForCondition(() -> picture.boundingBox().width > width * 1.2);
     button(page, "Fit").click();
     Download svg = page.waitForDownload(() -> button(page, "SVG").click());
     String text = Files.readString(svg.path());

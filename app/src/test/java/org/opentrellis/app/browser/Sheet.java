@@ -7,6 +7,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Page.GetByLabelOptions;
 import com.microsoft.playwright.Page.GetByRoleOptions;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
 import java.util.regex.Pattern;
 
 /** The run sheet of an open page. */
@@ -20,6 +21,12 @@ final class Sheet {
 
   static Locator row(Page page, String step) {
     return page.locator("[data-row='" + step + "']");
+  }
+
+  /** The ids of the rows from top to bottom, once the sheet is there. */
+  static List<String> order(Page page) {
+    assertThat(rows(page).first()).isVisible();
+    return rows(page).all().stream().map(row -> row.getAttribute("data-row")).toList();
   }
 
   /** The row that the keys work on. */

@@ -99,8 +99,7 @@ class WritingTest {
     String here = "journey";
     for (JsonNode row : rows) {
       if (row.get("kind").asString().equals("ARM")) {
-        List<String> now =
-            Sheet.rows(page).all().stream().map(r -> r.getAttribute("data-row")).toList();
+        List<String> now = Sheet.order(page);
         ids.put(row.get("id").asString(), now.get(above.size()));
       } else if (!row.get("ofStrand").asBoolean()) {
         String below = belowOf(row, above, ids);
