@@ -41,6 +41,8 @@ class ArchitectureTest {
           Map.entry("replay", Set.of("machine")),
           Map.entry("story", Set.of("walk", "machine", "sentence", "journey", "calendar")),
           Map.entry("measure", Set.of("dryrun", "stats", "journey", "machine")),
+          Map.entry(
+              "report", Set.of("measure", "dryrun", "machine", "walk", "sentence", "journey")),
           Map.entry("calibrate", Set.of("behaviour", "stats", "journey")),
           Map.entry(
               "export", Set.of("dryrun", "machine", "walk", "journey", "measure", "sentence")),

@@ -1,6 +1,7 @@
 package org.opentrellis.core.behaviour;
 
 import java.time.ZoneId;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.opentrellis.core.journey.EventName;
@@ -74,6 +75,20 @@ public record AudienceGroup(
     fields = Map.copyOf(fields);
     events = Map.copyOf(events);
     events.values().forEach(AudienceGroup::rate);
+  }
+
+  /** Refuses groups that are none, or whose shares do not add up to 1. */
+  static void requireWhole(List<AudienceGroup> groups) {
+    if (groups.isEmpty()) {
+      throw new IllegalArgumentException("there must be at least one audience group");
+    }
+    double total = groups.stream().mapToDouble(AudienceGroup::share).sum();
+    if (Math.abs(total - 1) > 1e-6) {
+      throw new IllegalArgumentException(
+          "the shares of the audience groups must add up to 100%, not "
+              + Math.round(total * 1000) / 10.0
+              + "%");
+    }
   }
 
   private static void rate(Assumed perMonth) {

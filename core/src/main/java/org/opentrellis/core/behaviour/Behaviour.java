@@ -46,16 +46,7 @@ public record Behaviour(
     groups = List.copyOf(groups);
     offers = List.copyOf(offers);
     emails = Map.copyOf(emails);
-    if (groups.isEmpty()) {
-      throw new IllegalArgumentException("there must be at least one audience group");
-    }
-    double total = groups.stream().mapToDouble(AudienceGroup::share).sum();
-    if (Math.abs(total - 1) > 1e-6) {
-      throw new IllegalArgumentException(
-          "the shares of the audience groups must add up to 100%, not "
-              + Math.round(total * 1000) / 10.0
-              + "%");
-    }
+    AudienceGroup.requireWhole(groups);
     openMedianHours.positive("the median time to an open");
     openSigma.positive("the spread of the time to an open");
     clickMedianMinutes.positive("the median time to a click");

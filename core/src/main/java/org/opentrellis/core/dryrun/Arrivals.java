@@ -29,6 +29,7 @@ final class Arrivals {
   private final World world;
   private final CohortSettings settings;
   private final Shop shop;
+  private final ArrivalDays days;
   private final List<Door> doors = new ArrayList<>();
   private final boolean fromCart;
 
@@ -39,6 +40,7 @@ final class Arrivals {
     this.world = world;
     this.settings = settings;
     this.shop = shop;
+    this.days = new ArrivalDays(settings);
     for (Program program : fromOutside(world.programs())) {
       List<Trigger> all = program.journey().triggers();
       int number = program.number();
@@ -150,16 +152,22 @@ final class Arrivals {
     if (trigger instanceof Trigger.OnDate on) {
       return group.clock.instant(on.date().toEpochDay() * ZoneClock.DAY + on.at().toSecondOfDay());
     }
-    double day = Draws.uniform(key, Purposes.ARRIVAL) * settings.arrivalDays();
+    double day = days.at(Draws.uniform(key, Purposes.ARRIVAL));
     long start = settings.start().getEpochSecond();
     long usual = start + (long) (day * ZoneClock.DAY);
     int from = group.group.arriveFromHour();
     int hours = group.group.arriveToHour() - from;
-    if (hours < 24) {
+    if (days.together.isPresent()) {
+      usual = group.clock.instant(startDay() * ZoneClock.DAY + days.together.getAsInt());
+    } else if (hours < 24) {
       double hour = from + hours * Draws.uniform(key, Purposes.ARRIVAL_HOUR);
       usual = group.clock.instant(group.clock.day(usual) * ZoneClock.DAY + (long) (hour * 3600));
     }
     return trigger instanceof Trigger.DateComes date ? onDate(date, person, group, usual) : usual;
+  }
+
+  private long startDay() {
+    return Math.floorDiv(settings.start().getEpochSecond(), (long) ZoneClock.DAY);
   }
 
   /** The date's return that is next when the cohort starts; people without a date come as usual. */

@@ -1,6 +1,9 @@
 package org.opentrellis.core.dryrun;
 
 import java.time.Instant;
+import java.time.ZoneOffset;
+import org.opentrellis.core.behaviour.ArrivalPlan;
+import org.opentrellis.core.behaviour.CohortPlan;
 
 /**
  * Who goes through a dry run, besides how they behave.
@@ -9,27 +12,44 @@ import java.time.Instant;
  * @param seed of all draws; the same seed gives the same people
  * @param start when the first of them enter
  * @param horizonDays how long each person is followed after they first come, 1 to 730
- * @param arrivalDays over how many days they come evenly, 1 to 366
+ * @param arrivals when they come
  * @param holdOut share of people who get nothing, to see what the journey adds, 0 to 0.9
  */
 public record CohortSettings(
-    int people, long seed, Instant start, int horizonDays, int arrivalDays, double holdOut) {
-  public static final int MOST_PEOPLE = 10_000_000;
+    int people, long seed, Instant start, int horizonDays, ArrivalPlan arrivals, double holdOut) {
+  public static final int MOST_PEOPLE = CohortPlan.MOST_PEOPLE;
   public static final int LONGEST_HORIZON_DAYS = 730;
   public static final int ARRIVAL_DAYS = 7;
 
   public CohortSettings {
     inRange("people", people, MOST_PEOPLE);
     inRange("the horizon's days", horizonDays, LONGEST_HORIZON_DAYS);
-    inRange("the days of arrival", arrivalDays, 366);
     if (!(holdOut >= 0 && holdOut <= 0.9)) {
       throw new IllegalArgumentException("the hold-out must be 0 to 0.9, not " + holdOut);
     }
+    arrivals.days(people, start.atZone(ZoneOffset.UTC).toLocalDate());
   }
 
   /** Coming over {@link #ARRIVAL_DAYS} days, with no hold-out. */
   public static CohortSettings of(int people, long seed, Instant start, int horizonDays) {
-    return new CohortSettings(people, seed, start, horizonDays, ARRIVAL_DAYS, 0);
+    return new CohortSettings(
+        people, seed, start, horizonDays, new ArrivalPlan.Evenly(ARRIVAL_DAYS), 0);
+  }
+
+  /** A cohort as it is planned, with a seed and a start. */
+  public static CohortSettings of(CohortPlan plan, long seed, Instant start, int horizonDays) {
+    return new CohortSettings(
+        plan.people(), seed, start, horizonDays, plan.arrivals(), plan.holdOut());
+  }
+
+  /** The same with other people of the same kind. */
+  public CohortSettings withPeople(int other) {
+    return new CohortSettings(other, seed, start, horizonDays, arrivals, holdOut);
+  }
+
+  /** Over how many days they come. */
+  public int arrivalDays() {
+    return arrivals.days(people, start.atZone(ZoneOffset.UTC).toLocalDate());
   }
 
   private static void inRange(String what, int value, int most) {

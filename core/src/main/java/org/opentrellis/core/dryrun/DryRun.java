@@ -25,6 +25,12 @@ import org.opentrellis.core.machine.World;
  * <p>Immutable; may be run many times and from several threads.
  */
 public final class DryRun {
+  /**
+   * The version of how people are drawn. It grows whenever the same settings come to give other
+   * figures.
+   */
+  public static final int ENGINE = 3;
+
   private static final int TELL_EVERY = 1024;
 
   private final CohortSettings settings;

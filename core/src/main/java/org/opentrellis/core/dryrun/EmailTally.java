@@ -11,6 +11,8 @@ public final class EmailTally {
   long clicked;
   long buyers;
   long revenueCents;
+  long unsubscribed;
+  long afterGoal;
   final long[][] byLink;
   final long[] byVariant;
 
@@ -20,8 +22,9 @@ public final class EmailTally {
   }
 
   /** Counts what became of it by a moment, once a visit is over. */
-  void close(Visit visit, int send, long end) {
+  void close(Visit visit, int send, long goalAt, long end) {
     sent++;
+    afterGoal += visit.sentAt(send) > goalAt ? 1 : 0;
     byVariant[visit.variant(send)]++;
     if (visit.deliveredAt(send) > end) {
       return;
@@ -50,6 +53,8 @@ public final class EmailTally {
     clicked += other.clicked;
     buyers += other.buyers;
     revenueCents += other.revenueCents;
+    unsubscribed += other.unsubscribed;
+    afterGoal += other.afterGoal;
     StepTally.add(byVariant, other.byVariant);
     for (int i = 0; i < byLink.length; i++) {
       StepTally.add(byLink[i], other.byLink[i]);
@@ -84,6 +89,16 @@ public final class EmailTally {
 
   public long revenueCents() {
     return revenueCents;
+  }
+
+  /** People who unsubscribed because of it. */
+  public long unsubscribed() {
+    return unsubscribed;
+  }
+
+  /** Sent to people who had met the goal before. */
+  public long afterGoal() {
+    return afterGoal;
   }
 
   /** How often each variant was sent; one number if there is but one version. */

@@ -3,7 +3,9 @@ package org.opentrellis.core.dryrun;
 import java.util.Arrays;
 import java.util.List;
 import org.opentrellis.core.calendar.ZoneClock;
+import org.opentrellis.core.journey.Goal;
 import org.opentrellis.core.journey.Message;
+import org.opentrellis.core.journey.Tries;
 import org.opentrellis.core.machine.LeaveReason;
 import org.opentrellis.core.machine.Program;
 import org.opentrellis.core.machine.SkipReason;
@@ -27,7 +29,9 @@ public final class JourneyTally {
   private final ArrivalTally arrivals;
   private final StepTally[] steps;
   private final EmailTally[] sends;
-  private final long[] goalByDay;
+  private final DayTally days;
+  private final MoneyTally money = new MoneyTally();
+  private final ChainTally[] chains;
   private final TimeBuckets goalTimes = new TimeBuckets();
   private final long[] left = new long[LeaveReason.values().length];
   private final long[] sentPerVisit;
@@ -43,18 +47,17 @@ public final class JourneyTally {
   private long complained;
   private long heldOut;
   private long heldOutGoalMet;
-  private long buyers;
-  private long revenueCents;
 
   JourneyTally(Program program, int horizonDays) {
     this.program = program;
     this.horizonDays = horizonDays;
-    this.goalByDay = new long[horizonDays + 1];
-    int days = horizonDays + 2;
-    this.arrivals = new ArrivalTally(program.steps().size(), days);
+    int goalDays = program.goal().map(Goal::withinDays).orElse(horizonDays);
+    this.days = new DayTally(horizonDays, goalDays);
+    int counted = horizonDays + 2;
+    this.arrivals = new ArrivalTally(program.steps().size(), counted);
     this.steps = new StepTally[program.steps().size()];
     for (int i = 0; i < steps.length; i++) {
-      steps[i] = new StepTally(arrivals, i, program.steps().get(i).ways().size(), days);
+      steps[i] = new StepTally(arrivals, i, program.steps().get(i).ways().size(), counted);
     }
     this.sends = new EmailTally[program.sends().size()];
     for (int i = 0; i < sends.length; i++) {
@@ -63,6 +66,10 @@ public final class JourneyTally {
       sends[i] = new EmailTally(versions.size(), links);
     }
     this.sentPerVisit = new long[sends.length + 1];
+    this.chains =
+        Tries.of(program.journey()).stream()
+            .map(chain -> new ChainTally(chain.stream().mapToInt(program::sendOf).toArray()))
+            .toArray(ChainTally[]::new);
   }
 
   void turnedAway(boolean byFilter) {
@@ -111,12 +118,14 @@ public final class JourneyTally {
   void left(int step, LeaveReason reason, Visit visit) {
     steps[step].left[reason.ordinal()]++;
     left[reason.ordinal()]++;
+    days.leaves(reason, visit.now() - visit.entryAt());
     stays(step, visit, visit.now());
     note(visit, step, 800 + reason.ordinal());
   }
 
-  void finishes(int step) {
+  void finishes(int step, Visit visit) {
     finished++;
+    days.finishes(visit.now() - visit.entryAt());
     if (step >= 0) {
       steps[step].finished++;
     }
@@ -136,38 +145,35 @@ public final class JourneyTally {
 
   /** Counts what became of the messages and of the goal, once a visit is over. */
   void close(Visit visit, int person, int number, long end) {
+    long goalAt = visit.goalMetAt(end);
+    int emails = 0;
     for (int n = 0; n < visit.sends(); n++) {
       int send = visit.sentInOrder(n);
-      sends[send].close(visit, send, end);
+      sends[send].close(visit, send, goalAt, end);
+      if (!program.isText(send)) {
+        emails++;
+        days.email(visit.sentAt(send) - visit.entryAt());
+      }
+    }
+    for (ChainTally chain : chains) {
+      chain.close(visit, end);
+    }
+    int unsubscribedBy = visit.unsubscribedBy(end);
+    if (unsubscribedBy >= 0) {
+      sends[unsubscribedBy].unsubscribed++;
     }
     sentPerVisit[visit.sends()]++;
     unsubscribed += visit.person().unsubscribesAt() <= end ? 1 : 0;
     complained += visit.person().complainsAt() <= end ? 1 : 0;
-    long goalAt = visit.goalMetAt(end);
     if (goalAt <= end) {
       goalMet++;
       goalTimes.accept(goalAt - visit.entryAt());
-      goalByDay[(int) Math.min(horizonDays, (goalAt - visit.entryAt()) / DAY)]++;
     }
-    purchases(visit, end);
+    days.close(visit.entryAt(), goalAt, visit.person().unsubscribesAt(), end);
+    money.close(visit, emails, end);
     long until = visit.over() ? visit.now() : end;
     paths.accept(
         visit.mark(), person, number, goalAt <= end, visit.sends(), until - visit.entryAt());
-  }
-
-  /** Who bought after entering, whatever for. */
-  private void purchases(Visit visit, long end) {
-    var bought = visit.person().purchases();
-    long cents = 0;
-    boolean any = false;
-    for (int n = 0; n < bought.size() && bought.at(n) <= end; n++) {
-      if (bought.at(n) > visit.entryAt()) {
-        any = true;
-        cents += bought.cents(n);
-      }
-    }
-    buyers += any ? 1 : 0;
-    revenueCents += cents;
   }
 
   void heldOut(Visit visit, long end) {
@@ -186,10 +192,12 @@ public final class JourneyTally {
     complained += other.complained;
     heldOut += other.heldOut;
     heldOutGoalMet += other.heldOutGoalMet;
-    buyers += other.buyers;
-    revenueCents += other.revenueCents;
     StepTally.add(left, other.left);
-    StepTally.add(goalByDay, other.goalByDay);
+    days.combine(other.days);
+    money.combine(other.money);
+    for (int i = 0; i < chains.length; i++) {
+      chains[i].combine(other.chains[i]);
+    }
     StepTally.add(sentPerVisit, other.sentPerVisit);
     goalTimes.combine(other.goalTimes);
     paths.combine(other.paths);
@@ -267,19 +275,19 @@ public final class JourneyTally {
     return heldOutGoalMet;
   }
 
-  /** Entries after which the person bought something. */
-  public long buyers() {
-    return buyers;
+  /** What had happened by each day since entry. */
+  public DayTally days() {
+    return days;
   }
 
-  /** What those bought for, after they entered. */
-  public long revenueCents() {
-    return revenueCents;
+  /** What people bought after they entered. */
+  public MoneyTally money() {
+    return money;
   }
 
-  /** Goals met by whole days of 24 hours since entry. */
-  public long[] goalByDay() {
-    return goalByDay.clone();
+  /** Emails that are tried again, each with its further tries. */
+  public List<ChainTally> chains() {
+    return List.of(chains);
   }
 
   /** Seconds from entry to the goal. */

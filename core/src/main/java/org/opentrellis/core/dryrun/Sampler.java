@@ -77,7 +77,7 @@ final class Sampler implements Outside {
             ? draws.unsubscribe
             : draws.unsubscribe * Math.pow(draws.tiredness.unsubscribeFactor().value(), excess);
     if (Traits.happens(own, draws.unsubscribeAt, unsubscribe)) {
-      visit.person().unsubscribes(afterOpen(openAt, own, draws.unsubscribeDelayAt, draws));
+      visit.unsubscribes(send, afterOpen(openAt, own, draws.unsubscribeDelayAt, draws));
     }
     if (Traits.happens(own, draws.complaintAt, draws.complaint)) {
       visit.person().complains(openAt + 1);

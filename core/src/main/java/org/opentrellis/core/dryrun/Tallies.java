@@ -12,10 +12,16 @@ import org.opentrellis.core.machine.World;
 
 /** What happened in a dry run: in each journey, and altogether. Integers only, and mergeable. */
 public final class Tallies implements Witness {
+  /** More emails than this in a week count as so many. */
+  private static final int MOST_IN_A_WEEK = 50;
+
+  private static final long WEEK = 7L * ZoneClock.DAY;
+
   private final World world;
   private final JourneyTally[] journeys;
   private final SendCalendar emails;
   private final SendCalendar texts;
+  private final long[] mostInAWeek = new long[MOST_IN_A_WEEK + 1];
   private long people;
 
   Tallies(World world, CohortSettings settings) {
@@ -86,7 +92,7 @@ public final class Tallies implements Witness {
 
   @Override
   public void finished(int step, Visit visit) {
-    of(visit).finishes(step);
+    of(visit).finishes(step, visit);
   }
 
   @Override
@@ -97,6 +103,7 @@ public final class Tallies implements Witness {
   /** Counts a person, once their time is over. */
   void close(Person person, int number) {
     people++;
+    mostInAWeek[Math.min(MOST_IN_A_WEEK, person.mostEmailsWithin(WEEK))]++;
     long end = person.endsAt();
     List<Visit> visits = person.visits();
     for (int n = 0; n < visits.size(); n++) {
@@ -115,6 +122,7 @@ public final class Tallies implements Witness {
   /** Adds the part of the same run that comes after this one in order of people. */
   Tallies combine(Tallies later) {
     people += later.people;
+    StepTally.add(mostInAWeek, later.mostInAWeek);
     emails.combine(later.emails);
     texts.combine(later.texts);
     for (int i = 0; i < journeys.length; i++) {
@@ -145,6 +153,14 @@ public final class Tallies implements Witness {
   /** Emails of all journeys. */
   public SendCalendar emails() {
     return emails;
+  }
+
+  /**
+   * People who were not held out, by the most emails that they got within any seven days, from all
+   * journeys together.
+   */
+  public long[] mostInAWeek() {
+    return mostInAWeek.clone();
   }
 
   /** Texts of all journeys. */

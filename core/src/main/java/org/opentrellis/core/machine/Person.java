@@ -306,6 +306,20 @@ public final class Person {
     return count;
   }
 
+  /** The most emails that went out to the person within any so many seconds. */
+  public int mostEmailsWithin(long seconds) {
+    int known = Math.min(sendCount, REMEMBERED);
+    int most = 0;
+    int first = sendCount - known;
+    for (int last = first; last < sendCount; last++) {
+      while (sendTimes[first & REMEMBERED - 1] <= sendTimes[last & REMEMBERED - 1] - seconds) {
+        first++;
+      }
+      most = Math.max(most, last - first + 1);
+    }
+    return most;
+  }
+
   /** When the n-th last email went out, from 1; there must be as many. */
   long emailFromLast(int n) {
     return sendTimes[sendCount - n & REMEMBERED - 1];

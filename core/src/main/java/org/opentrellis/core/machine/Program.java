@@ -173,7 +173,7 @@ public final class Program {
   }
 
   /** The send of a step, or -1 if that sends nothing. */
-  int sendOf(StepId step) {
+  public int sendOf(StepId step) {
     return sendOf.getOrDefault(step, -1);
   }
 

@@ -70,6 +70,11 @@ public final class Visit {
   /** The sends in the order they went out. */
   private final int[] order;
 
+  /** The send that people unsubscribe because of, and when. */
+  private int unsubscribesBy;
+
+  private long unsubscribesAt;
+
   private int sends;
 
   Visit(Program program, Person person, ZoneClock clock) {
@@ -115,6 +120,7 @@ public final class Visit {
       Arrays.fill(linkClickAt, Person.NEVER);
     }
     sends = 0;
+    unsubscribesAt = Person.NEVER;
   }
 
   private void forget(int first) {
@@ -278,6 +284,25 @@ public final class Visit {
     moments[send * MOMENTS + ORDER] = at;
     moments[send * MOMENTS + ORDER_CENTS] = cents;
     person.buys(at, offer, cents);
+  }
+
+  /** Notes that the person unsubscribes because of this message. */
+  public void unsubscribes(int send, long at) {
+    person.unsubscribes(at);
+    if (at < unsubscribesAt) {
+      unsubscribesAt = at;
+      unsubscribesBy = send;
+    }
+  }
+
+  /**
+   * The send that the person unsubscribed because of, if it was one of this visit's.
+   *
+   * @param to the last moment that is looked at
+   * @return -1 if it was not
+   */
+  public int unsubscribedBy(long to) {
+    return unsubscribesAt <= to && unsubscribesAt == person.unsubscribesAt() ? unsubscribesBy : -1;
   }
 
   public long orderAt(int send) {

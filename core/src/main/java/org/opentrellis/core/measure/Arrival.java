@@ -8,6 +8,8 @@ import org.opentrellis.core.stats.TimeBuckets;
  * When people get to a step.
  *
  * @param medianHours since entry; the bucket's error is at most 1/128
+ * @param quarterHours since entry that a quarter do not exceed
+ * @param threeQuarterHours since entry that three quarters do not exceed
  * @param earliestHours since entry that 5% do not exceed
  * @param latestHours since entry that 95% do not exceed
  * @param day the median calendar day since entry in the person's zone; the day of entry is 0
@@ -17,6 +19,8 @@ import org.opentrellis.core.stats.TimeBuckets;
  */
 public record Arrival(
     double medianHours,
+    double quarterHours,
+    double threeQuarterHours,
     double earliestHours,
     double latestHours,
     int day,
@@ -32,6 +36,8 @@ public record Arrival(
     }
     return new Arrival(
         times.quantile(0.5) / 3600.0,
+        times.quantile(0.25) / 3600.0,
+        times.quantile(0.75) / 3600.0,
         times.quantile(0.05) / 3600.0,
         times.quantile(0.95) / 3600.0,
         dayOf(0.5, tally.byDay(), times.total()),

@@ -18,6 +18,8 @@ import org.opentrellis.core.journey.Message;
  * @param links clicks by link of delivered, in the message's order; of all variants together where
  *     they have the same links, else of the first
  * @param variants how many got each variant, of sent; one if there is but one version
+ * @param unsubscribed people who unsubscribed because of it, of delivered
+ * @param afterGoal sent to people who had met the goal before, of sent
  * @param buyers people who bought because of a click, of delivered
  * @param revenueCents what those spent
  */
@@ -29,6 +31,8 @@ public record EmailMeasures(
     Share clickToOpen,
     List<Share> links,
     List<Share> variants,
+    Share unsubscribed,
+    Share afterGoal,
     Share buyers,
     long revenueCents) {
 
@@ -54,6 +58,8 @@ public record EmailMeasures(
         tracked ? Share.of(tally.clicked(), tally.opened()) : Share.of(0, 0),
         links,
         variants,
+        Share.of(tally.unsubscribed(), tally.delivered()),
+        Share.of(tally.afterGoal(), tally.sent()),
         Share.of(tally.buyers(), tally.delivered()),
         tally.revenueCents());
   }

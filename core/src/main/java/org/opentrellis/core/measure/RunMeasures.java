@@ -34,9 +34,9 @@ import org.opentrellis.core.machine.Program;
  * @param emailsSent in all
  * @param textsSent in all
  * @param emailsPerGoal emails sent for each goal met; null if there is none
- * @param buyers bought something after they entered, of entered
- * @param revenueCents what those spent
- * @param goalByDay who had met the goal by each day since entry, of entered; empty without a goal
+ * @param emailsEach emails sent to each who entered, on average; null if nobody did
+ * @param money what people bought after they entered
+ * @param chains emails that are tried again
  * @param steps in the order of the run sheet
  */
 public record RunMeasures(
@@ -59,18 +59,10 @@ public record RunMeasures(
     long emailsSent,
     long textsSent,
     @Nullable Double emailsPerGoal,
-    Share buyers,
-    long revenueCents,
-    List<GoalDay> goalByDay,
+    @Nullable Double emailsEach,
+    MoneyMeasures money,
+    List<ChainMeasures> chains,
     List<StepMeasures> steps) {
-
-  /**
-   * One point of the goal's curve.
-   *
-   * @param day whole days of 24 hours since entry, at its end
-   * @param met who had met the goal by then
-   */
-  public record GoalDay(int day, Share met) {}
 
   /** The run's first journey, or its only one. */
   public static RunMeasures of(Tallies run) {
@@ -122,9 +114,9 @@ public record RunMeasures(
         emails,
         sent(tally, Step.SendText.class),
         tally.goalMet() == 0 ? null : (double) emails / tally.goalMet(),
-        Share.of(tally.buyers(), entered),
-        tally.revenueCents(),
-        hasGoal ? curve(tally) : List.of(),
+        entered == 0 ? null : (double) emails / entered,
+        MoneyMeasures.of(tally.money(), entered),
+        tally.chains().stream().map(chain -> ChainMeasures.of(chain, program)).toList(),
         steps);
   }
 
@@ -139,20 +131,5 @@ public record RunMeasures(
       sent += counts ? tally.sends().get(send).sent() : 0;
     }
     return sent;
-  }
-
-  /**
-   * The curve up to the goal's limit; a goal met at its very last moment counts for the last day.
-   */
-  private static List<GoalDay> curve(JourneyTally run) {
-    int limit = run.program().goal().orElseThrow().withinDays();
-    long[] byDay = run.goalByDay();
-    List<GoalDay> curve = new ArrayList<>();
-    long met = 0;
-    for (int day = 0; day < Math.min(limit, byDay.length); day++) {
-      met += byDay[day] + (day == limit - 1 && limit < byDay.length ? byDay[limit] : 0);
-      curve.add(new GoalDay(day, Share.of(met, run.entered())));
-    }
-    return curve;
   }
 }

@@ -8,8 +8,10 @@ import java.util.List;
 import java.util.stream.LongStream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.opentrellis.core.behaviour.ArrivalPlan;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.machine.LeaveReason;
 import org.opentrellis.core.measure.RunMeasures;
 import org.opentrellis.core.testing.RandomJourneys;
 
@@ -31,7 +33,7 @@ class ConservationTest {
             seed,
             Instant.parse("2027-03-22T00:00:00Z"),
             5 + (int) (seed % 40),
-            7,
+            new ArrivalPlan.Evenly(7),
             seed % 5 == 0 ? 0.2 : 0);
     if (seed % 3 != 0) {
       return new DryRun(journey, RandomJourneys.CATALOGUE, behaviour, cohort);
@@ -60,7 +62,17 @@ class ConservationTest {
 
   private static void nobodyIsLost(JourneyTally run) {
     assertThat(run.entered()).isEqualTo(run.finished() + run.left() + run.waiting());
-    assertThat(Arrays.stream(run.goalByDay()).sum()).isEqualTo(run.goalMet());
+    assertThat(Arrays.stream(run.days().goals()).sum()).isLessThanOrEqualTo(run.goalMet());
+    assertThat(Arrays.stream(run.days().followed()).sum()).isEqualTo(run.entered());
+    assertThat(Arrays.stream(run.days().finished()).sum()).isEqualTo(run.finished());
+    for (LeaveReason reason : LeaveReason.values()) {
+      assertThat(Arrays.stream(run.days().left(reason)).sum()).isEqualTo(run.left(reason));
+    }
+    everybodyIsSomewhereOnEveryDay(run);
+    assertThat(run.money().buyers()).isLessThanOrEqualTo(run.entered());
+    assertThat(run.money().orders()).isGreaterThanOrEqualTo(run.money().buyers());
+    long emails = Arrays.stream(run.days().emails()).sum();
+    assertThat(run.money().emails()).isEqualTo(emails);
     assertThat(run.goalTimes().total()).isEqualTo(run.goalMet());
     assertThat(Arrays.stream(run.sentPerVisit()).sum()).isEqualTo(run.entered());
     long onPaths = run.paths().kept().stream().mapToLong(PathTally::count).sum();
@@ -85,11 +97,26 @@ class ConservationTest {
     run.sends().forEach(ConservationTest::holds);
   }
 
+  private static void everybodyIsSomewhereOnEveryDay(JourneyTally run) {
+    long[] out = run.days().finished();
+    for (LeaveReason reason : LeaveReason.values()) {
+      long[] left = run.days().left(reason);
+      Arrays.setAll(out, day -> out[day] + left[day]);
+    }
+    Arrays.parallelPrefix(out, Long::sum);
+    for (int day = 0; day <= run.horizonDays(); day++) {
+      int at = day;
+      long standing = run.steps().stream().mapToLong(step -> step.standingByDay()[at]).sum();
+      assertThat(standing + out[day]).isEqualTo(run.entered());
+    }
+  }
+
   private static void holds(EmailTally email) {
     assertThat(email.delivered()).isLessThanOrEqualTo(email.sent());
     assertThat(email.opened()).isLessThanOrEqualTo(email.delivered());
     assertThat(email.clicked()).isLessThanOrEqualTo(email.openedByPeople());
     assertThat(email.openedByPeople()).isLessThanOrEqualTo(email.delivered());
+    assertThat(email.unsubscribed()).isLessThanOrEqualTo(email.openedByPeople());
     assertThat(email.buyers()).isLessThanOrEqualTo(email.clicked());
     assertThat(Arrays.stream(email.byVariant()).sum()).isEqualTo(email.sent());
   }

@@ -62,7 +62,13 @@ class ExportsTest {
         JOURNEY,
         MESSAGES,
         Steps.behaviour(group(new Keenness(0.5, 0.2), 0.1), 0.1),
-        new CohortSettings(PEOPLE, 5, monday, 60, 7, holdOut));
+        new CohortSettings(
+            PEOPLE,
+            5,
+            monday,
+            60,
+            new org.opentrellis.core.behaviour.ArrivalPlan.Evenly(7),
+            holdOut));
   }
 
   private static List<Element> elements(Element of, String name) {

@@ -16,21 +16,28 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.opentrellis.core.behaviour.ArrivalPlan;
 import org.opentrellis.core.behaviour.Keenness;
 import org.opentrellis.core.behaviour.TypicalBehaviour;
 import org.opentrellis.core.calendar.TimeUnit;
 import org.opentrellis.core.dryrun.CohortSettings;
 import org.opentrellis.core.dryrun.DryRun;
+import org.opentrellis.core.dryrun.Tallies;
+import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.stats.Pairs;
 import org.opentrellis.core.testing.Steps;
 
 class MeasuresTest {
   private static RunMeasures run(Journey journey, int horizonDays) {
+    return RunMeasures.of(tallies(journey, horizonDays));
+  }
+
+  private static Tallies tallies(Journey journey, int horizonDays) {
     CohortSettings cohort =
         CohortSettings.of(4_000, 3, Instant.parse("2025-06-02T00:00:00Z"), horizonDays);
     var people = behaviour(group(new Keenness(0.4, 0.2), 0.1), 0.3);
-    return RunMeasures.of(new DryRun(journey, MESSAGES, people, cohort).run(2));
+    return new DryRun(journey, MESSAGES, people, cohort).run(2);
   }
 
   /**
@@ -76,19 +83,70 @@ class MeasuresTest {
   void aRunWithoutAGoalHasNoGoalFigures() {
     RunMeasures run = run(journey(Optional.empty(), send("a")), 30);
     assertThat(run.goal()).isNull();
-    assertThat(run.goalByDay()).isEmpty();
     assertThat(run.emailsPerGoal()).isNull();
   }
 
   @Test
   void theGoalsCurveEndsAtTheGoal() {
-    RunMeasures run = run(journey(send("a")), 60);
-    assertThat(run.goalByDay()).hasSize(30);
-    assertThat(run.goalByDay().get(29).met()).isEqualTo(run.goal());
-    for (int day = 1; day < 30; day++) {
-      assertThat(run.goalByDay().get(day).met().count())
-          .isGreaterThanOrEqualTo(run.goalByDay().get(day - 1).met().count());
+    Tallies tallies = tallies(journey(send("a")), 60);
+    RunMeasures run = RunMeasures.of(tallies);
+    List<Curve.Point> points = RunCurves.of(tallies.journey()).goal().points();
+    assertThat(points).hasSize(31);
+    assertThat(points.get(0).value()).isZero();
+    assertThat(points.get(30).value()).isCloseTo(run.goal().value(), within(1e-12));
+    for (int day = 1; day <= 30; day++) {
+      assertThat(points.get(day).value()).isGreaterThanOrEqualTo(points.get(day - 1).value());
+      assertThat(points.get(day).low()).isLessThanOrEqualTo(points.get(day).value());
+      assertThat(points.get(day).high()).isGreaterThanOrEqualTo(points.get(day).value());
     }
+  }
+
+  @Test
+  void onEveryDayPeopleAreAtAStepOrOut() {
+    Tallies tallies =
+        tallies(
+            journey(
+                send("a"), pause("w", 3, TimeUnit.DAYS), send("b"), pause("v", 4, TimeUnit.DAYS)),
+            60);
+    Whereabouts where = Whereabouts.of(tallies.journey());
+    assertThat(where.days()).isBetween(7, 9);
+    for (int day = 0; day < where.days(); day++) {
+      int at = day;
+      long standing = where.steps().stream().mapToLong(step -> step.people().get(at)).sum();
+      long out = where.finished().get(day) + where.met().get(day) + where.lost().get(day);
+      assertThat(standing + out).isEqualTo(tallies.journey().entered());
+    }
+    assertThat(where.steps()).extracting(Whereabouts.Standing::step).containsExactly("w", "v");
+  }
+
+  @Test
+  void whoMeetsTheGoalIsNotLost() {
+    Tallies tallies = tallies(journey(send("a"), pause("w", 9, TimeUnit.DAYS), send("b")), 60);
+    DropOff off = DropOff.of(tallies.journey());
+    RunMeasures run = RunMeasures.of(tallies);
+    assertThat(off.met()).isEqualTo(run.leftGoal());
+    assertThat(off.through().count() + off.met().count() + off.lost().count())
+        .isEqualTo(run.entered());
+    DropOff.Place wait = off.places().get(0);
+    assertThat(wait.step()).isEqualTo("w");
+    assertThat(wait.met()).isPositive();
+    assertThat(wait.lost().count()).isEqualTo(wait.unsubscribed() + wait.bounced());
+  }
+
+  @Test
+  void furtherTriesAreReadAsOne() {
+    var only = new Condition.None(List.of(opened("a")));
+    Tallies tallies =
+        tallies(journey(send("a"), pause("w", 2, TimeUnit.DAYS), send("b").withOnlyIf(only)), 60);
+    RunMeasures run = RunMeasures.of(tallies);
+    ChainMeasures chain = run.chains().get(0);
+    assertThat(chain.steps()).containsExactly("a", "b");
+    EmailMeasures first = run.steps().get(0).email();
+    assertThat(chain.openedFirst()).isEqualTo(first.opened());
+    long second = run.steps().get(2).email().opened().count();
+    assertThat(chain.openedAny().count())
+        .isBetween(first.opened().count() + 1, first.opened().count() + second);
+    assertThat(chain.moreEmails()).isBetween(0.1, 1.0);
   }
 
   @Test
@@ -175,7 +233,8 @@ class MeasuresTest {
   @Test
   void theHoldOutShowsWhatTheJourneyAdded() {
     CohortSettings cohort =
-        new CohortSettings(20_000, 3, Instant.parse("2025-06-02T00:00:00Z"), 60, 7, 0.3);
+        new CohortSettings(
+            20_000, 3, Instant.parse("2025-06-02T00:00:00Z"), 60, new ArrivalPlan.Evenly(7), 0.3);
     var people = behaviour(group(new Keenness(0.5, 0.2), 0.05), 0.5);
     RunMeasures run =
         RunMeasures.of(new DryRun(journey(send("a")), MESSAGES, people, cohort).run(2));

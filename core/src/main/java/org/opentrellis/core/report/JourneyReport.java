@@ -1,0 +1,41 @@
+package org.opentrellis.core.report;
+
+import java.util.List;
+import org.opentrellis.core.dryrun.DryRun;
+import org.opentrellis.core.dryrun.JourneyTally;
+import org.opentrellis.core.dryrun.Tallies;
+import org.opentrellis.core.measure.DropOff;
+import org.opentrellis.core.measure.RunCurves;
+import org.opentrellis.core.measure.RunMeasures;
+import org.opentrellis.core.measure.RunSummary;
+import org.opentrellis.core.measure.Whereabouts;
+
+/**
+ * What a run showed of one of its journeys.
+ *
+ * @param summary the measures in sentences, the most important first
+ * @param dropOff where people's way ends, and to what
+ * @param whereabouts where people are by days since entry
+ * @param curves what had happened by each day since entry
+ * @param paths the distinct ways that people went
+ */
+public record JourneyReport(
+    RunMeasures measures,
+    List<String> summary,
+    DropOff dropOff,
+    Whereabouts whereabouts,
+    RunCurves curves,
+    PathReport paths) {
+
+  static JourneyReport of(DryRun run, Tallies tallies, int journey) {
+    JourneyTally tally = tallies.journeys().get(journey);
+    RunMeasures measures = RunMeasures.of(tallies, journey);
+    return new JourneyReport(
+        measures,
+        RunSummary.of(measures),
+        DropOff.of(tally),
+        Whereabouts.of(tally),
+        RunCurves.of(tally),
+        PathReport.of(run, tally));
+  }
+}

@@ -1,0 +1,28 @@
+package org.opentrellis.core.report;
+
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.stream.IntStream;
+import org.opentrellis.core.dryrun.DryRun;
+import org.opentrellis.core.dryrun.Tallies;
+
+/**
+ * What a run showed, whole.
+ *
+ * @param engine the version of what drew the people; the same one gives the same figures again
+ * @param people of the cohort
+ * @param outgoing what goes out, from all journeys together
+ * @param journeys by their numbers in the run
+ */
+public record RunReport(int engine, long people, Outgoing outgoing, List<JourneyReport> journeys) {
+
+  public static RunReport of(DryRun run, Tallies tallies) {
+    return new RunReport(
+        DryRun.ENGINE,
+        tallies.people(),
+        Outgoing.of(tallies, run.settings().start().atZone(ZoneOffset.UTC).toLocalDate()),
+        IntStream.range(0, tallies.journeys().size())
+            .mapToObj(i -> JourneyReport.of(run, tallies, i))
+            .toList());
+  }
+}
