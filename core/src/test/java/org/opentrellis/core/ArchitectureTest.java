@@ -42,7 +42,17 @@ class ArchitectureTest {
           Map.entry("story", Set.of("walk", "machine", "sentence", "journey", "calendar")),
           Map.entry("measure", Set.of("dryrun", "stats", "journey", "machine")),
           Map.entry(
-              "report", Set.of("measure", "dryrun", "machine", "walk", "sentence", "journey")),
+              "report",
+              Set.of(
+                  "measure",
+                  "dryrun",
+                  "machine",
+                  "walk",
+                  "sentence",
+                  "journey",
+                  "behaviour",
+                  "stats")),
+          Map.entry("compare", Set.of("measure", "dryrun", "machine", "stats", "journey")),
           Map.entry("calibrate", Set.of("behaviour", "stats", "journey")),
           Map.entry(
               "export", Set.of("dryrun", "machine", "walk", "journey", "measure", "sentence")),

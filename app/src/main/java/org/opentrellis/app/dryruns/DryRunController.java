@@ -1,13 +1,17 @@
 package org.opentrellis.app.dryruns;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.measure.RunMeasures;
 import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -15,15 +19,27 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class DryRunController {
   private final DryRuns dryRuns;
+  private final RunDesk desk;
 
-  DryRunController(DryRuns dryRuns) {
+  DryRunController(DryRuns dryRuns, RunDesk desk) {
     this.dryRuns = dryRuns;
+    this.desk = desk;
   }
 
-  @PostMapping("/journeys/{id}/dry-runs")
-  @ResponseStatus(HttpStatus.CREATED)
-  DryRunView runDry(@PathVariable long id, @RequestBody DryRunOrder order) {
-    return dryRuns.run(id, order);
+  @PostMapping("/dry-runs")
+  @ResponseStatus(HttpStatus.ACCEPTED)
+  RunProgress beginDryRun(@RequestBody RunOrder order) {
+    return dryRuns.begin(order);
+  }
+
+  @GetMapping("/runs-on-their-way/{job}")
+  RunProgress getProgress(@PathVariable long job) {
+    return desk.progress(job);
+  }
+
+  @DeleteMapping("/runs-on-their-way/{job}")
+  RunProgress cancelDryRun(@PathVariable long job) {
+    return desk.cancel(job);
   }
 
   @PostMapping("/journeys/{id}/estimates")
@@ -32,12 +48,30 @@ class DryRunController {
   }
 
   @GetMapping("/dry-runs")
-  List<DryRunSummary> listDryRuns() {
-    return dryRuns.newest();
+  List<DryRunSummary> listDryRuns(@RequestParam(required = false) @Nullable Long journey) {
+    return dryRuns.newest(journey);
   }
 
   @GetMapping("/dry-runs/{id}")
   DryRunView getDryRun(@PathVariable long id) {
     return dryRuns.view(id);
+  }
+
+  @PutMapping("/dry-runs/{id}/label")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void labelDryRun(@PathVariable long id, @RequestBody RunLabel label) {
+    dryRuns.label(id, label);
+  }
+
+  @DeleteMapping("/dry-runs/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void deleteDryRun(@PathVariable long id) {
+    dryRuns.delete(id);
+  }
+
+  @PostMapping("/dry-runs/{id}/repeats")
+  @ResponseStatus(HttpStatus.ACCEPTED)
+  RunProgress repeatDryRun(@PathVariable long id) {
+    return dryRuns.repeat(id);
   }
 }

@@ -2,47 +2,72 @@ package org.opentrellis.app.dryruns;
 
 import java.util.List;
 import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+import org.jspecify.annotations.Nullable;
 
 @Mapper
 interface DryRunMapper {
   @Insert(
       """
-      insert into dry_run (journey_id, journey_version, journey_name, purpose, people, seed,
-        horizon_days, made_at, millis, entered, goal_met, last_reached, document, behaviour,
-        catalogue, start_at, results)
-      values (#{summary.journeyId}, #{summary.journeyVersion}, #{summary.journeyName},
-        #{summary.purpose}, #{summary.people}, #{summary.seed}, #{summary.horizonDays},
-        #{summary.madeAt}, #{summary.millis}, #{summary.entered}, #{summary.goalMet},
-        #{summary.lastReached}, #{content.document}, #{content.behaviour}, #{content.catalogue},
-        #{content.startAt}, #{content.results})
+      insert into dry_run (name, pinned, made_at, millis, engine, people, cohort, cohort_name, seed,
+        start_at, horizon_days, catalogue, results)
+      values (#{row.name}, #{row.pinned}, #{row.madeAt}, #{row.millis}, #{row.engine},
+        #{row.people}, #{row.cohort}, #{row.cohortName}, #{row.seed}, #{row.startAt},
+        #{row.horizonDays}, #{row.catalogue}, #{row.results})
       """)
   @Options(useGeneratedKeys = true, keyProperty = "id", keyColumn = "id")
-  void insert(NewDryRunRow row);
+  void insert(NewRunRow row);
 
-  @Select(
+  @Insert(
       """
-      select document, behaviour, catalogue, start_at, results from dry_run where id = #{id}
+      insert into dry_run_journey (run_id, number, journey_id, journey_version, journey_name,
+        purpose, entered, goal_met, last_reached, document, behaviour)
+      values (#{runId}, #{number}, #{journeyId}, #{journeyVersion}, #{journeyName}, #{purpose},
+        #{entered}, #{goalMet}, #{lastReached}, #{document}, #{behaviour})
       """)
-  Optional<DryRunRow> content(long id);
+  void insertJourney(RunJourneyRow row);
 
   @Select(
       """
-      select id, journey_id, journey_version, journey_name, purpose, people, seed, horizon_days,
-        made_at, millis, entered, goal_met, last_reached
+      select id, name, pinned, made_at, millis, engine, people, cohort, cohort_name, seed, start_at,
+        horizon_days, catalogue, results
       from dry_run where id = #{id}
       """)
-  Optional<SummaryRow> summary(long id);
+  Optional<RunRow> find(long id);
 
-  /** The newest first. */
   @Select(
       """
-      select id, journey_id, journey_version, journey_name, purpose, people, seed, horizon_days,
-        made_at, millis, entered, goal_met, last_reached
-      from dry_run order by id desc limit 200
+      select run_id, number, journey_id, journey_version, journey_name, purpose, entered, goal_met,
+        last_reached, document, behaviour
+      from dry_run_journey where run_id = #{id} order by number
       """)
-  List<SummaryRow> newest();
+  List<RunJourneyRow> journeys(long id);
+
+  /** The pinned first, then the newest. */
+  @Select(
+      """
+      select r.id, j.number, r.name, r.pinned, j.journey_id, j.journey_version, j.journey_name,
+        j.purpose, (select count(*) from dry_run_journey o where o.run_id = r.id) as journeys,
+        r.people, r.cohort_name, r.seed, r.horizon_days, r.made_at, r.millis, j.entered, j.goal_met,
+        j.last_reached
+      from dry_run r join dry_run_journey j on j.run_id = r.id
+      where #{journey,jdbcType=BIGINT} is null or j.journey_id = #{journey,jdbcType=BIGINT}
+      order by r.pinned desc, r.id desc, j.number
+      limit 200
+      """)
+  List<SummaryRow> newest(@Nullable Long journey);
+
+  @Update("update dry_run set results = #{results}, engine = #{engine} where id = #{id}")
+  void keepResults(long id, int engine, String results);
+
+  @Update("update dry_run set name = #{name}, pinned = #{pinned} where id = #{id}")
+  int label(long id, @Nullable String name, boolean pinned);
+
+  @Delete("delete from dry_run where id = #{id}")
+  int delete(long id);
 }

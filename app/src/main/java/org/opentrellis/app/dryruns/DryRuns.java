@@ -7,24 +7,29 @@ import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.time.temporal.TemporalAdjusters;
 import java.util.List;
-import java.util.Objects;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.account.Account;
 import org.opentrellis.app.catalogue.Catalogues;
+import org.opentrellis.app.cohorts.Cohorts;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.journeys.KeptJourney;
+import org.opentrellis.core.behaviour.CohortPlan;
 import org.opentrellis.core.dryrun.CohortSettings;
 import org.opentrellis.core.dryrun.DryRun;
+import org.opentrellis.core.dryrun.RunControl;
 import org.opentrellis.core.format.Documents;
-import org.opentrellis.core.format.Json;
-import org.opentrellis.core.journey.Catalogue;
+import org.opentrellis.core.journey.Circles;
+import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Strands;
-import org.opentrellis.core.measure.EmailOrder;
 import org.opentrellis.core.measure.RunMeasures;
-import org.opentrellis.core.measure.RunSummary;
-import org.opentrellis.core.measure.Share;
+import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.Problems;
 import org.opentrellis.core.problem.ProblemsFound;
+import org.opentrellis.core.report.CohortWords;
+import org.opentrellis.core.report.RunReport;
 import org.opentrellis.core.sentence.RunSheet;
 import org.springframework.stereotype.Service;
 
@@ -34,71 +39,136 @@ public class DryRuns {
   /** The most people that one request may ask for. */
   static final int MOST_PEOPLE = 1_000_000;
 
-  private static final DryRunOrder ESTIMATE = new DryRunOrder(3_000, 1, 90);
+  /** Larger runs leave a processor to whatever else is asked meanwhile. */
+  private static final int LARGE = 100_000;
 
-  private final DryRunMapper mapper;
+  private static final int MOST_JOURNEYS = 6;
+  private static final int LONGEST_NAME = 80;
+  private static final int ESTIMATE_PEOPLE = 3_000;
+  private static final int ESTIMATE_DAYS = 90;
+
+  private final RunStore store;
+  private final RunDesk desk;
   private final Journeys journeys;
   private final Catalogues catalogues;
+  private final Cohorts cohorts;
+  private final Account account;
   private final Clock clock;
-  private final int threads = Runtime.getRuntime().availableProcessors();
+  private final int processors = Runtime.getRuntime().availableProcessors();
 
-  DryRuns(DryRunMapper mapper, Journeys journeys, Catalogues catalogues, Clock clock) {
-    this.mapper = mapper;
+  DryRuns(
+      RunStore store,
+      RunDesk desk,
+      Journeys journeys,
+      Catalogues catalogues,
+      Cohorts cohorts,
+      Account account,
+      Clock clock) {
+    this.store = store;
+    this.desk = desk;
     this.journeys = journeys;
     this.catalogues = catalogues;
+    this.cohorts = cohorts;
+    this.account = account;
     this.clock = clock;
   }
 
   /**
    * Sends a cohort through a journey as it is saved now, and keeps the run.
    *
-   * @throws ProblemsFound if the order is out of range
+   * @return the run's id
    */
-  public DryRunView run(long journeyId, int people, long seed, int horizonDays) {
-    return run(journeyId, new DryRunOrder(people, seed, horizonDays));
+  public long run(long journey, CohortPlan cohort, @Nullable String name, long seed, int days) {
+    KeptJourney kept = journeys.find(journey);
+    RunSetup setup =
+        new RunSetup(
+            List.of(kept),
+            catalogues.current(),
+            cohort,
+            name,
+            CohortSettings.of(cohort, seed, thisMonday(), days));
+    return make(setup, RunControl.NONE);
   }
 
-  DryRunView run(long journeyId, DryRunOrder order) {
-    check(order);
-    KeptJourney kept = journeys.find(journeyId);
-    Catalogue catalogue = catalogues.current();
-    CohortSettings cohort = KeptRun.cohort(order, thisMonday());
+  /**
+   * Begins a run of the journeys as they are saved now.
+   *
+   * @throws ProblemsFound if the order is out of range
+   */
+  RunProgress begin(RunOrder order) {
+    RunSetup setup = setup(order);
+    return desk.begin(setup.cohort().people(), job -> job.done(make(setup, job), null));
+  }
+
+  private long make(RunSetup setup, RunControl control) {
     long begun = System.nanoTime();
-    RunMeasures measures = measure(kept, catalogue, cohort);
-    long millis = TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begun);
-    NewDryRunRow row =
-        new NewDryRunRow(
-            summary(kept, cohort, measures, millis), content(kept, catalogue, cohort, measures));
-    mapper.insert(row);
-    return view(Objects.requireNonNull(row.id));
+    DryRun run = setup.dryRun();
+    RunReport report = RunReport.of(run, run.run(threads(setup.cohort().people()), control));
+    return store.keep(
+        setup, report, TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begun));
+  }
+
+  private int threads(int people) {
+    return people > LARGE ? Math.max(1, processors - 1) : processors;
+  }
+
+  /** Begins to make a kept run again, to see whether it comes to the same figures. */
+  RunProgress repeat(long id) {
+    KeptRun kept = store.find(id);
+    return desk.begin(
+        kept.cohort().people(),
+        job -> {
+          DryRun run = kept.again();
+          RunReport report = RunReport.of(run, run.run(threads(kept.cohort().people()), job));
+          boolean same = report.journeys().equals(kept.report().journeys());
+          store.keepResults(id, report);
+          job.done(
+              id,
+              same
+                  ? "Made again: every figure is the same."
+                  : "Made again with engine %d instead of %d: the figures are new."
+                      .formatted(report.engine(), kept.engine()));
+        });
   }
 
   /** A quick look at a journey as it is saved now; nothing is kept. */
   RunMeasures estimate(long journeyId) {
-    return measure(
-        journeys.find(journeyId), catalogues.current(), KeptRun.cohort(ESTIMATE, thisMonday()));
-  }
-
-  private RunMeasures measure(KeptJourney kept, Catalogue catalogue, CohortSettings cohort) {
+    KeptJourney kept = journeys.find(journeyId);
+    CohortSettings settings =
+        CohortSettings.of(ESTIMATE_PEOPLE, 1, thisMonday(), ESTIMATE_DAYS);
     return RunMeasures.of(
-        new DryRun(kept.journey(), catalogue, kept.behaviour(), cohort).run(threads));
+        new DryRun(kept.journey(), catalogues.current(), kept.behaviour(), settings)
+            .run(processors));
   }
 
-  /** The newest runs in short, newest first. */
-  List<DryRunSummary> newest() {
-    return mapper.newest().stream().map(SummaryRow::summary).toList();
+  /** The pinned runs and then the newest, a line for each of their journeys. */
+  List<DryRunSummary> newest(@Nullable Long journey) {
+    return store.newest(journey);
   }
 
   DryRunView view(long id) {
     KeptRun run = find(id);
     return new DryRunView(
-        run.summary(),
-        Documents.write(run.journey()),
-        Documents.write(Strands.expand(run.journey(), run.catalogue())),
-        RunSheet.of(run.journey(), run.catalogue()),
-        Documents.write(run.behaviour()),
-        run.measures(),
-        RunSummary.of(run.measures()));
+        Documents.write(run.cohort()),
+        CohortWords.of(run.cohort()),
+        IntStream.range(0, run.parts().size()).mapToObj(number -> part(run, number)).toList(),
+        run.report().outgoing(),
+        account.limits().of(run.report().outgoing()),
+        run.engine() == DryRun.ENGINE
+            ? null
+            : "Made by engine %d; the present one is %d, so making it again may give other figures."
+                .formatted(run.engine(), DryRun.ENGINE));
+  }
+
+  private static DryRunView.JourneyOfRun part(KeptRun run, int number) {
+    KeptRun.Part part = run.parts().get(number);
+    return new DryRunView.JourneyOfRun(
+        run.summary(number),
+        Documents.write(part.journey()),
+        Documents.write(Strands.expand(part.journey(), run.catalogue())),
+        RunSheet.of(part.journey(), run.catalogue()),
+        Documents.write(part.behaviour()),
+        run.report().journeys().get(number));
   }
 
   /**
@@ -107,17 +177,86 @@ public class DryRuns {
    * @throws NotFound if there is none
    */
   public KeptRun find(long id) {
-    SummaryRow summary = mapper.summary(id).orElseThrow(() -> NotFound.of("dry run", id));
-    return kept(summary, mapper.content(id).orElseThrow());
+    return store.find(id);
   }
 
-  private static void check(DryRunOrder order) {
+  /**
+   * Names a run, or pins it.
+   *
+   * @throws ProblemsFound if the name is too long
+   * @throws NotFound if there is no such run
+   */
+  void label(long id, RunLabel label) {
+    String name = label.name() == null || label.name().isBlank() ? null : label.name().strip();
+    if (name != null && name.length() > LONGEST_NAME) {
+      throw refused(
+          "/name", "A run's name has at most %d characters.".formatted(LONGEST_NAME));
+    }
+    store.label(id, name, label.pinned());
+  }
+
+  void delete(long id) {
+    store.delete(id);
+  }
+
+  /**
+   * @throws ProblemsFound if something in the order is out of range
+   */
+  RunSetup setup(RunOrder order) {
+    List<Long> wanted = order.journeys();
+    if (wanted.isEmpty()
+        || wanted.size() > MOST_JOURNEYS
+        || wanted.stream().distinct().count() != wanted.size()) {
+      throw refused(
+          "/journeys",
+          "A dry run takes one to %d different journeys together.".formatted(MOST_JOURNEYS));
+    }
+    CohortPlan cohort = Cohorts.read(order.cohort());
+    check(order, cohort);
+    List<KeptJourney> kept = wanted.stream().map(journeys::find).toList();
+    var catalogue = catalogues.current();
+    refuseOneName(kept);
+    List<Journey> expanded =
+        kept.stream().map(one -> Strands.expand(one.journey(), catalogue)).toList();
+    Circles.find(expanded)
+        .ifPresent(
+            circle -> {
+              throw refused(
+                  "/journeys",
+                  "People would go round in a circle without a wait: %s."
+                      .formatted(
+                          String.join(" to ", circle.stream().map(Object::toString).toList())));
+            });
+    return new RunSetup(
+        kept, catalogue, cohort, cohorts.nameOf(order.cohortId(), cohort), settings(order, cohort));
+  }
+
+  private CohortSettings settings(RunOrder order, CohortPlan cohort) {
+    try {
+      return CohortSettings.of(cohort, order.seed(), thisMonday(), order.horizonDays());
+    } catch (IllegalArgumentException refused) {
+      String why = String.valueOf(refused.getMessage());
+      throw refused(
+          "/cohort/arrivals", Character.toUpperCase(why.charAt(0)) + why.substring(1) + ".");
+    }
+  }
+
+  private static void refuseOneName(List<KeptJourney> kept) {
+    long names = kept.stream().map(one -> one.journey().name()).distinct().count();
+    if (names < kept.size()) {
+      throw refused(
+          "/journeys",
+          "Journeys that run together need different names: they hand people to each other by name.");
+    }
+  }
+
+  private static void check(RunOrder order, CohortPlan cohort) {
     Problems problems = new Problems();
-    if (order.people() < 1 || order.people() > MOST_PEOPLE) {
+    if (cohort.people() > MOST_PEOPLE) {
       problems.add(
           "bad-value",
-          "/people",
-          "A dry run takes 1 to %,d people, not %,d.".formatted(MOST_PEOPLE, order.people()));
+          "/cohort/people",
+          "A dry run takes 1 to %,d people, not %,d.".formatted(MOST_PEOPLE, cohort.people()));
     }
     int longest = CohortSettings.LONGEST_HORIZON_DAYS;
     if (order.horizonDays() < 1 || order.horizonDays() > longest) {
@@ -129,6 +268,10 @@ public class DryRuns {
     problems.throwIfAny();
   }
 
+  private static ProblemsFound refused(String place, String sentence) {
+    return new ProblemsFound(List.of(new Problem("bad-value", place, sentence)));
+  }
+
   /** Cohorts start on a Monday, so that runs of one week meet the same weekdays. */
   private Instant thisMonday() {
     return OffsetDateTime.now(clock)
@@ -137,49 +280,5 @@ public class DryRuns {
         .with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY))
         .atStartOfDay(ZoneOffset.UTC)
         .toInstant();
-  }
-
-  private SummaryRow summary(
-      KeptJourney kept, CohortSettings cohort, RunMeasures measures, long millis) {
-    Share goal = measures.goal();
-    List<EmailOrder.Place> places = EmailOrder.of(measures);
-    return new SummaryRow(
-        0,
-        kept.id(),
-        kept.version(),
-        kept.journey().name(),
-        kept.journey().purpose(),
-        cohort.people(),
-        cohort.seed(),
-        cohort.horizonDays(),
-        OffsetDateTime.now(clock),
-        millis,
-        measures.entered(),
-        goal == null ? null : goal.count(),
-        places.isEmpty() ? null : places.get(places.size() - 1).step().reach().count());
-  }
-
-  private static DryRunRow content(
-      KeptJourney kept, Catalogue catalogue, CohortSettings cohort, RunMeasures measures) {
-    return new DryRunRow(
-        Json.write(Documents.write(kept.journey())),
-        Json.write(Documents.write(kept.behaviour())),
-        Json.write(Documents.write(catalogue)),
-        cohort.start().atOffset(ZoneOffset.UTC),
-        Json.write(measures));
-  }
-
-  private static KeptRun kept(SummaryRow summary, DryRunRow content) {
-    Catalogue catalogue = Documents.readCatalogue(Json.tree(content.catalogue()));
-    CohortSettings cohort =
-        CohortSettings.of(
-            summary.people(), summary.seed(), content.startAt().toInstant(), summary.horizonDays());
-    return new KeptRun(
-        summary.summary(),
-        Documents.readJourney(Json.tree(content.document()), catalogue),
-        catalogue,
-        Documents.readBehaviour(Json.tree(content.behaviour())),
-        cohort,
-        Json.read(content.results(), RunMeasures.class));
   }
 }

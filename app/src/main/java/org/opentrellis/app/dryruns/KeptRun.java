@@ -1,35 +1,94 @@
 package org.opentrellis.app.dryruns;
 
 import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.behaviour.Behaviour;
+import org.opentrellis.core.behaviour.CohortPlan;
 import org.opentrellis.core.dryrun.CohortSettings;
 import org.opentrellis.core.dryrun.DryRun;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.measure.EmailOrder;
 import org.opentrellis.core.measure.RunMeasures;
+import org.opentrellis.core.measure.Share;
+import org.opentrellis.core.report.RunReport;
 
-/** Everything that is needed to do a run again to the same figures, and what it showed. */
+/**
+ * Everything that is needed to make a run again to the same figures, and what it showed.
+ *
+ * @param name given by hand, or null
+ * @param engine the version of the engine that drew the people
+ * @param cohortName what the cohort is called, or null
+ */
 public record KeptRun(
-    DryRunSummary summary,
-    Journey journey,
+    long id,
+    @Nullable String name,
+    boolean pinned,
+    OffsetDateTime madeAt,
+    long millis,
+    int engine,
+    CohortPlan cohort,
+    @Nullable String cohortName,
+    long seed,
+    Instant start,
+    int horizonDays,
     Catalogue catalogue,
-    Behaviour behaviour,
-    CohortSettings cohort,
-    RunMeasures measures) {
+    List<Part> parts,
+    RunReport report) {
 
-  /** The run, ready to be done again. */
+  /** One of the run's journeys, as it was. */
+  public record Part(long journeyId, int version, Journey journey, Behaviour behaviour) {}
+
+  /** The run, ready to be made again. */
   public DryRun again() {
-    return new DryRun(journey, catalogue, behaviour, cohort);
+    return again(parts, catalogue, cohort, seed, start, horizonDays);
+  }
+
+  static DryRun again(
+      List<Part> parts,
+      Catalogue catalogue,
+      CohortPlan cohort,
+      long seed,
+      Instant start,
+      int horizonDays) {
+    return new DryRun(
+        parts.stream().map(Part::journey).toList(),
+        catalogue,
+        parts.stream().map(part -> part.behaviour().edit().groups(cohort.groups()).done()).toList(),
+        CohortSettings.of(cohort, seed, start, horizonDays));
   }
 
   /** Whether both runs had the same people: person n of one is person n of the other. */
   public boolean samePeopleAs(KeptRun other) {
-    return cohort.people() == other.cohort.people()
-        && cohort.seed() == other.cohort.seed()
-        && behaviour.groups().equals(other.behaviour.groups());
+    return seed == other.seed && cohort.equals(other.cohort) && engine == other.engine;
   }
 
-  static CohortSettings cohort(DryRunOrder order, Instant start) {
-    return CohortSettings.of(order.people(), order.seed(), start, order.horizonDays());
+  /** A journey of the run in short. */
+  public DryRunSummary summary(int number) {
+    Part part = parts.get(number);
+    RunMeasures measures = report.journeys().get(number).measures();
+    List<EmailOrder.Place> places = EmailOrder.of(measures);
+    Share last = places.isEmpty() ? null : places.get(places.size() - 1).step().reach();
+    return new DryRunSummary(
+        id,
+        number,
+        name,
+        pinned,
+        part.journeyId(),
+        part.journey().name(),
+        part.journey().purpose(),
+        part.version(),
+        parts.size(),
+        cohort.people(),
+        cohortName,
+        seed,
+        horizonDays,
+        madeAt,
+        millis,
+        measures.entered(),
+        measures.goal(),
+        last);
   }
 }

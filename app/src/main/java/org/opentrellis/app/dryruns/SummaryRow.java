@@ -5,14 +5,19 @@ import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.journey.Purpose;
 import org.opentrellis.core.measure.Share;
 
-/** A run in short, as it is kept. */
+/** One journey of a run in short, as it is kept. */
 record SummaryRow(
     long id,
+    int number,
+    @Nullable String name,
+    boolean pinned,
     long journeyId,
     int journeyVersion,
     String journeyName,
     Purpose purpose,
+    int journeys,
     int people,
+    @Nullable String cohortName,
     long seed,
     int horizonDays,
     OffsetDateTime madeAt,
@@ -24,11 +29,16 @@ record SummaryRow(
   DryRunSummary summary() {
     return new DryRunSummary(
         id,
+        number,
+        name,
+        pinned,
         journeyId,
         journeyName,
         purpose,
         journeyVersion,
+        journeys,
         people,
+        cohortName,
         seed,
         horizonDays,
         madeAt,

@@ -36,6 +36,7 @@ public class ApiDocument implements ModelConverter, GlobalOpenApiCustomizer {
   public static final String STRAND = SCHEMAS + "Strand";
   public static final String SEGMENT = SCHEMAS + "Segment";
   public static final String STEP = SCHEMAS + "Step";
+  public static final String COHORT = SCHEMAS + "CohortPlan";
 
   private final Map<String, Class<?>> types = new ConcurrentHashMap<>();
 

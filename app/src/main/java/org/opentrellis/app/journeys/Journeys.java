@@ -152,7 +152,7 @@ public class Journeys {
     Journey kept = kept(row, catalogue).journey();
     // Opening and stopping are asked for as such: saving, and undoing, leave the state as it is.
     Journey journey =
-        within("/journey", () -> Documents.readJourney(save.journey(), catalogue))
+        ProblemsFound.within("/journey", () -> Documents.readJourney(save.journey(), catalogue))
             .edit()
             .state(kept.state())
             .done();
@@ -208,7 +208,7 @@ public class Journeys {
       throw new ProblemsFound(
           List.of(new Problem("missing-value", "/behaviour", "\u201cbehaviour\u201d is missing.")));
     }
-    Behaviour behaviour = within("/behaviour", () -> Documents.readBehaviour(save.behaviour()));
+    Behaviour behaviour = ProblemsFound.within("/behaviour", () -> Documents.readBehaviour(save.behaviour()));
     String document = Json.write(Documents.write(behaviour));
     if (mapper.updateBehaviour(id, save.version(), document) == 0) {
       throw new SaveLost(
@@ -265,18 +265,6 @@ public class Journeys {
    * @throws ProblemsFound if something in it is wrong, placed in the whole request
    */
   public Journey readIn(String place, JsonNode document) {
-    return within(place, () -> Documents.readJourney(document, catalogues.current()));
-  }
-
-  /** Reads a part of a request, so that problems are placed in the whole of it. */
-  private static <T> T within(String place, java.util.function.Supplier<T> read) {
-    try {
-      return read.get();
-    } catch (ProblemsFound found) {
-      throw new ProblemsFound(
-          found.problems().stream()
-              .map(p -> new Problem(p.code(), place + p.place(), p.sentence()))
-              .toList());
-    }
+    return ProblemsFound.within(place, () -> Documents.readJourney(document, catalogues.current()));
   }
 }

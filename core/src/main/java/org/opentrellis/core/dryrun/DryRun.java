@@ -29,7 +29,7 @@ public final class DryRun {
    * The version of how people are drawn. It grows whenever the same settings come to give other
    * figures.
    */
-  public static final int ENGINE = 3;
+  public static final int ENGINE = 2;
 
   private static final int TELL_EVERY = 1024;
 
@@ -188,20 +188,8 @@ public final class DryRun {
     return person;
   }
 
-  /** Whether each person meets the goal of the first journey in any of their visits. */
-  PersonOutcome outcomes() {
-    Lives lives = new Lives(population, Witness.NOBODY);
-    return number -> {
-      Person person = lives.of(number);
-      long end = person.endsAt();
-      return person.visits().stream()
-          .anyMatch(visit -> visit.program().number() == 0 && visit.goalMetAt(end) <= end);
-    };
-  }
-
-  /** Answers whether a person of the cohort meets the goal. */
-  @FunctionalInterface
-  interface PersonOutcome {
-    boolean goalMet(int person);
+  /** One thread's working state. */
+  Lives lives(Witness witness) {
+    return new Lives(population, witness);
   }
 }

@@ -4,6 +4,7 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import org.opentrellis.core.behaviour.Behaviour;
+import org.opentrellis.core.behaviour.CohortPlan;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Message;
@@ -85,6 +86,19 @@ public final class Documents {
   }
 
   /**
+   * Who enters; what is not said of a group is typical.
+   *
+   * @throws ProblemsFound with every problem and its place
+   */
+  public static CohortPlan readCohort(JsonNode given) {
+    return read(TypicalValues.fillCohort(given), CohortPlan.class);
+  }
+
+  public static JsonNode write(CohortPlan cohort) {
+    return new DocumentWriter(true).write(cohort, CohortPlan.class);
+  }
+
+  /**
    * @throws ProblemsFound with every problem and its place
    */
   public static Message readMessage(JsonNode given) {
@@ -148,6 +162,6 @@ public final class Documents {
 
   /** The types that the format is made of, for its schema. */
   static List<Class<?>> roots() {
-    return List.of(JourneyFile.class, Catalogue.class);
+    return List.of(JourneyFile.class, Catalogue.class, CohortPlan.class);
   }
 }

@@ -41,12 +41,25 @@ final class TypicalValues {
         emails.set(email.getKey(), filled(email.getValue(), filled.get("usual")));
       }
     }
-    JsonNode groups = filled.get("groups");
+    fillGroups(filled, writer);
+    return filled;
+  }
+
+  static JsonNode fillCohort(JsonNode given) {
+    if (!(given instanceof ObjectNode fields)) {
+      return given;
+    }
+    ObjectNode filled = fields.deepCopy();
+    fillGroups(filled, new DocumentWriter(true));
+    return filled;
+  }
+
+  private static void fillGroups(ObjectNode filled, DocumentWriter writer) {
+    JsonNode groups = filled.path("groups");
     if (groups.isArray()) {
       var all = filled.putArray("groups");
       groups.forEach(group -> all.add(filled(group, typicalGroup(group, writer))));
     }
-    return filled;
   }
 
   private static JsonNode typicalGroup(JsonNode given, DocumentWriter writer) {

@@ -52,6 +52,7 @@ public record ChainMeasures(
     Pairs pairs =
         new Pairs(tally.openedFirst(), gained, 0, tally.deliveredFirst() - tally.openedAny());
     Interval interval = Newcombe.paired(pairs, Confidence.NINETY_FIVE);
-    return new Estimated((double) gained / tally.deliveredFirst(), interval.low(), interval.high());
+    return new Estimated(
+        (double) gained / tally.deliveredFirst(), interval.low(), interval.high(), null);
   }
 }

@@ -27,9 +27,33 @@ public record Curve(List<Point> points) {
    * @param value the share to whom it has happened by then
    * @param low the band's lower end
    * @param high its upper end
-   * @param atRisk to how many it had not happened who were followed through the day before
+   * @param atRisk to how many it had not happened who were followed through this day
+   * @param events to how many it happened in this day
    */
-  public record Point(int day, double value, double low, double high, long atRisk) {}
+  public record Point(int day, double value, double low, double high, long atRisk, long events) {}
+
+  /**
+   * The people behind the curve, each followed to where it happened or where they were last seen.
+   */
+  public List<Followed> followed() {
+    List<Followed> followed = new ArrayList<>();
+    for (int i = 0; i < points.size(); i++) {
+      Point point = points.get(i);
+      long next = i + 1 < points.size() ? points.get(i + 1).atRisk() : 0;
+      if (point.events() > 0) {
+        followed.add(new Followed(point.day(), true, point.events()));
+      }
+      if (point.atRisk() - point.events() > next) {
+        followed.add(new Followed(point.day(), false, point.atRisk() - point.events() - next));
+      }
+    }
+    return followed;
+  }
+
+  /** The share by the end of the curve; null if it is empty. */
+  public @Nullable Double last() {
+    return points.isEmpty() ? null : points.get(points.size() - 1).value();
+  }
 
   /** Goals met by day; null if the journey has no goal. */
   static @Nullable Curve ofGoal(DayTally days, boolean hasGoal) {
@@ -41,12 +65,12 @@ public record Curve(List<Point> points) {
   }
 
   /** People followed to their goal, by day. */
-  public static List<Followed> followedToGoal(DayTally days) {
+  private static List<Followed> followedToGoal(DayTally days) {
     return followed(days.goals(), days.goalsUnmet());
   }
 
   /** People followed to where they unsubscribed, by day. */
-  public static List<Followed> followedToUnsubscribe(DayTally days) {
+  private static List<Followed> followedToUnsubscribe(DayTally days) {
     return followed(days.unsubscribed(), days.stayedSubscribed());
   }
 
@@ -72,13 +96,14 @@ public record Curve(List<Point> points) {
     if (people == 0) {
       return new Curve(points);
     }
-    points.add(new Point(0, 0, 0, 0, people));
+    points.add(new Point(0, 0, 0, 0, people, 0));
     Point before = points.get(0);
     for (int day = 1; day <= last; day++) {
       KaplanMeier.Point point = at.get(day);
       Point next =
           point == null
-              ? new Point(day, before.value(), before.low(), before.high(), atRisk(followed, day))
+              ? new Point(
+                  day, before.value(), before.low(), before.high(), atRisk(followed, day), 0)
               : point(day, point);
       points.add(next);
       before = next;
@@ -91,7 +116,8 @@ public record Curve(List<Point> points) {
         of.survival() > 0
             ? of.limits(Confidence.NINETY_FIVE)
             : Wilson.interval(new Proportion(0, of.atRisk()), Confidence.NINETY_FIVE);
-    return new Point(day, 1 - of.survival(), 1 - limits.high(), 1 - limits.low(), of.atRisk());
+    return new Point(
+        day, 1 - of.survival(), 1 - limits.high(), 1 - limits.low(), of.atRisk(), of.events());
   }
 
   private static long atRisk(List<Followed> followed, int day) {

@@ -1,6 +1,7 @@
 package org.opentrellis.core.problem;
 
 import java.util.List;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 
 /** Thrown once for all the problems of one input, so that a user sees them together. */
@@ -22,5 +23,21 @@ public final class ProblemsFound extends RuntimeException {
 
   public List<Problem> problems() {
     return problems;
+  }
+
+  /**
+   * Reads a part of something larger, so that its problems are placed in the whole.
+   *
+   * @param place where the part is, as a JSON Pointer
+   */
+  public static <T> T within(String place, Supplier<T> read) {
+    try {
+      return read.get();
+    } catch (ProblemsFound found) {
+      throw new ProblemsFound(
+          found.problems().stream()
+              .map(p -> new Problem(p.code(), place + p.place(), p.sentence()))
+              .toList());
+    }
   }
 }

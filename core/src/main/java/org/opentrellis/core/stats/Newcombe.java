@@ -30,6 +30,17 @@ public final class Newcombe {
   }
 
   /**
+   * The interval for shares whose estimates are correlated in a known way.
+   *
+   * @param correlation in [-1, 1]
+   * @throws IllegalArgumentException if a total is 0
+   */
+  public static Interval correlated(
+      Proportion first, Proportion second, double correlation, Confidence confidence) {
+    return combine(first, second, correlation, confidence);
+  }
+
+  /**
    * The correlation of the pairs, a positive one reduced for continuity; 0 if a margin is empty.
    */
   private static double correlation(Pairs pairs) {

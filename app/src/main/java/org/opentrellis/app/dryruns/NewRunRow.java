@@ -3,13 +3,11 @@ package org.opentrellis.app.dryruns;
 import org.jspecify.annotations.Nullable;
 
 /** A row to insert; the database sets its id. Mutable, because MyBatis hands keys back that way. */
-final class NewDryRunRow {
+final class NewRunRow {
   @Nullable Long id;
-  final SummaryRow summary;
-  final DryRunRow content;
+  final RunRow row;
 
-  NewDryRunRow(SummaryRow summary, DryRunRow content) {
-    this.summary = summary;
-    this.content = content;
+  NewRunRow(RunRow row) {
+    this.row = row;
   }
 }

@@ -1,0 +1,30 @@
+package org.opentrellis.core.compare;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Runs side by side.
+ *
+ * @param table their messages, lined up
+ * @param wholes each whole run against the baseline; null for that
+ * @param standsOut what a practitioner should look at, the weightiest first
+ */
+public record Comparison(
+    ComparedTable table, List<@Nullable Whole> wholes, List<StandOut> standsOut) {
+  public static final int MOST = 6;
+
+  /**
+   * @param sides two to six
+   * @param baseline the place of the one that the others are compared with
+   */
+  public static Comparison of(List<Side> sides, int baseline, LineUp lineUp, Compared compared) {
+    if (sides.size() < 2 || sides.size() > MOST || baseline < 0 || baseline >= sides.size()) {
+      throw new IllegalArgumentException(
+          "two to " + MOST + " runs are compared, with one of them, not " + sides.size());
+    }
+    List<@Nullable Whole> wholes = Whole.of(sides, baseline);
+    return new Comparison(
+        ComparedTable.of(sides, baseline, lineUp, compared), wholes, StandOuts.of(sides, wholes));
+  }
+}

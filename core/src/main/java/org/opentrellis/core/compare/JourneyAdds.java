@@ -1,0 +1,34 @@
+package org.opentrellis.core.compare;
+
+import java.util.List;
+import org.opentrellis.core.measure.Difference;
+import org.opentrellis.core.measure.Share;
+
+/** What the journey added over its hold-out, where it has one, and whether that is a difference. */
+final class JourneyAdds implements StandOutRule {
+  @Override
+  public List<StandOut> find(Side side, int place) {
+    Difference added = side.measures().added();
+    Share heldOut = side.measures().heldOutGoal();
+    if (added == null || heldOut == null) {
+      return List.of();
+    }
+    String figures =
+        "%s added %s points over those who got nothing (%s to %s), of whom %s met the goal all the same"
+            .formatted(
+                side.quoted(),
+                Judge.signed(100 * added.points()),
+                Judge.signed(100 * added.low()),
+                Judge.signed(100 * added.high()),
+                Judge.percent(heldOut.value()));
+    return List.of(
+        new StandOut(
+            "journey-adds",
+            figures
+                + (added.realDifference() ? "." : "; that could be chance, so it may add nothing."),
+            place,
+            null,
+            null,
+            added.realDifference() ? 58 : 75));
+  }
+}
