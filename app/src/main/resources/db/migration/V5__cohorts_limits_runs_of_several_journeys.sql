@@ -58,3 +58,14 @@ alter table dry_run add column cohort_name varchar(100);
 -- Results are worked out anew when they are missing: earlier ones do not say enough.
 alter table dry_run alter column results set null;
 update dry_run set results = null;
+
+-- What a comparison shows, not its figures: those are read anew each time. A run may have been
+-- deleted since, so there is no reference to it.
+create table kept_comparison (
+  id bigint generated always as identity primary key,
+  name varchar(80) not null unique,
+  runs varchar(200) not null,
+  baseline int not null,
+  line_up varchar(20) not null,
+  compared varchar(20) not null
+);

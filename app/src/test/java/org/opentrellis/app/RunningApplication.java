@@ -83,6 +83,44 @@ public final class RunningApplication implements BeforeAllCallback, AfterAllCall
     return send("DELETE", path, "");
   }
 
+  /**
+   * Makes a dry run and waits for it.
+   *
+   * @param journeys their ids, such as "1, 2"
+   * @return the run's id
+   */
+  public long run(String journeys, int people, long seed) {
+    long first = Long.parseLong(journeys.split(",")[0].strip());
+    JsonNode groups = get("/api/journeys/" + first).body().at("/behaviour/groups");
+    String cohort =
+        "{\"people\": %d, \"groups\": %s, \"arrivals\": {\"kind\": \"evenly\", \"days\": 7}, \"holdOut\": 0}"
+            .formatted(people, groups);
+    return ran(begin(journeys, cohort, seed));
+  }
+
+  /** Begins a dry run with a cohort of one's own. */
+  public Answer begin(String journeys, String cohort, long seed) {
+    return post(
+        "/api/dry-runs",
+        "{\"journeys\": [%s], \"cohort\": %s, \"cohortId\": null, \"seed\": %d, \"horizonDays\": 60}"
+            .formatted(journeys, cohort, seed));
+  }
+
+  /** Waits for a run that has begun. */
+  public long ran(Answer begun) {
+    JsonNode progress = begun.body();
+    long giveUp = System.nanoTime() + 120_000_000_000L;
+    while (!progress.path("state").asString().equals("DONE")) {
+      if (progress.path("state").asString().matches("CANCELLED|FAILED")
+          || begun.status() >= 400
+          || System.nanoTime() > giveUp) {
+        throw new IllegalStateException("the run did not come to its end: " + progress);
+      }
+      progress = get("/api/runs-on-their-way/" + begun.body().get("job").asLong()).body();
+    }
+    return progress.get("run").asLong();
+  }
+
   /** An answer that is no JSON. */
   public String text(String path) {
     return body(HttpRequest.newBuilder(URI.create(address() + path)).GET()).body();
@@ -97,7 +135,8 @@ public final class RunningApplication implements BeforeAllCallback, AfterAllCall
 
   private Answer send(HttpRequest.Builder request) {
     HttpResponse<String> response = body(request);
-    return new Answer(response.statusCode(), JSON.readTree(response.body()));
+    String body = response.body().isEmpty() ? "null" : response.body();
+    return new Answer(response.statusCode(), JSON.readTree(body));
   }
 
   private HttpResponse<String> body(HttpRequest.Builder request) {

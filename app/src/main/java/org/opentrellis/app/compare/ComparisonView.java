@@ -1,41 +1,33 @@
 package org.opentrellis.app.compare;
 
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.dryruns.DryRunSummary;
-import org.opentrellis.core.measure.Difference;
-import org.opentrellis.core.measure.EmailOrder;
-import org.opentrellis.core.measure.RunMeasures.GoalDay;
-import org.opentrellis.core.measure.Share;
+import org.opentrellis.core.compare.Comparison;
+import org.opentrellis.core.measure.RunCurves;
+import org.opentrellis.core.measure.RunMeasures;
+import org.opentrellis.core.sentence.DifferenceLine;
 
 /**
- * Runs side by side; the first is what the others are compared with.
+ * Runs side by side.
  *
  * @param columns a run each, in the order asked for
- * @param differences of the goal, each later run against the first; only between runs with a goal
+ * @param peopleSentence which of them have the same people, and so are compared one by one
+ * @param versions what is different in the journey, where a run is of another version of the
+ *     baseline's
  */
-record ComparisonView(List<Column> columns, List<GoalDifference> differences) {
+public record ComparisonView(
+    List<Column> columns, String peopleSentence, Comparison comparison, List<Version> versions) {
 
   /**
+   * @param ref what the run is asked for by
    * @param name how the run is called here: by its journey, and by version or run where needed
-   * @param emailNames the emails' names, as many as places
-   * @param places the emails in the order people get them
-   * @param left who unsubscribed, complained or turned out to have a dead address inside, of
-   *     entered
    */
-  record Column(
-      DryRunSummary run,
-      String name,
-      List<String> emailNames,
-      List<EmailOrder.Place> places,
-      Share left,
-      @Nullable Share goal,
-      List<GoalDay> goalByDay) {}
+  public record Column(
+      String ref, DryRunSummary run, String name, RunMeasures measures, RunCurves curves) {}
 
   /**
-   * @param run the later run's id
-   * @param difference later minus first; null if one of the two has nobody yet
-   * @param sentence the difference in words
+   * @param ref the run
+   * @param lines the baseline's journey against this one's, changed lines only
    */
-  record GoalDifference(long run, @Nullable Difference difference, String sentence) {}
+  public record Version(String ref, String name, List<DifferenceLine> lines) {}
 }

@@ -1,139 +1,167 @@
 package org.opentrellis.app.compare;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.dryruns.DryRunSummary;
 import org.opentrellis.app.dryruns.DryRuns;
 import org.opentrellis.app.dryruns.KeptRun;
-import org.opentrellis.core.dryrun.PairedDryRun;
-import org.opentrellis.core.measure.Difference;
-import org.opentrellis.core.measure.EmailOrder;
-import org.opentrellis.core.measure.RunMeasures;
-import org.opentrellis.core.measure.Share;
-import org.opentrellis.core.measure.Verdict;
+import org.opentrellis.app.http.NotFound;
+import org.opentrellis.core.compare.Compared;
+import org.opentrellis.core.compare.Comparison;
+import org.opentrellis.core.compare.LineUp;
+import org.opentrellis.core.compare.Side;
+import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
+import org.opentrellis.core.report.JourneyReport;
+import org.opentrellis.core.sentence.Difference;
+import org.opentrellis.core.sentence.DifferenceLine;
 import org.opentrellis.core.sentence.RunSheet;
 import org.springframework.stereotype.Service;
 
 /** Sets runs side by side. */
 @Service
-class Comparisons {
-  private static final int MOST = 6;
-
+public class Comparisons {
   private final DryRuns dryRuns;
 
   Comparisons(DryRuns dryRuns) {
     this.dryRuns = dryRuns;
   }
 
+  /** One journey of a run that is kept. */
+  private record Chosen(RunRef ref, KeptRun run) {
+    KeptRun.Part part() {
+      return run.parts().get(ref.number());
+    }
+  }
+
   /**
-   * @param ids two to six different runs
-   * @throws ProblemsFound if there are too few, too many, or one twice
+   * @throws ProblemsFound if there are too few runs, too many, or one twice
+   * @throws NotFound if there is no such run
    */
-  ComparisonView of(List<Long> ids) {
-    if (ids.size() < 2 || ids.size() > MOST || ids.stream().distinct().count() != ids.size()) {
+  ComparisonView of(ComparisonOrder order) {
+    List<RunRef> refs = order.runs().stream().map(RunRef::of).toList();
+    int baseline = order.baseline() == null ? 0 : order.baseline();
+    check(refs, baseline);
+    Map<Long, KeptRun> runs = new HashMap<>();
+    List<Chosen> chosen =
+        refs.stream()
+            .map(ref -> new Chosen(ref, runs.computeIfAbsent(ref.run(), dryRuns::find)))
+            .toList();
+    for (Chosen one : chosen) {
+      if (one.ref.number() >= one.run.parts().size()) {
+        throw NotFound.of("journey of a dry run", one.ref.run());
+      }
+    }
+    List<DryRunSummary> summaries =
+        chosen.stream().map(one -> one.run.summary(one.ref.number())).toList();
+    List<String> names = RunNames.of(summaries);
+    List<Side> sides = new ArrayList<>();
+    List<ComparisonView.Column> columns = new ArrayList<>();
+    for (int i = 0; i < chosen.size(); i++) {
+      Side side = side(chosen.get(i), names.get(i));
+      sides.add(side);
+      columns.add(
+          new ComparisonView.Column(
+              refs.get(i).toString(),
+              summaries.get(i),
+              names.get(i),
+              side.measures(),
+              side.curves()));
+    }
+    return new ComparisonView(
+        columns,
+        people(chosen, names, baseline),
+        Comparison.of(
+            sides,
+            baseline,
+            order.lineUp() == null ? LineUp.EMAIL_ORDER : order.lineUp(),
+            order.compared() == null ? Compared.OPENED : order.compared()),
+        versions(chosen, names, baseline));
+  }
+
+  private static void check(List<RunRef> refs, int baseline) {
+    if (refs.size() < 2
+        || refs.size() > Comparison.MOST
+        || refs.stream().distinct().count() != refs.size()) {
       throw new ProblemsFound(
           List.of(
               new Problem(
-                  "bad-value", "/runs", "Choose two to " + MOST + " different runs to compare.")));
+                  "bad-value",
+                  "/runs",
+                  "Choose two to " + Comparison.MOST + " different runs to compare.")));
     }
-    List<KeptRun> runs = ids.stream().map(dryRuns::find).toList();
-    List<String> names = names(runs);
-    List<ComparisonView.Column> columns = new ArrayList<>();
-    List<ComparisonView.GoalDifference> differences = new ArrayList<>();
-    for (int i = 0; i < runs.size(); i++) {
-      columns.add(column(runs.get(i), names.get(i)));
-      if (i > 0) {
-        differences.add(difference(runs.get(0), names.get(0), runs.get(i), names.get(i)));
+    if (baseline < 0 || baseline >= refs.size()) {
+      throw new ProblemsFound(
+          List.of(
+              new Problem(
+                  "bad-value",
+                  "/baseline",
+                  "The run to compare with is one of the %d, counted from 0, not %d."
+                      .formatted(refs.size(), baseline))));
+    }
+  }
+
+  private static Side side(Chosen chosen, String name) {
+    KeptRun run = chosen.run;
+    KeptRun.Part part = chosen.part();
+    JourneyReport report = run.report().journeys().get(chosen.ref.number());
+    Map<String, String> steps = new HashMap<>();
+    RunSheet.of(part.journey(), run.catalogue())
+        .rows()
+        .forEach(row -> steps.put(row.id(), row.brief()));
+    return new Side(
+        name,
+        Strands.expand(part.journey(), run.catalogue()),
+        steps,
+        report.measures(),
+        report.dropOff(),
+        report.curves(),
+        run.again(),
+        chosen.ref.number(),
+        run.people());
+  }
+
+  private static String people(List<Chosen> chosen, List<String> names, int baseline) {
+    List<String> same = new ArrayList<>();
+    for (int i = 0; i < chosen.size(); i++) {
+      if (i != baseline && chosen.get(i).run.samePeopleAs(chosen.get(baseline).run)) {
+        same.add("\u201c" + names.get(i) + "\u201d");
       }
     }
-    return new ComparisonView(columns, differences);
-  }
-
-  private static ComparisonView.Column column(KeptRun run, String name) {
-    RunMeasures measures = run.measures();
-    List<EmailOrder.Place> places = EmailOrder.of(measures);
-    Map<String, String> names =
-        RunSheet.of(run.journey(), run.catalogue()).rows().stream()
-            .collect(Collectors.toMap(RunSheet.Row::id, RunSheet.Row::brief));
-    long left =
-        measures.leftUnsubscribed().count()
-            + measures.leftBounced().count()
-            + measures.leftComplained().count();
-    return new ComparisonView.Column(
-        run.summary(),
-        name,
-        places.stream().map(place -> names.get(place.step().id())).toList(),
-        places,
-        Share.of(left, measures.entered()),
-        measures.goal(),
-        measures.goalByDay());
-  }
-
-  private static ComparisonView.GoalDifference difference(
-      KeptRun first, String firstName, KeptRun later, String laterName) {
-    Share before = first.measures().goal();
-    Share now = later.measures().goal();
-    Difference difference = before == null || now == null ? null : difference(first, later);
-    return new ComparisonView.GoalDifference(
-        later.summary().id(),
-        difference,
-        sentence(firstName, before, laterName, now, difference) + caution(later, first));
-  }
-
-  private static String caution(KeptRun later, KeptRun first) {
-    return later.journey().goal().isEmpty() || first.journey().goal().isEmpty()
-        ? ""
-        : Verdict.caution(
-            later.journey().goal().get().withinDays(), first.journey().goal().get().withinDays());
-  }
-
-  private static String sentence(
-      String firstName,
-      @Nullable Share before,
-      String laterName,
-      @Nullable Share now,
-      @Nullable Difference difference) {
-    if (before == null || now == null) {
-      return "\u201c%s\u201d and \u201c%s\u201d cannot be compared by goal: one of them has none."
-          .formatted(firstName, laterName);
+    String base = "\u201c" + names.get(baseline) + "\u201d";
+    if (same.isEmpty()) {
+      return "Different people in all of them, so they are compared by their totals.";
     }
-    return difference == null
-        ? "Nobody entered in one of \u201c%s\u201d and \u201c%s\u201d: none yet."
-            .formatted(firstName, laterName)
-        : Verdict.onGoal(laterName, firstName, difference, now, before);
+    return "%s %s the same people as %s, so they are compared one by one%s."
+        .formatted(
+            String.join(", ", same),
+            same.size() == 1 ? "has" : "have",
+            base,
+            same.size() == chosen.size() - 1 ? "" : "; the others by their totals");
   }
 
-  private static @Nullable Difference difference(KeptRun first, KeptRun later) {
-    if (first.samePeopleAs(later)) {
-      return Difference.paired(new PairedDryRun(later.again(), first.again()).goalMet());
+  private static List<ComparisonView.Version> versions(
+      List<Chosen> chosen, List<String> names, int baseline) {
+    KeptRun.Part base = chosen.get(baseline).part();
+    List<ComparisonView.Version> versions = new ArrayList<>();
+    for (int i = 0; i < chosen.size(); i++) {
+      KeptRun.Part part = chosen.get(i).part();
+      if (i != baseline
+          && part.journeyId() == base.journeyId()
+          && part.version() != base.version()) {
+        versions.add(
+            new ComparisonView.Version(
+                chosen.get(i).ref.toString(),
+                names.get(i),
+                Difference.between(base.journey(), part.journey(), chosen.get(i).run.catalogue())
+                    .stream()
+                    .filter(line -> line.kind() != DifferenceLine.Kind.SAME)
+                    .toList()));
+      }
     }
-    return Difference.unpaired(
-        java.util.Objects.requireNonNull(later.measures().goal()),
-        java.util.Objects.requireNonNull(first.measures().goal()));
-  }
-
-  /** By journey; by version too where a journey stands twice, and by run where a version does. */
-  private static List<String> names(List<KeptRun> runs) {
-    List<DryRunSummary> all = runs.stream().map(KeptRun::summary).toList();
-    return all.stream().map(run -> name(run, all)).toList();
-  }
-
-  private static String name(DryRunSummary run, List<DryRunSummary> all) {
-    List<DryRunSummary> same =
-        all.stream().filter(other -> other.journeyName().equals(run.journeyName())).toList();
-    if (same.size() == 1) {
-      return run.journeyName();
-    }
-    boolean sameVersion =
-        same.stream().filter(o -> o.journeyVersion() == run.journeyVersion()).count() > 1;
-    return run.journeyName()
-        + " v"
-        + run.journeyVersion()
-        + (sameVersion ? ", run " + run.id() : "");
+    return versions;
   }
 }

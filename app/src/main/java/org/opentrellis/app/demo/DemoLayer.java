@@ -9,6 +9,7 @@ import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.dryruns.DryRuns;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.messages.MessageLibrary;
+import org.opentrellis.core.behaviour.CohortPlan;
 import org.opentrellis.core.behaviour.TypicalBehaviour;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.JourneyFile;
@@ -78,7 +79,10 @@ class DemoLayer implements ApplicationRunner {
             file.journey(),
             file.behaviour().orElse(TypicalBehaviour.in(Documents.USUAL_ZONE)),
             null);
-    dryRuns.run(id, PEOPLE, SEED, HORIZON_DAYS);
+    CohortPlan cohort =
+        CohortPlan.of(
+            PEOPLE, file.behaviour().orElse(TypicalBehaviour.in(Documents.USUAL_ZONE)).groups());
+    dryRuns.run(id, cohort, null, SEED, HORIZON_DAYS);
   }
 
   private static JourneyFile read(String name) {

@@ -104,8 +104,7 @@ public class DryRuns {
     long begun = System.nanoTime();
     DryRun run = setup.dryRun();
     RunReport report = RunReport.of(run, run.run(threads(setup.cohort().people()), control));
-    return store.keep(
-        setup, report, TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begun));
+    return store.keep(setup, report, TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begun));
   }
 
   private int threads(int people) {
@@ -134,8 +133,7 @@ public class DryRuns {
   /** A quick look at a journey as it is saved now; nothing is kept. */
   RunMeasures estimate(long journeyId) {
     KeptJourney kept = journeys.find(journeyId);
-    CohortSettings settings =
-        CohortSettings.of(ESTIMATE_PEOPLE, 1, thisMonday(), ESTIMATE_DAYS);
+    CohortSettings settings = CohortSettings.of(ESTIMATE_PEOPLE, 1, thisMonday(), ESTIMATE_DAYS);
     return RunMeasures.of(
         new DryRun(kept.journey(), catalogues.current(), kept.behaviour(), settings)
             .run(processors));
@@ -189,8 +187,7 @@ public class DryRuns {
   void label(long id, RunLabel label) {
     String name = label.name() == null || label.name().isBlank() ? null : label.name().strip();
     if (name != null && name.length() > LONGEST_NAME) {
-      throw refused(
-          "/name", "A run's name has at most %d characters.".formatted(LONGEST_NAME));
+      throw refused("/name", "A run's name has at most %d characters.".formatted(LONGEST_NAME));
     }
     store.label(id, name, label.pinned());
   }

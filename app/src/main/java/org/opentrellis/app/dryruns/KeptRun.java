@@ -60,9 +60,15 @@ public record KeptRun(
         CohortSettings.of(cohort, seed, start, horizonDays));
   }
 
-  /** Whether both runs had the same people: person n of one is person n of the other. */
+  /**
+   * What tells the people apart: in runs with the same, person n of one is person n of the other.
+   */
+  public Object people() {
+    return List.of(seed, cohort, engine);
+  }
+
   public boolean samePeopleAs(KeptRun other) {
-    return seed == other.seed && cohort.equals(other.cohort) && engine == other.engine;
+    return people().equals(other.people());
   }
 
   /** A journey of the run in short. */

@@ -208,7 +208,8 @@ public class Journeys {
       throw new ProblemsFound(
           List.of(new Problem("missing-value", "/behaviour", "\u201cbehaviour\u201d is missing.")));
     }
-    Behaviour behaviour = ProblemsFound.within("/behaviour", () -> Documents.readBehaviour(save.behaviour()));
+    Behaviour behaviour =
+        ProblemsFound.within("/behaviour", () -> Documents.readBehaviour(save.behaviour()));
     String document = Json.write(Documents.write(behaviour));
     if (mapper.updateBehaviour(id, save.version(), document) == 0) {
       throw new SaveLost(

@@ -15,11 +15,12 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.mockito.InjectMocks;
 import org.mockito.Mock;
 import org.mockito.junit.jupiter.MockitoExtension;
-import org.opentrellis.app.dryruns.DryRunSummary;
 import org.opentrellis.app.dryruns.DryRuns;
 import org.opentrellis.app.dryruns.KeptRun;
 import org.opentrellis.core.behaviour.Behaviour;
+import org.opentrellis.core.behaviour.CohortPlan;
 import org.opentrellis.core.behaviour.TypicalBehaviour;
+import org.opentrellis.core.compare.Whole;
 import org.opentrellis.core.dryrun.CohortSettings;
 import org.opentrellis.core.dryrun.DryRun;
 import org.opentrellis.core.journey.Catalogue;
@@ -30,8 +31,8 @@ import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.journey.Purpose;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepId;
-import org.opentrellis.core.measure.RunMeasures;
 import org.opentrellis.core.problem.ProblemsFound;
+import org.opentrellis.core.report.RunReport;
 
 /** How runs are named beside each other, and when they are compared one by one. */
 @ExtendWith(MockitoExtension.class)
@@ -49,25 +50,30 @@ class ComparisonsTest {
             .goal(hasGoal ? Optional.of(Goal.bought(20, true)) : Optional.empty())
             .body(List.of(Step.SendEmail.of(new StepId("a"), new MessageId("m"))))
             .done();
-    CohortSettings cohort = CohortSettings.of(500, seed, Instant.parse("2025-06-02T00:00:00Z"), 30);
-    RunMeasures measures = RunMeasures.of(new DryRun(plan, catalogue, PEOPLE, cohort).run(1));
-    DryRunSummary summary =
-        new DryRunSummary(
-            id,
-            1,
-            journey,
-            Purpose.OTHER,
-            version,
-            500,
-            seed,
-            30,
-            OffsetDateTime.parse("2025-06-02T10:00:00Z"),
-            1,
-            500,
-            measures.goal(),
-            null);
+    CohortPlan cohort = CohortPlan.of(500, PEOPLE.groups());
+    Instant start = Instant.parse("2025-06-02T00:00:00Z");
+    DryRun run = new DryRun(plan, catalogue, PEOPLE, CohortSettings.of(cohort, seed, start, 30));
     when(dryRuns.find(id))
-        .thenReturn(new KeptRun(summary, plan, catalogue, PEOPLE, cohort, measures));
+        .thenReturn(
+            new KeptRun(
+                id,
+                null,
+                false,
+                OffsetDateTime.parse("2025-06-02T10:00:00Z"),
+                1,
+                DryRun.ENGINE,
+                cohort,
+                null,
+                seed,
+                start,
+                30,
+                catalogue,
+                List.of(new KeptRun.Part(1, version, plan, PEOPLE)),
+                RunReport.of(run, run.run(1))));
+  }
+
+  private ComparisonView compared(String... runs) {
+    return comparisons.of(new ComparisonOrder(List.of(runs), null, null, null));
   }
 
   @Test
@@ -76,7 +82,7 @@ class ComparisonsTest {
     kept(2, "Frames", 4, 7, true);
     kept(3, "Frames", 4, 8, true);
     kept(4, "Season", 1, 7, true);
-    assertThat(comparisons.of(List.of(1L, 2L, 3L, 4L)).columns())
+    assertThat(compared("1", "2", "3", "4").columns())
         .extracting(ComparisonView.Column::name)
         .containsExactly("Frames v3", "Frames v4, run 2", "Frames v4, run 3", "Season");
   }
@@ -86,8 +92,8 @@ class ComparisonsTest {
     kept(1, "Frames", 3, 7, true);
     kept(2, "Frames", 4, 7, true);
     kept(3, "Frames", 4, 8, true);
-    assertThat(comparisons.of(List.of(1L, 2L, 3L)).differences())
-        .extracting(difference -> difference.difference().paired())
+    assertThat(compared("1", "2", "3").comparison().wholes().stream().skip(1))
+        .extracting(whole -> whole.goal().paired())
         .containsExactly(true, false);
   }
 
@@ -95,16 +101,16 @@ class ComparisonsTest {
   void aRunWithoutAGoalCannotBeComparedByGoal() {
     kept(1, "Frames", 3, 7, true);
     kept(2, "Letters", 1, 7, false);
-    ComparisonView.GoalDifference difference = comparisons.of(List.of(1L, 2L)).differences().get(0);
-    assertThat(difference.difference()).isNull();
-    assertThat(difference.sentence())
+    Whole whole = compared("1", "2").comparison().wholes().get(1);
+    assertThat(whole.goal()).isNull();
+    assertThat(whole.goalSentence())
         .isEqualTo(
-            "\u201cFrames\u201d and \u201cLetters\u201d cannot be compared by goal: one of them has none.");
+            "\u201cLetters\u201d and \u201cFrames\u201d cannot be compared by goal: one of them has none.");
   }
 
   @Test
   void tooFewRunsAreRefusedBeforeAnyIsRead() {
-    assertThatThrownBy(() -> comparisons.of(List.of(1L)))
+    assertThatThrownBy(() -> compared("1"))
         .isInstanceOf(ProblemsFound.class)
         .hasMessage("Choose two to 6 different runs to compare.");
     verifyNoInteractions(dryRuns);

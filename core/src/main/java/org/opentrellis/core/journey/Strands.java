@@ -23,12 +23,14 @@ public final class Strands {
   }
 
   /**
-   * The journey with the steps of its strands. An unknown strand has no steps; a check says so.
+   * The journey with the steps of its strands; one that has them already stays as it is. An unknown
+   * strand has no steps; a check says so.
    *
    * @throws IllegalArgumentException if a strand includes itself
    */
   public static Journey expand(Journey journey, Catalogue catalogue) {
-    return journey.only(Step.Include.class).isEmpty()
+    boolean done = journey.steps().anyMatch(step -> step.id().value().indexOf('/') >= 0);
+    return done || journey.only(Step.Include.class).isEmpty()
         ? journey
         : journey.withBody(new Strands(catalogue).expanded(journey.body()));
   }
