@@ -53,6 +53,9 @@ class ArchitectureTest {
                   "behaviour",
                   "stats")),
           Map.entry("compare", Set.of("measure", "dryrun", "machine", "stats", "journey")),
+          Map.entry(
+              "vary",
+              Set.of("measure", "dryrun", "behaviour", "journey", "calendar", "sentence", "stats")),
           Map.entry("calibrate", Set.of("behaviour", "stats", "journey")),
           Map.entry(
               "export", Set.of("dryrun", "machine", "walk", "journey", "measure", "sentence")),

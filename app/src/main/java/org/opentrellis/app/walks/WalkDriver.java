@@ -63,25 +63,7 @@ final class WalkDriver implements Choices {
 
   /** The same people as all there are. */
   private static AudienceGroup alone(AudienceGroup group) {
-    return new AudienceGroup(
-        group.name(),
-        1,
-        group.keenness(),
-        group.zone(),
-        group.arriveFromHour(),
-        group.arriveToHour(),
-        group.preloads(),
-        group.hardBounce(),
-        group.softBounce(),
-        group.textConsent(),
-        group.buysAnyway(),
-        group.returnsToCart(),
-        group.returnMeanHours(),
-        group.comesAgain(),
-        group.tags(),
-        group.lists(),
-        group.fields(),
-        group.events());
+    return group.edit().share(1).done();
   }
 
   WalkView go() {

@@ -77,6 +77,11 @@ public record AudienceGroup(
     events.values().forEach(AudienceGroup::rate);
   }
 
+  /** A copy to be changed. */
+  public AudienceGroupEdit edit() {
+    return new AudienceGroupEdit(this);
+  }
+
   /** Refuses groups that are none, or whose shares do not add up to 1. */
   static void requireWhole(List<AudienceGroup> groups) {
     if (groups.isEmpty()) {

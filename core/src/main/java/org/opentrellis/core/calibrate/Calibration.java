@@ -93,25 +93,13 @@ public record Calibration(
   private AudienceGroup measured(AudienceGroup group, int groups) {
     Keenness keenness =
         groups == 1 ? new Keenness(keennessMean.value(), keennessSpread.value()) : group.keenness();
-    return new AudienceGroup(
-        group.name(),
-        group.share(),
-        keenness,
-        group.zone(),
-        group.arriveFromHour(),
-        group.arriveToHour(),
-        preloads.measured(),
-        group.hardBounce(),
-        bounced.measured(),
-        group.textConsent(),
-        groups == 1 ? buysAnyway.measured() : group.buysAnyway(),
-        group.returnsToCart(),
-        group.returnMeanHours(),
-        group.comesAgain(),
-        group.tags(),
-        group.lists(),
-        group.fields(),
-        group.events());
+    return group
+        .edit()
+        .keenness(keenness)
+        .preloads(preloads.measured())
+        .softBounce(bounced.measured())
+        .buysAnyway(groups == 1 ? buysAnyway.measured() : group.buysAnyway())
+        .done();
   }
 
   /** Whether a message is in the history. */

@@ -1,8 +1,6 @@
 package org.opentrellis.core.dryrun;
 
 import java.util.stream.IntStream;
-import org.opentrellis.core.machine.Person;
-import org.opentrellis.core.machine.Witness;
 import org.opentrellis.core.stats.Pairs;
 
 /**
@@ -53,40 +51,9 @@ public final class PairedDryRun {
   }
 
   private Pairs part(int part) {
-    Lives one = first.lives(Witness.NOBODY);
-    Lives two = second.lives(Witness.NOBODY);
     int from = (int) ((long) first.settings().people() * part / PARTITIONS);
     int to = (int) ((long) first.settings().people() * (part + 1) / PARTITIONS);
-    long[] counts = new long[4];
-    for (int person = from; person < to; person++) {
-      Outcome of = Outcome.of(one, first, firstJourney, person);
-      Outcome with = Outcome.of(two, second, secondJourney, person);
-      if (of != Outcome.STAYED_OUT || with != Outcome.STAYED_OUT) {
-        counts[(of == Outcome.MET ? 0 : 2) + (with == Outcome.MET ? 0 : 1)]++;
-      }
-    }
-    return new Pairs(counts[0], counts[1], counts[2], counts[3]);
-  }
-
-  private enum Outcome {
-    STAYED_OUT,
-    ENTERED,
-    MET;
-
-    static Outcome of(Lives lives, DryRun run, int journey, int number) {
-      Person person = lives.unlessHeldOut(number, run.settings().holdOut());
-      if (person == null) {
-        return STAYED_OUT;
-      }
-      long end = person.endsAt();
-      Outcome outcome = STAYED_OUT;
-      for (int n = 0; n < person.visits().size(); n++) {
-        if (person.visits().get(n).program().number() == journey) {
-          boolean met = person.visits().get(n).goalMetAt(end) <= end;
-          outcome = met || outcome == MET ? MET : ENTERED;
-        }
-      }
-      return outcome;
-    }
+    return Outcomes.of(first, firstJourney, from, to)
+        .against(Outcomes.of(second, secondJourney, from, to));
   }
 }

@@ -1,0 +1,40 @@
+package org.opentrellis.core.vary;
+
+import java.util.List;
+import org.opentrellis.core.behaviour.Behaviour;
+import org.opentrellis.core.behaviour.CohortPlan;
+import org.opentrellis.core.dryrun.CohortSettings;
+import org.opentrellis.core.dryrun.DryRun;
+import org.opentrellis.core.journey.Catalogue;
+import org.opentrellis.core.journey.Journey;
+
+/**
+ * A journey with the people who go through it: what is varied.
+ *
+ * @param journey as it is saved, its strands not put in place
+ * @param settings how many, from when, with which seed
+ */
+public record Plan(
+    Journey journey,
+    Catalogue catalogue,
+    Behaviour behaviour,
+    CohortPlan cohort,
+    CohortSettings settings) {
+
+  Plan with(Journey other) {
+    return new Plan(other, catalogue, behaviour, cohort, settings);
+  }
+
+  Plan with(Behaviour other) {
+    return new Plan(journey, catalogue, other, cohort, settings);
+  }
+
+  Plan with(CohortPlan other) {
+    return new Plan(journey, catalogue, behaviour, other, settings);
+  }
+
+  DryRun dryRun() {
+    Behaviour whole = behaviour.edit().groups(cohort.groups()).done();
+    return new DryRun(List.of(journey), catalogue, List.of(whole), settings);
+  }
+}

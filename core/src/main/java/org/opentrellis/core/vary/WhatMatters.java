@@ -1,0 +1,186 @@
+package org.opentrellis.core.vary;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.dryrun.Outcomes;
+import org.opentrellis.core.measure.Difference;
+import org.opentrellis.core.measure.Share;
+
+/**
+ * What moves the goal most. Each number is varied a little by itself, the same people go through
+ * again (common random numbers), and the goals are compared person by person.
+ *
+ * @param people who went through each time
+ * @param goal as the plan is
+ * @param rows the one that moves the goal most first
+ */
+public record WhatMatters(int people, Share goal, List<Row> rows) {
+  /** So many people go through for each number at most. */
+  public static final int MOST_PEOPLE = 10_000;
+
+  private static final int POINTS = 11;
+
+  /**
+   * One number.
+   *
+   * @param step the step of the journey that it belongs to; null for the people's
+   * @param lower the goal's change with a little less; null if nobody entered
+   * @param higher the goal's change with a little more
+   * @param swing the larger of both, in [0, 1]
+   * @param sentence the figures in words
+   */
+  public record Row(
+      String id,
+      String name,
+      String unit,
+      double value,
+      double lowerValue,
+      double higherValue,
+      @Nullable String step,
+      @Nullable Difference lower,
+      @Nullable Difference higher,
+      double swing,
+      String sentence) {}
+
+  /**
+   * The goal over a number's range.
+   *
+   * @param points in order of their values
+   */
+  public record Sweep(String id, String name, String unit, double value, List<Point> points) {}
+
+  /**
+   * @param against the goal's change from the plan as it is, the same people compared one by one
+   */
+  public record Point(double value, Share goal, @Nullable Difference against) {}
+
+  /** All numbers of a plan. Nothing is varied of a journey without a goal. */
+  public static WhatMatters of(Plan whole) {
+    Plan plan = fewer(whole);
+    Outcomes base = outcomes(plan);
+    if (plan.journey().goal().isEmpty()) {
+      return new WhatMatters(plan.settings().people(), Share.of(0, 0), List.of());
+    }
+    List<Row> rows =
+        Knobs.of(plan).parallelStream()
+            .map(knob -> row(knob, plan, base))
+            .sorted(Comparator.comparingDouble(Row::swing).reversed().thenComparing(Row::id))
+            .toList();
+    return new WhatMatters(plan.settings().people(), share(base), rows);
+  }
+
+  /**
+   * The goal over the range of one number.
+   *
+   * @return empty if the plan has no such number
+   */
+  public static Optional<Sweep> sweep(Plan whole, String id) {
+    Plan plan = fewer(whole);
+    Outcomes base = outcomes(plan);
+    return Knobs.of(plan).stream()
+        .filter(knob -> knob.id().equals(id))
+        .findFirst()
+        .map(
+            knob ->
+                new Sweep(
+                    knob.id(),
+                    knob.name(),
+                    knob.unit(),
+                    knob.value(),
+                    values(knob).parallelStream().map(v -> point(knob, v, plan, base)).toList()));
+  }
+
+  private static List<Double> values(Knob knob) {
+    List<Double> values = new ArrayList<>();
+    for (int i = 0; i < POINTS; i++) {
+      double value = knob.least() + i * (knob.most() - knob.least()) / (POINTS - 1);
+      values.add(knob.id().startsWith("wait:") ? Math.max(1, Math.rint(value)) : value);
+    }
+    values.add(knob.value());
+    return values.stream().distinct().sorted().toList();
+  }
+
+  private static Point point(Knob knob, double value, Plan plan, Outcomes base) {
+    Outcomes there = outcomes(knob.at(value, plan));
+    return new Point(value, share(there), Difference.paired(there.against(base)));
+  }
+
+  private static Row row(Knob knob, Plan plan, Outcomes base) {
+    Difference lower = change(knob, knob.lower(), plan, base);
+    Difference higher = change(knob, knob.higher(), plan, base);
+    double swing = Math.max(size(lower), size(higher));
+    return new Row(
+        knob.id(),
+        knob.name(),
+        knob.unit(),
+        knob.value(),
+        knob.lower(),
+        knob.higher(),
+        knob.step(),
+        lower,
+        higher,
+        swing,
+        sentence(knob, lower, higher));
+  }
+
+  private static @Nullable Difference change(Knob knob, double value, Plan plan, Outcomes base) {
+    return value == knob.value()
+        ? null
+        : Difference.paired(outcomes(knob.at(value, plan)).against(base));
+  }
+
+  private static double size(@Nullable Difference change) {
+    return change == null ? 0 : Math.abs(change.points());
+  }
+
+  private static String sentence(
+      Knob knob, @Nullable Difference lower, @Nullable Difference higher) {
+    boolean none =
+        (lower == null || !lower.realDifference()) && (higher == null || !higher.realDifference());
+    List<String> parts = new ArrayList<>();
+    if (lower != null) {
+      parts.add("at %s the goal moves by %s".formatted(number(knob.lower(), knob), points(lower)));
+    }
+    if (higher != null) {
+      parts.add("at %s by %s".formatted(number(knob.higher(), knob), points(higher)));
+    }
+    return "%s is %s: %s points%s."
+        .formatted(
+            knob.name(),
+            number(knob.value(), knob),
+            String.join(", ", parts),
+            none ? "; neither is more than chance" : "");
+  }
+
+  private static String number(double value, Knob knob) {
+    String text = String.format(Locale.ROOT, Math.abs(value) >= 10 ? "%.1f" : "%.2f", value);
+    String short1 = text.replaceAll("\\.?0+$", "");
+    return knob.unit().equals("%") ? short1 + "%" : short1 + " " + knob.unit();
+  }
+
+  private static String points(Difference change) {
+    return String.format(Locale.ROOT, "%+.1f", 100 * change.points()).replace('-', '\u2212');
+  }
+
+  private static Plan fewer(Plan plan) {
+    int people = Math.min(MOST_PEOPLE, plan.settings().people());
+    return new Plan(
+        plan.journey(),
+        plan.catalogue(),
+        plan.behaviour(),
+        plan.cohort(),
+        plan.settings().withPeople(people));
+  }
+
+  private static Outcomes outcomes(Plan plan) {
+    return Outcomes.of(plan.dryRun(), 0, 0, plan.settings().people());
+  }
+
+  private static Share share(Outcomes outcomes) {
+    return Share.of(outcomes.goal().count(), outcomes.goal().of());
+  }
+}
