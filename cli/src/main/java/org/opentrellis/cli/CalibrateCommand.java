@@ -5,7 +5,6 @@ import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import java.util.concurrent.Callable;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calibrate.Calibrator;
 import org.opentrellis.core.calibrate.SendRecord;
@@ -46,7 +45,7 @@ final class CalibrateCommand implements Callable<Integer> {
           until != null
               ? until
               : history.stream()
-                  .flatMap(CalibrateCommand::moments)
+                  .map(SendRecord::last)
                   .max(Comparator.naturalOrder())
                   .orElse(Instant.EPOCH);
       spec.commandLine().getOut().println(Json.pretty(Calibrator.fit(history, end)));
@@ -58,15 +57,5 @@ final class CalibrateCommand implements Callable<Integer> {
       throw JourneyFiles.refused(
           file, Character.toUpperCase(text.charAt(0)) + text.substring(1) + ".");
     }
-  }
-
-  private static Stream<Instant> moments(SendRecord record) {
-    return Stream.of(
-            Stream.of(record.sent()),
-            record.opened().stream(),
-            record.clicked().stream(),
-            record.unsubscribed().stream(),
-            record.bought().stream())
-        .flatMap(all -> all);
   }
 }

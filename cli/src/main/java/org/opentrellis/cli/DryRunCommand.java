@@ -6,16 +6,20 @@ import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.DayOfWeek;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.temporal.TemporalAdjusters;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.behaviour.ArrivalPlan;
 import org.opentrellis.core.behaviour.Behaviour;
+import org.opentrellis.core.behaviour.CohortPlan;
 import org.opentrellis.core.behaviour.TypicalBehaviour;
 import org.opentrellis.core.dryrun.CohortSettings;
 import org.opentrellis.core.dryrun.DryRun;
@@ -29,6 +33,7 @@ import org.opentrellis.core.journey.Circles;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.measure.RunMeasures;
+import org.opentrellis.core.report.RunReport;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -111,6 +116,19 @@ final class DryRunCommand implements Callable<Integer> {
   boolean paths;
 
   @Option(
+      names = "--report",
+      description =
+          "Instead all that the screens show: measures with intervals, drop-off, days, curves, paths and what goes out; with json.")
+  boolean report;
+
+  @Option(
+      names = "--cohort",
+      paramLabel = "FILE",
+      description =
+          "Who enters: a cohort file with people, groups, arrivals and hold-out, instead of those options.")
+  @Nullable Path cohort;
+
+  @Option(
       names = "--xes",
       paramLabel = "OUT",
       description = "Also writes an event log (XES, IEEE 1849) to this file.")
@@ -124,24 +142,27 @@ final class DryRunCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws IOException {
-    CohortSettings settings = settings();
+    Optional<CohortPlan> plan = Optional.ofNullable(cohort).map(JourneyFiles::cohort);
+    CohortSettings settings = settings(plan);
     if (threads < 1 || threads > 256) {
       throw badUse("--threads takes 1 to 256, not " + threads + ".");
     }
-    if (paths && format == Format.CSV) {
-      throw badUse("--paths needs --format json.");
+    if ((paths || report) && format == Format.CSV) {
+      throw badUse((paths ? "--paths" : "--report") + " needs --format json.");
     }
     List<JourneyFile> read = JourneyFiles.read(files);
-    DryRun run = run(read, settings);
+    DryRun run = run(read, settings, plan);
     Tallies tallies = run.run(threads);
     List<RunMeasures> measures =
         IntStream.range(0, read.size()).mapToObj(i -> RunMeasures.of(tallies, i)).toList();
     var out = spec.commandLine().getOut();
     if (format == Format.CSV) {
-      out.print(ResultTable.csv(run, tallies));
+      out.print(ResultTable.csv(run, measures));
       out.flush();
     } else {
-      out.println(Json.pretty(RunResult.of(run, tallies, measures, paths)));
+      out.println(
+          Json.pretty(
+              report ? RunReport.of(run, tallies) : RunResult.of(run, tallies, measures, paths)));
     }
     if (xes != null) {
       try (OutputStream to = new BufferedOutputStream(java.nio.file.Files.newOutputStream(xes))) {
@@ -154,7 +175,7 @@ final class DryRunCommand implements Callable<Integer> {
     return 0;
   }
 
-  private DryRun run(List<JourneyFile> read, CohortSettings settings) {
+  private DryRun run(List<JourneyFile> read, CohortSettings settings, Optional<CohortPlan> plan) {
     List<Journey> journeys = read.stream().map(JourneyFile::journey).toList();
     var catalogue = JourneyFiles.catalogue(read);
     Circles.find(journeys.stream().map(j -> Strands.expand(j, catalogue)).toList())
@@ -170,24 +191,26 @@ final class DryRunCommand implements Callable<Integer> {
         read.stream()
             .map(
                 file -> file.behaviour().orElseGet(() -> TypicalBehaviour.in(Documents.USUAL_ZONE)))
+            .map(
+                behaviour ->
+                    plan.map(who -> behaviour.edit().groups(who.groups()).done()).orElse(behaviour))
             .toList();
     return new DryRun(journeys, catalogue, behaviours, settings);
   }
 
-  private CohortSettings settings() {
+  private CohortSettings settings(Optional<CohortPlan> plan) {
     LocalDate first =
         start != null
             ? start
             : LocalDate.now(TrellisCommand.CLOCK)
                 .with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+    Instant monday = first.atStartOfDay(ZoneOffset.UTC).toInstant();
     try {
+      if (plan.isPresent()) {
+        return CohortSettings.of(plan.get(), seed, monday, days(horizon));
+      }
       return new CohortSettings(
-          people,
-          seed,
-          first.atStartOfDay(ZoneOffset.UTC).toInstant(),
-          days(horizon),
-          arrivals,
-          holdOut);
+          people, seed, monday, days(horizon), new ArrivalPlan.Evenly(arrivals), holdOut);
     } catch (IllegalArgumentException refused) {
       throw badUse(refused.getMessage() + ".");
     }

@@ -8,8 +8,10 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.opentrellis.core.behaviour.CohortPlan;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.JourneyFile;
+import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.Name;
@@ -53,6 +55,15 @@ final class JourneyFiles {
       }
     }
     return files;
+  }
+
+  /** Who enters, as a file says it. */
+  static CohortPlan cohort(Path path) {
+    try {
+      return Documents.readCohort(Json.tree(text(path)));
+    } catch (ProblemsFound found) {
+      throw new TrellisCommand.BadFile(path.toString(), found);
+    }
   }
 
   /** What all of the files refer to; where two say different things, the first counts. */

@@ -118,8 +118,8 @@ record RunResult(
         tally.heldOutGoalMet(),
         measures.emailsSent(),
         measures.textsSent(),
-        tally.buyers(),
-        tally.revenueCents() / 100.0,
+        measures.money().buyers().count(),
+        measures.money().revenue(),
         steps(tally),
         withPaths ? PathNames.of(run, tally) : null,
         withPaths ? tally.paths().others() : null);

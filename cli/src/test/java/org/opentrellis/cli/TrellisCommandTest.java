@@ -111,7 +111,23 @@ class TrellisCommandTest {
       assertThat(lines.get(0).get("journey")).isEqualTo("Left on the bench");
       assertThat(lines.get(1).get("sent")).isEmpty();
     }
-    assertThat(ResultTable.guarded("=1+1")).isEqualTo("'=1+1");
+  }
+
+  @Test
+  void aCohortFileSaysWhoEnters() throws IOException {
+    Path cohort = folder.resolve("cohort.json");
+    Files.writeString(
+        cohort,
+        """
+        {"people": 700, "groups": [{"name": "All", "share": 1}],
+         "arrivals": {"kind": "atOnce", "at": "09:00"}, "holdOut": 0.1}
+        """);
+    var report = dryRun(CART, "--report", "--cohort", cohort.toString()).json();
+    assertThat(report.get("people").asInt()).isEqualTo(700);
+    long entered = report.at("/journeys/0/measures/entered").asLong();
+    assertThat(entered + report.at("/journeys/0/measures/heldOutGoal/of").asLong()).isEqualTo(700);
+    Files.writeString(cohort, "{\"people\": 700, \"groups\": []}");
+    assertThat(dryRun(CART, "--cohort", cohort.toString()).status()).isEqualTo(2);
   }
 
   @Test

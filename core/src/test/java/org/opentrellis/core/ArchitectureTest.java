@@ -58,7 +58,16 @@ class ArchitectureTest {
               Set.of("measure", "dryrun", "behaviour", "journey", "calendar", "sentence", "stats")),
           Map.entry("calibrate", Set.of("behaviour", "stats", "journey")),
           Map.entry(
-              "export", Set.of("dryrun", "machine", "walk", "journey", "measure", "sentence")),
+              "export",
+              Set.of(
+                  "dryrun",
+                  "machine",
+                  "walk",
+                  "journey",
+                  "measure",
+                  "sentence",
+                  "report",
+                  "compare")),
           Map.entry("sentence", Set.of("journey", "calendar")),
           Map.entry("arrange", Set.of("journey", "calendar", "sentence")),
           Map.entry("reading", Set.of("journey", "calendar", "sentence")),

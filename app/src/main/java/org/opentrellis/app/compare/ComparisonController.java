@@ -41,7 +41,7 @@ class ComparisonController {
   }
 
   @PostMapping("/kept-comparisons")
-  KeptComparison keepComparison(@RequestBody KeptComparison.Order order) {
+  KeptComparison keepComparison(@RequestBody KeptComparison.KeepOrder order) {
     return kept.keep(order);
   }
 

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.dryruns.DryRunSummary;
 import org.opentrellis.app.dryruns.DryRuns;
 import org.opentrellis.app.dryruns.KeptRun;
@@ -30,17 +31,29 @@ public class Comparisons {
     this.dryRuns = dryRuns;
   }
 
-  /** One journey of a run that is kept. */
-  private record Chosen(RunRef ref, KeptRun run) {
-    KeptRun.Part part() {
-      return run.parts().get(ref.number());
-    }
-  }
-
   /**
+   * @param runs two to six different ones, such as 12, or 12.1 for the second journey of run 12
+   * @param baseline the place of the one that the others are compared with; null for the first
+   * @param lineUp null for the order of emails
+   * @param compared null for opens
    * @throws ProblemsFound if there are too few runs, too many, or one twice
    * @throws NotFound if there is no such run
    */
+  public ComparisonView of(
+      List<String> runs,
+      @Nullable Integer baseline,
+      @Nullable LineUp lineUp,
+      @Nullable Compared compared) {
+    return of(new ComparisonOrder(runs, baseline, lineUp, compared));
+  }
+
+  /** One journey of a run that is kept. */
+  private record Chosen(RunRef ref, KeptRun run) {
+    KeptRun.Part part() {
+      return run.part(ref.number());
+    }
+  }
+
   ComparisonView of(ComparisonOrder order) {
     List<RunRef> refs = order.runs().stream().map(RunRef::of).toList();
     int baseline = order.baseline() == null ? 0 : order.baseline();
@@ -50,11 +63,7 @@ public class Comparisons {
         refs.stream()
             .map(ref -> new Chosen(ref, runs.computeIfAbsent(ref.run(), dryRuns::find)))
             .toList();
-    for (Chosen one : chosen) {
-      if (one.ref.number() >= one.run.parts().size()) {
-        throw NotFound.of("journey of a dry run", one.ref.run());
-      }
-    }
+    chosen.forEach(Chosen::part);
     List<DryRunSummary> summaries =
         chosen.stream().map(one -> one.run.summary(one.ref.number())).toList();
     List<String> names = RunNames.of(summaries);

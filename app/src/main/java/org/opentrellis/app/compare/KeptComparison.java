@@ -12,6 +12,6 @@ record KeptComparison(
     long id, String name, List<String> runs, int baseline, LineUp lineUp, Compared compared) {
 
   /** One to be kept, over the one of its name if there is one. */
-  record Order(
+  record KeepOrder(
       @Nullable String name, List<String> runs, int baseline, LineUp lineUp, Compared compared) {}
 }

@@ -26,7 +26,7 @@ class KeptComparisons {
   /**
    * @throws ProblemsFound if the name or a run is refused
    */
-  KeptComparison keep(KeptComparison.Order order) {
+  KeptComparison keep(KeptComparison.KeepOrder order) {
     String name = order.name() == null ? "" : order.name().strip();
     if (name.isEmpty() || name.length() > LONGEST_NAME) {
       throw new ProblemsFound(

@@ -25,7 +25,7 @@ public record DryRunView(
     String cohortWords,
     List<JourneyOfRun> journeys,
     Outgoing outgoing,
-    List<SendingLimits.Line> limits,
+    List<SendingLimits.LimitLine> limits,
     @Nullable String again) {
 
   /** One journey of the run, as it was. */

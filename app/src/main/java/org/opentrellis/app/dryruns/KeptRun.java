@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.http.NotFound;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.CohortPlan;
 import org.opentrellis.core.dryrun.CohortSettings;
@@ -40,6 +41,18 @@ public record KeptRun(
 
   /** One of the run's journeys, as it was. */
   public record Part(long journeyId, int version, Journey journey, Behaviour behaviour) {}
+
+  /**
+   * One of its journeys.
+   *
+   * @throws NotFound if it took fewer
+   */
+  public Part part(int number) {
+    if (number < 0 || number >= parts.size()) {
+      throw NotFound.of("journey %d of dry run".formatted(number), id);
+    }
+    return parts.get(number);
+  }
 
   /** The run, ready to be made again. */
   public DryRun again() {

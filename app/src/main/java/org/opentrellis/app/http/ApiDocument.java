@@ -45,9 +45,18 @@ public class ApiDocument implements ModelConverter, GlobalOpenApiCustomizer {
       AnnotatedType type, ModelConverterContext context, Iterator<ModelConverter> chain) {
     JavaType java = TypeFactory.defaultInstance().constructType(type.getType());
     if (java.getRawClass().getPackageName().startsWith("org.opentrellis")) {
-      types.put(java.getRawClass().getSimpleName(), java.getRawClass());
+      note(java.getRawClass());
     }
     return chain.hasNext() ? chain.next().resolve(type, context, chain) : null;
+  }
+
+  /** Two records of one name would silently be taken for one. */
+  private void note(Class<?> type) {
+    Class<?> other = types.put(type.getSimpleName(), type);
+    if (other != null && other != type && type.isRecord()) {
+      throw new IllegalStateException(
+          "%s and %s would have one name in the API".formatted(other.getName(), type.getName()));
+    }
   }
 
   @Override

@@ -18,14 +18,19 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Refuses bodies that are larger than any journey, whether or not they say their length. */
+/**
+ * Refuses bodies that are larger than any journey, or than any table if they are one, whether or
+ * not they say their length.
+ */
 @Component
 class BodyLimit extends OncePerRequestFilter {
   private final long mostBytes;
+  private final long mostBytesOfTable;
   private final JsonMapper json;
 
   BodyLimit(TrellisSettings settings, JsonMapper json) {
     this.mostBytes = settings.largestBody().toBytes();
+    this.mostBytesOfTable = settings.largestTable().toBytes();
     this.json = json;
   }
 
@@ -33,7 +38,7 @@ class BodyLimit extends OncePerRequestFilter {
     return ProblemHandler.detail(
         HttpStatus.CONTENT_TOO_LARGE,
         "body-too-large",
-        "The request is too large: a journey takes at most 1 MB. Nothing was saved.");
+        "The request is too large: a journey takes at most 1 MB, a table 20 MB. Nothing was saved.");
   }
 
   static boolean exceeded(Throwable failure) {
@@ -49,8 +54,10 @@ class BodyLimit extends OncePerRequestFilter {
   protected void doFilterInternal(
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
-    if (request.getContentLengthLong() <= mostBytes) {
-      chain.doFilter(new Limited(request, mostBytes), response);
+    String type = request.getContentType();
+    long most = type != null && type.startsWith("text/csv") ? mostBytesOfTable : mostBytes;
+    if (request.getContentLengthLong() <= most) {
+      chain.doFilter(new Limited(request, most), response);
       return;
     }
     response.setStatus(HttpStatus.CONTENT_TOO_LARGE.value());

@@ -2,7 +2,9 @@ package org.opentrellis.core.calibrate;
 
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.Comparator;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * What became of one message to one person.
@@ -27,5 +29,13 @@ public record SendRecord(
   /** Seconds from sending to a moment. */
   double secondsTo(Instant moment) {
     return Math.max(0, (moment.toEpochMilli() - sent.toEpochMilli()) / 1000.0);
+  }
+
+  /** The last moment that it knows of. */
+  public Instant last() {
+    return Stream.of(Optional.of(sent), opened, clicked, unsubscribed, bought)
+        .flatMap(Optional::stream)
+        .max(Comparator.naturalOrder())
+        .orElse(sent);
   }
 }

@@ -18,14 +18,15 @@ import org.opentrellis.core.measure.StepMeasures;
  * @param compared what of each message
  * @param baseline the place of the run that the others are compared with
  */
-public record ComparedTable(LineUp lineUp, Compared compared, int baseline, List<Row> rows) {
+public record ComparedTable(
+    LineUp lineUp, Compared compared, int baseline, List<ComparedRow> rows) {
   /** So many people are followed again at most where runs are compared one by one. */
   static final int MOST_PAIRED = 200_000;
 
   /**
    * @param cells by run; null where it has nothing to stand there
    */
-  public record Row(String label, List<@Nullable Cell> cells) {}
+  public record ComparedRow(String label, List<@Nullable ComparedCell> cells) {}
 
   /**
    * One message of one run.
@@ -39,7 +40,7 @@ public record ComparedTable(LineUp lineUp, Compared compared, int baseline, List
    * @param against the difference to the run that the others are compared with; null for that run,
    *     and where one of the two has nobody
    */
-  public record Cell(
+  public record ComparedCell(
       String step,
       String name,
       Share reach,
@@ -66,10 +67,10 @@ public record ComparedTable(LineUp lineUp, Compared compared, int baseline, List
     List<@Nullable Judged> judged = Judge.all(cases);
     List<Map<String, Double>> changes =
         sides.stream().map(side -> changes(side, compared)).toList();
-    List<Row> done = new ArrayList<>();
+    List<ComparedRow> done = new ArrayList<>();
     int n = 0;
     for (Map.Entry<String, List<@Nullable StepMeasures>> row : rows.entrySet()) {
-      List<@Nullable Cell> cells = new ArrayList<>();
+      List<@Nullable ComparedCell> cells = new ArrayList<>();
       for (int i = 0; i < sides.size(); i++) {
         StepMeasures step = row.getValue().get(i);
         boolean against = i != baseline && step != null && row.getValue().get(baseline) != null;
@@ -77,7 +78,7 @@ public record ComparedTable(LineUp lineUp, Compared compared, int baseline, List
         cells.add(
             step == null
                 ? null
-                : new Cell(
+                : new ComparedCell(
                     step.id(),
                     sides.get(i).nameOf(step.id()),
                     step.reach(),
@@ -85,7 +86,7 @@ public record ComparedTable(LineUp lineUp, Compared compared, int baseline, List
                     changes.get(i).get(step.id()),
                     verdict));
       }
-      done.add(new Row(row.getKey(), cells));
+      done.add(new ComparedRow(row.getKey(), cells));
     }
     return new ComparedTable(lineUp, compared, baseline, done);
   }

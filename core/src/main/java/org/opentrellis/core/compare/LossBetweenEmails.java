@@ -24,9 +24,9 @@ final class LossBetweenEmails implements StandOutRule {
     for (int i = 0; i + 1 < emails.size(); i++) {
       StepMeasures here = emails.get(i).step();
       StepMeasures next = emails.get(i + 1).step();
-      List<DropOff.Place> between = between(side, here, next.id());
+      List<DropOff.DropPlace> between = between(side, here, next.id());
       long reached = here.reach().count();
-      long met = between.stream().mapToLong(DropOff.Place::met).sum();
+      long met = between.stream().mapToLong(DropOff.DropPlace::met).sum();
       long lost = between.stream().mapToLong(one -> one.lost().count()).sum();
       if (reached > 0 && met + lost >= LEAST_GONE * reached) {
         found.add(told(side, place, i + 2, here, reached, met, lost));
@@ -60,8 +60,8 @@ final class LossBetweenEmails implements StandOutRule {
    * The places where those who got an email may end before the next. Where people of other arms
    * come in between, nothing is said, since it would not be known whose they are.
    */
-  private static List<DropOff.Place> between(Side side, StepMeasures from, String to) {
-    List<DropOff.Place> places =
+  private static List<DropOff.DropPlace> between(Side side, StepMeasures from, String to) {
+    List<DropOff.DropPlace> places =
         side.dropOff().places().stream()
             .filter(
                 one -> {

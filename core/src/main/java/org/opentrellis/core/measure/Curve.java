@@ -20,7 +20,7 @@ import org.opentrellis.core.stats.Wilson;
  *
  * @param points by whole days of 24 hours, from 0; as far as somebody is followed
  */
-public record Curve(List<Point> points) {
+public record Curve(List<CurvePoint> points) {
 
   /**
    * @param day whole days since entry
@@ -30,7 +30,8 @@ public record Curve(List<Point> points) {
    * @param atRisk to how many it had not happened who were followed through this day
    * @param events to how many it happened in this day
    */
-  public record Point(int day, double value, double low, double high, long atRisk, long events) {}
+  public record CurvePoint(
+      int day, double value, double low, double high, long atRisk, long events) {}
 
   /**
    * The people behind the curve, each followed to where it happened or where they were last seen.
@@ -38,7 +39,7 @@ public record Curve(List<Point> points) {
   public List<Followed> followed() {
     List<Followed> followed = new ArrayList<>();
     for (int i = 0; i < points.size(); i++) {
-      Point point = points.get(i);
+      CurvePoint point = points.get(i);
       long next = i + 1 < points.size() ? points.get(i + 1).atRisk() : 0;
       if (point.events() > 0) {
         followed.add(new Followed(point.day(), true, point.events()));
@@ -92,17 +93,17 @@ public record Curve(List<Point> points) {
     KaplanMeier.of(followed).points().forEach(point -> at.put((int) point.time(), point));
     int last = followed.stream().mapToInt(one -> (int) one.time()).max().orElse(0);
     long people = followed.stream().mapToLong(Followed::people).sum();
-    List<Point> points = new ArrayList<>();
+    List<CurvePoint> points = new ArrayList<>();
     if (people == 0) {
       return new Curve(points);
     }
-    points.add(new Point(0, 0, 0, 0, people, 0));
-    Point before = points.get(0);
+    points.add(new CurvePoint(0, 0, 0, 0, people, 0));
+    CurvePoint before = points.get(0);
     for (int day = 1; day <= last; day++) {
       KaplanMeier.Point point = at.get(day);
-      Point next =
+      CurvePoint next =
           point == null
-              ? new Point(
+              ? new CurvePoint(
                   day, before.value(), before.low(), before.high(), atRisk(followed, day), 0)
               : point(day, point);
       points.add(next);
@@ -111,12 +112,12 @@ public record Curve(List<Point> points) {
     return new Curve(points);
   }
 
-  private static Point point(int day, KaplanMeier.Point of) {
+  private static CurvePoint point(int day, KaplanMeier.Point of) {
     Interval limits =
         of.survival() > 0
             ? of.limits(Confidence.NINETY_FIVE)
             : Wilson.interval(new Proportion(0, of.atRisk()), Confidence.NINETY_FIVE);
-    return new Point(
+    return new CurvePoint(
         day, 1 - of.survival(), 1 - limits.high(), 1 - limits.low(), of.atRisk(), of.events());
   }
 

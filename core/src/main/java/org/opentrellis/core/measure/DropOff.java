@@ -17,7 +17,7 @@ import org.opentrellis.core.machine.LeaveReason;
  *     finished early, of entered
  * @param waiting still inside at the horizon, of entered
  */
-public record DropOff(List<Place> places, Share through, Share met, Share lost, Share waiting) {
+public record DropOff(List<DropPlace> places, Share through, Share met, Share lost, Share waiting) {
 
   /**
    * @param step the step where they stood
@@ -32,7 +32,7 @@ public record DropOff(List<Place> places, Share through, Share met, Share lost, 
    * @param waiting still here at the horizon
    * @param lost all of these but those who met the goal or still wait, of those who got here
    */
-  public record Place(
+  public record DropPlace(
       String step,
       long reached,
       long met,
@@ -53,11 +53,11 @@ public record DropOff(List<Place> places, Share through, Share met, Share lost, 
   public static DropOff of(JourneyTally tally) {
     List<Step> body = tally.program().journey().body();
     Step last = body.isEmpty() ? null : body.get(body.size() - 1);
-    List<Place> places = new ArrayList<>();
+    List<DropPlace> places = new ArrayList<>();
     long early = 0;
     for (int i = 0; i < tally.steps().size(); i++) {
       Step step = tally.program().steps().get(i);
-      Place place = place(step, tally.steps().get(i), last != null && within(last, step));
+      DropPlace place = place(step, tally.steps().get(i), last != null && within(last, step));
       early += place.early();
       if (place.ended() > 0) {
         places.add(place);
@@ -79,10 +79,10 @@ public record DropOff(List<Place> places, Share through, Share met, Share lost, 
         || last.ways().stream().flatMap(way -> way.steps().stream()).anyMatch(s -> within(s, step));
   }
 
-  private static Place place(Step step, StepTally tally, boolean atTheEnd) {
+  private static DropPlace place(Step step, StepTally tally, boolean atTheEnd) {
     long early = step instanceof Step.Finish || !atTheEnd ? tally.finished() : 0;
     long met = tally.left(LeaveReason.GOAL_MET);
-    return new Place(
+    return new DropPlace(
         step.id().value(),
         tally.entered(),
         met,

@@ -25,7 +25,7 @@ import org.opentrellis.core.walk.Turn;
  * @param restOf how many ways are not among them
  * @param rest who went one of those, of entered
  */
-public record PathReport(int distinct, long others, List<Path> paths, int restOf, Share rest) {
+public record PathReport(int distinct, long others, List<PathLine> paths, int restOf, Share rest) {
   private static final int TOLD = 40;
   private static final double DAY = 86_400;
 
@@ -37,7 +37,7 @@ public record PathReport(int distinct, long others, List<Path> paths, int restOf
    * @param days from entry to the end, on average; to the horizon for those still inside
    * @param steps that they came to, in order, with the arms that they took
    */
-  public record Path(
+  public record PathLine(
       String words,
       Share people,
       @Nullable Share goal,
@@ -52,7 +52,7 @@ public record PathReport(int distinct, long others, List<Path> paths, int restOf
             .toList();
     List<PathTally> told = all.subList(0, Math.min(TOLD, all.size()));
     Sentences sentences = new Sentences(tally.program().journey(), run.world().catalogue());
-    List<Path> paths = told.stream().map(path -> path(run, tally, sentences, path)).toList();
+    List<PathLine> paths = told.stream().map(path -> path(run, tally, sentences, path)).toList();
     long named = told.stream().mapToLong(PathTally::count).sum();
     return new PathReport(
         all.size(),
@@ -62,11 +62,12 @@ public record PathReport(int distinct, long others, List<Path> paths, int restOf
         Share.of(tally.entered() - named, tally.entered()));
   }
 
-  private static Path path(DryRun run, JourneyTally tally, Sentences sentences, PathTally path) {
+  private static PathLine path(
+      DryRun run, JourneyTally tally, Sentences sentences, PathTally path) {
     Program program = tally.program();
     Way way = new Way(program, sentences);
     way.follow(run, path);
-    return new Path(
+    return new PathLine(
         String.join("; ", way.words),
         Share.of(path.count(), tally.entered()),
         program.goal().isPresent() ? Share.of(path.goalMet(), path.count()) : null,

@@ -43,13 +43,13 @@ public record SendingLimits(
    *
    * @param trouble whether something is over its limit
    */
-  public record Line(String text, boolean trouble) {}
+  public record LimitLine(String text, boolean trouble) {}
 
   /** The fullest moments, the quota, the price of texts, and who gets too much. */
-  public List<Line> of(Outgoing out) {
-    List<Line> lines = new ArrayList<>();
+  public List<LimitLine> of(Outgoing out) {
+    List<LimitLine> lines = new ArrayList<>();
     if (out.peakDay() == null || out.peakHour() == null) {
-      lines.add(new Line("Nothing goes out.", false));
+      lines.add(new LimitLine("Nothing goes out.", false));
       return lines;
     }
     lines.add(peaks(out, out.peakDay(), out.peakHour()));
@@ -61,10 +61,10 @@ public record SendingLimits(
     return lines;
   }
 
-  private static Line peaks(Outgoing out, Outgoing.Peak day, Outgoing.Peak hour) {
+  private static LimitLine peaks(Outgoing out, Outgoing.Peak day, Outgoing.Peak hour) {
     String weekday =
         DayOfWeek.of(hour.at() / 24 + 1).getDisplayName(TextStyle.FULL, Locale.ENGLISH);
-    return new Line(
+    return new LimitLine(
         "Most goes out on %s: %,d messages; the fullest hour of the week is %s %02d:00 to %02d:00, with %,d in all."
             .formatted(
                 out.firstDay().plusDays(day.at()).format(DAY),
@@ -76,33 +76,33 @@ public record SendingLimits(
         false);
   }
 
-  private Optional<Line> quota(Outgoing out) {
+  private Optional<LimitLine> quota(Outgoing out) {
     Optional<Outgoing.Month> fullest =
         out.months().stream().max(Comparator.comparingLong(Outgoing.Month::emails));
     return fullest.map(month -> quota(month));
   }
 
-  private Line quota(Outgoing.Month month) {
+  private LimitLine quota(Outgoing.Month month) {
     String name = YearMonth.parse(month.month()).format(MONTH);
     if (monthlyQuota == null) {
-      return new Line(
+      return new LimitLine(
           "The fullest month is %s with %,d emails; no quota is set."
               .formatted(name, month.emails()),
           false);
     }
     long over = month.emails() - monthlyQuota;
     return over > 0
-        ? new Line(
+        ? new LimitLine(
             "%s is over the quota: %,d emails, %,d more than %,d."
                 .formatted(name, month.emails(), over, monthlyQuota),
             true)
-        : new Line(
+        : new LimitLine(
             "Within the quota: %s, the fullest month, has %,d emails of %,d."
                 .formatted(name, month.emails(), monthlyQuota),
             false);
   }
 
-  private Line texts(Outgoing out) {
+  private LimitLine texts(Outgoing out) {
     long sent = out.texts().stream().mapToLong(Outgoing.TextLine::sent).sum();
     long segments = out.texts().stream().mapToLong(line -> line.sent() * line.segments()).sum();
     String price =
@@ -113,10 +113,11 @@ public record SendingLimits(
                 ", which cost %,.2f at %.3f each",
                 segments * segmentPrice,
                 segmentPrice);
-    return new Line("%,d texts go out in %,d segments%s.".formatted(sent, segments, price), false);
+    return new LimitLine(
+        "%,d texts go out in %,d segments%s.".formatted(sent, segments, price), false);
   }
 
-  private Line week(Outgoing out) {
+  private LimitLine week(Outgoing out) {
     long people = 0;
     long over = 0;
     for (int emails = 0; emails < out.mostInAWeek().size(); emails++) {
@@ -125,8 +126,8 @@ public record SendingLimits(
     }
     String limit = emailsPerWeek == 1 ? "1 email" : emailsPerWeek + " emails";
     return over == 0
-        ? new Line("Nobody gets more than %s within seven days.".formatted(limit), false)
-        : new Line(
+        ? new LimitLine("Nobody gets more than %s within seven days.".formatted(limit), false)
+        : new LimitLine(
             "%,d of %,d people (%.1f%%) get more than %s within some seven days."
                 .formatted(over, people, 100.0 * over / people, limit),
             true);

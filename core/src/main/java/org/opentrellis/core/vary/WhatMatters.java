@@ -18,7 +18,7 @@ import org.opentrellis.core.measure.Share;
  * @param goal as the plan is
  * @param rows the one that moves the goal most first
  */
-public record WhatMatters(int people, Share goal, List<Row> rows) {
+public record WhatMatters(int people, Share goal, List<MattersRow> rows) {
   /** So many people go through for each number at most. */
   public static final int MOST_PEOPLE = 10_000;
 
@@ -33,7 +33,7 @@ public record WhatMatters(int people, Share goal, List<Row> rows) {
    * @param swing the larger of both, in [0, 1]
    * @param sentence the figures in words
    */
-  public record Row(
+  public record MattersRow(
       String id,
       String name,
       String unit,
@@ -51,12 +51,12 @@ public record WhatMatters(int people, Share goal, List<Row> rows) {
    *
    * @param points in order of their values
    */
-  public record Sweep(String id, String name, String unit, double value, List<Point> points) {}
+  public record Sweep(String id, String name, String unit, double value, List<SweepPoint> points) {}
 
   /**
    * @param against the goal's change from the plan as it is, the same people compared one by one
    */
-  public record Point(double value, Share goal, @Nullable Difference against) {}
+  public record SweepPoint(double value, Share goal, @Nullable Difference against) {}
 
   /** All numbers of a plan. Nothing is varied of a journey without a goal. */
   public static WhatMatters of(Plan whole) {
@@ -65,10 +65,13 @@ public record WhatMatters(int people, Share goal, List<Row> rows) {
     if (plan.journey().goal().isEmpty()) {
       return new WhatMatters(plan.settings().people(), Share.of(0, 0), List.of());
     }
-    List<Row> rows =
+    List<MattersRow> rows =
         Knobs.of(plan).parallelStream()
             .map(knob -> row(knob, plan, base))
-            .sorted(Comparator.comparingDouble(Row::swing).reversed().thenComparing(Row::id))
+            .sorted(
+                Comparator.comparingDouble(MattersRow::swing)
+                    .reversed()
+                    .thenComparing(MattersRow::id))
             .toList();
     return new WhatMatters(plan.settings().people(), share(base), rows);
   }
@@ -104,16 +107,16 @@ public record WhatMatters(int people, Share goal, List<Row> rows) {
     return values.stream().distinct().sorted().toList();
   }
 
-  private static Point point(Knob knob, double value, Plan plan, Outcomes base) {
+  private static SweepPoint point(Knob knob, double value, Plan plan, Outcomes base) {
     Outcomes there = outcomes(knob.at(value, plan));
-    return new Point(value, share(there), Difference.paired(there.against(base)));
+    return new SweepPoint(value, share(there), Difference.paired(there.against(base)));
   }
 
-  private static Row row(Knob knob, Plan plan, Outcomes base) {
+  private static MattersRow row(Knob knob, Plan plan, Outcomes base) {
     Difference lower = change(knob, knob.lower(), plan, base);
     Difference higher = change(knob, knob.higher(), plan, base);
     double swing = Math.max(size(lower), size(higher));
-    return new Row(
+    return new MattersRow(
         knob.id(),
         knob.name(),
         knob.unit(),

@@ -90,7 +90,7 @@ class MeasuresTest {
   void theGoalsCurveEndsAtTheGoal() {
     Tallies tallies = tallies(journey(send("a")), 60);
     RunMeasures run = RunMeasures.of(tallies);
-    List<Curve.Point> points = RunCurves.of(tallies.journey()).goal().points();
+    List<Curve.CurvePoint> points = RunCurves.of(tallies.journey()).goal().points();
     assertThat(points).hasSize(31);
     assertThat(points.get(0).value()).isZero();
     assertThat(points.get(30).value()).isCloseTo(run.goal().value(), within(1e-12));
@@ -127,7 +127,7 @@ class MeasuresTest {
     assertThat(off.met()).isEqualTo(run.leftGoal());
     assertThat(off.through().count() + off.met().count() + off.lost().count())
         .isEqualTo(run.entered());
-    DropOff.Place wait = off.places().get(0);
+    DropOff.DropPlace wait = off.places().get(0);
     assertThat(wait.step()).isEqualTo("w");
     assertThat(wait.met()).isPositive();
     assertThat(wait.lost().count()).isEqualTo(wait.unsubscribed() + wait.bounced());

@@ -36,13 +36,13 @@ class WhatMattersTest {
   @Test
   void whatMultipliesTheGoalMovesItInProportion() {
     WhatMatters matters = WhatMatters.of(plan(journey(send("a"), pause("w", 3, TimeUnit.DAYS))));
-    WhatMatters.Row buy = row(matters, "buy-after-click");
+    WhatMatters.MattersRow buy = row(matters, "buy-after-click");
     double goal = matters.goal().value();
     assertThat(buy.lower().points()).isCloseTo(-0.2 * goal, within(0.01));
     assertThat(buy.higher().points()).isCloseTo(0.25 * goal, within(0.01));
     assertThat(buy.lower().paired()).isTrue();
     assertThat(buy.sentence()).contains("Buy after a click is 50%");
-    WhatMatters.Row wait = row(matters, "wait:w");
+    WhatMatters.MattersRow wait = row(matters, "wait:w");
     assertThat(wait.swing()).isZero();
     assertThat(wait.sentence()).endsWith("neither is more than chance.");
     assertThat(wait.step()).isEqualTo("w");
@@ -51,16 +51,18 @@ class WhatMattersTest {
   @Test
   void theLargestSwingComesFirst() {
     WhatMatters matters = WhatMatters.of(plan(journey(send("a"))));
-    List<Double> swings = matters.rows().stream().map(WhatMatters.Row::swing).toList();
+    List<Double> swings = matters.rows().stream().map(WhatMatters.MattersRow::swing).toList();
     assertThat(swings).isSortedAccordingTo(java.util.Comparator.reverseOrder());
-    assertThat(matters.rows()).extracting(WhatMatters.Row::id).contains("pull:a", "keenness:0");
+    assertThat(matters.rows())
+        .extracting(WhatMatters.MattersRow::id)
+        .contains("pull:a", "keenness:0");
   }
 
   @Test
   void aSweepHasThePlanItselfWithoutADifference() {
     Plan plan = plan(journey(send("a")));
     Optional<WhatMatters.Sweep> sweep = WhatMatters.sweep(plan, "click:a");
-    WhatMatters.Point here =
+    WhatMatters.SweepPoint here =
         sweep.orElseThrow().points().stream()
             .filter(point -> point.value() == sweep.get().value())
             .findFirst()
@@ -77,7 +79,7 @@ class WhatMattersTest {
     assertThat(WhatMatters.of(plan(journey(Optional.empty(), send("a")))).rows()).isEmpty();
   }
 
-  private static WhatMatters.Row row(WhatMatters matters, String id) {
+  private static WhatMatters.MattersRow row(WhatMatters matters, String id) {
     return matters.rows().stream().filter(row -> row.id().equals(id)).findFirst().orElseThrow();
   }
 }

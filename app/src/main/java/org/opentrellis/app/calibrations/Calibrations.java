@@ -1,0 +1,99 @@
+package org.opentrellis.app.calibrations;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.catalogue.Catalogues;
+import org.opentrellis.app.journeys.Journeys;
+import org.opentrellis.app.journeys.KeptJourney;
+import org.opentrellis.core.behaviour.Behaviour;
+import org.opentrellis.core.calibrate.Calibration;
+import org.opentrellis.core.calibrate.Calibrator;
+import org.opentrellis.core.calibrate.Estimate;
+import org.opentrellis.core.calibrate.FitCheck;
+import org.opentrellis.core.calibrate.SendRecord;
+import org.opentrellis.core.format.Documents;
+import org.opentrellis.core.format.HistoryCsv;
+import org.opentrellis.core.journey.Step;
+import org.opentrellis.core.journey.Strands;
+import org.opentrellis.core.problem.Problem;
+import org.opentrellis.core.problem.ProblemsFound;
+import org.springframework.stereotype.Service;
+
+/** Fits a journey's assumptions to a history. */
+@Service
+class Calibrations {
+  private final Journeys journeys;
+  private final Catalogues catalogues;
+
+  Calibrations(Journeys journeys, Catalogues catalogues) {
+    this.journeys = journeys;
+    this.catalogues = catalogues;
+  }
+
+  /**
+   * @param seenUntil when the history was looked at; null for its last moment
+   * @throws ProblemsFound if the file cannot be read, or says too little
+   */
+  CalibrationView fit(long id, @Nullable String csv, @Nullable Instant seenUntil) {
+    if (csv == null || csv.isBlank()) {
+      throw refused("", "The file is empty.");
+    }
+    KeptJourney kept = journeys.find(id);
+    List<SendRecord> history = HistoryCsv.read(csv);
+    Instant until =
+        seenUntil != null
+            ? seenUntil
+            : history.stream().map(SendRecord::last).max(Comparator.naturalOrder()).orElseThrow();
+    List<Step.Send> sends = Strands.expand(kept.journey(), catalogues.current()).sends();
+    try {
+      Calibration fitted = Calibrator.fit(history, until);
+      Behaviour behaviour = fitted.into(kept.behaviour(), sends);
+      List<String> unknown =
+          fitted.messages().keySet().stream()
+              .filter(name -> sends.stream().noneMatch(s -> s.message().value().equals(name)))
+              .toList();
+      return new CalibrationView(
+          sentences(fitted),
+          FitCheck.of(history, behaviour, sends),
+          unknown,
+          Documents.write(behaviour));
+    } catch (IllegalArgumentException tooLittle) {
+      String why = String.valueOf(tooLittle.getMessage());
+      throw refused("", Character.toUpperCase(why.charAt(0)) + why.substring(1) + ".");
+    }
+  }
+
+  private static List<String> sentences(Calibration fitted) {
+    List<String> said = new ArrayList<>();
+    said.add("%,d messages to %,d people were read.".formatted(fitted.sends(), fitted.people()));
+    said.add("Half of openers open within " + measured(fitted.openMedianHours(), 1, " h") + ".");
+    said.add("They open " + measured(fitted.keennessMean(), 100, "%") + " of usual emails.");
+    said.add("Images are pre-loaded for " + measured(fitted.preloads(), 100, "%") + ".");
+    said.add(
+        "After a click, " + measured(fitted.buyAfterClick(), 100, "%") + " buy because of it.");
+    said.add("Without any, " + measured(fitted.buysAnyway(), 100, "%") + " buy within 30 days.");
+    if (fitted.attention().isEmpty()) {
+      said.add("The hours of the week make no difference that the history can show.");
+    }
+    return said;
+  }
+
+  private static String measured(Estimate estimate, double factor, String unit) {
+    return String.format(
+        Locale.ROOT,
+        "%.1f%s (%.1f to %.1f, n = %,d)",
+        estimate.value() * factor,
+        unit,
+        estimate.low() * factor,
+        estimate.high() * factor,
+        estimate.count());
+  }
+
+  private static ProblemsFound refused(String place, String sentence) {
+    return new ProblemsFound(List.of(new Problem("bad-value", place, sentence)));
+  }
+}

@@ -1,0 +1,130 @@
+package org.opentrellis.app.insights;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.cohorts.Cohorts;
+import org.opentrellis.app.dryruns.DryRuns;
+import org.opentrellis.app.dryruns.KeptRun;
+import org.opentrellis.app.http.NotFound;
+import org.opentrellis.core.behaviour.Behaviour;
+import org.opentrellis.core.behaviour.CohortPlan;
+import org.opentrellis.core.behaviour.Keenness;
+import org.opentrellis.core.dryrun.CohortSettings;
+import org.opentrellis.core.dryrun.DryRun;
+import org.opentrellis.core.dryrun.PairedDryRun;
+import org.opentrellis.core.format.Documents;
+import org.opentrellis.core.measure.Difference;
+import org.opentrellis.core.measure.RunMeasures;
+import org.opentrellis.core.problem.Problem;
+import org.opentrellis.core.problem.ProblemsFound;
+import org.opentrellis.core.report.OpensOfTen;
+import org.opentrellis.core.vary.Plan;
+import org.opentrellis.core.vary.WhatMatters;
+import org.springframework.stereotype.Service;
+
+/** Looks behind the figures of kept runs. */
+@Service
+class Insights {
+  private static final int PREVIEW_PEOPLE = 5_000;
+
+  private final DryRuns dryRuns;
+  private final int processors = Runtime.getRuntime().availableProcessors();
+
+  Insights(DryRuns dryRuns) {
+    this.dryRuns = dryRuns;
+  }
+
+  WhatMatters whatMatters(long run, int number) {
+    return WhatMatters.of(plan(dryRuns.find(run), number));
+  }
+
+  /**
+   * @throws NotFound if the run has no such number
+   */
+  WhatMatters.Sweep sweep(long run, int number, String of) {
+    return WhatMatters.sweep(plan(dryRuns.find(run), number), of)
+        .orElseThrow(() -> NotFound.of("number to vary in dry run", run));
+  }
+
+  /** One journey of a run, by itself. */
+  private static Plan plan(KeptRun run, int number) {
+    KeptRun.Part part = run.part(number);
+    return new Plan(
+        part.journey(),
+        run.catalogue(),
+        part.behaviour(),
+        run.cohort(),
+        CohortSettings.of(run.cohort(), run.seed(), run.start(), run.horizonDays()));
+  }
+
+  /**
+   * @throws ProblemsFound if the assumptions are refused
+   */
+  PreviewView preview(long id, int number, PreviewOrder order) {
+    KeptRun run = dryRuns.find(id);
+    KeptRun.Part part = run.part(number);
+    CohortPlan cohort = order.cohort() == null ? run.cohort() : Cohorts.read(order.cohort());
+    Behaviour behaviour =
+        order.behaviour() == null
+            ? part.behaviour()
+            : ProblemsFound.within(
+                "/behaviour",
+                () -> Documents.readBehaviour(Objects.requireNonNull(order.behaviour())));
+    int people = Math.min(PREVIEW_PEOPLE, Math.min(cohort.people(), run.cohort().people()));
+    DryRun before = dryRun(run, part, part.behaviour(), run.cohort(), people);
+    DryRun after = dryRun(run, part, behaviour, cohort, people);
+    boolean hasGoal = part.journey().goal().isPresent();
+    Difference goal = hasGoal ? Difference.paired(new PairedDryRun(after, before).goalMet()) : null;
+    RunMeasures then = RunMeasures.of(before.run(processors));
+    RunMeasures now = RunMeasures.of(after.run(processors));
+    return new PreviewView(people, then, now, goal, sentence(then, now, goal, people));
+  }
+
+  private static DryRun dryRun(
+      KeptRun run, KeptRun.Part part, Behaviour behaviour, CohortPlan cohort, int people) {
+    return new DryRun(
+        List.of(part.journey()),
+        run.catalogue(),
+        List.of(behaviour.edit().groups(cohort.groups()).done()),
+        CohortSettings.of(cohort, run.seed(), run.start(), run.horizonDays()).withPeople(people));
+  }
+
+  private static String sentence(
+      RunMeasures then, RunMeasures now, @Nullable Difference goal, int people) {
+    if (goal == null || then.goal() == null || now.goal() == null) {
+      return "The journey has no goal to compare; see how the opens change.";
+    }
+    return String.format(
+            Locale.ROOT,
+            "With these assumptions the goal goes from %s to %s: %+.1f points (%+.1f to %+.1f), the same %,d people compared one by one%s.",
+            percent(then.goal().value()),
+            percent(now.goal().value()),
+            100 * goal.points(),
+            100 * goal.low(),
+            100 * goal.high(),
+            people,
+            goal.realDifference() ? "" : "; that could be chance")
+        .replace('-', '\u2212');
+  }
+
+  private static String percent(@Nullable Double share) {
+    return share == null ? "none yet" : String.format(Locale.ROOT, "%.1f%%", 100 * share);
+  }
+
+  /**
+   * @throws ProblemsFound if one of the two is out of range
+   */
+  OpensOfTen opensOfTen(double keenness, double spread) {
+    try {
+      return OpensOfTen.of(new Keenness(keenness, spread));
+    } catch (IllegalArgumentException refused) {
+      String why = String.valueOf(refused.getMessage());
+      throw new ProblemsFound(
+          List.of(
+              new Problem(
+                  "bad-value", "", Character.toUpperCase(why.charAt(0)) + why.substring(1) + ".")));
+    }
+  }
+}
