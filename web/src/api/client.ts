@@ -37,6 +37,7 @@ export async function answerOf<T>(request: Promise<Answer<T>>): Promise<T> {
       detail: 'The application does not answer. Is it still running?',
     })
   }
+  if (answer.response.status === 204) return undefined as T
   if (answer.error !== undefined || answer.data === undefined) {
     const problem = (answer.error ?? {}) as Partial<ApiProblem>
     throw new Refused({

@@ -2,7 +2,7 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, useId, useTemplateRef } from 'vue'
 import type { RunMeasures, RunSheet, StepDocument } from '@/api/types'
-import { percent, points } from '@/ui/figures'
+import { brief, count, percent, points } from '@/ui/figures'
 import { layOut } from './layout'
 import { leafPath, ribbonPath } from './paths'
 import TrellisLabel from './TrellisLabel.vue'
@@ -18,6 +18,8 @@ const props = defineProps<{
   route?: string[] | null
   /** A step that is pointed at elsewhere. */
   hovered?: string | null
+  /** How many people stand at each step, for the view of who is where. */
+  standing?: Map<string, number> | null
 }>()
 const emit = defineEmits<{ select: [step: string]; hover: [step: string | null] }>()
 /** How many times larger than the picture that fits. */
@@ -67,6 +69,18 @@ const way = computed(() => {
       return `C${middle} ${before.y} ${middle} ${y} ${x} ${y}`
     })
     .join('')
+})
+
+/** A circle for those who stand somewhere, as large as their share of all who entered. */
+const crowds = computed(() => {
+  const all = props.measures?.entered ?? 0
+  if (!props.standing || all === 0) return []
+  const waiting = picture.value.waiting.map(({ step, x, y }) => ({ step, x, y }))
+  const atMarks = picture.value.marks.map(({ id, x, y }) => ({ step: id, x, y }))
+  return [...waiting, ...atMarks].flatMap((place) => {
+    const people = props.standing?.get(place.step) ?? 0
+    return people > 0 ? [{ ...place, people, radius: 5 + 17 * Math.sqrt(people / all) }] : []
+  })
 })
 
 function back(step: string | null): boolean {
@@ -147,6 +161,29 @@ function nameOf(step: string): string {
         @pointerenter="emit('hover', mark.id)"
         @pointerleave="emit('hover', null)"
       />
+      <g v-for="crowd in crowds" :key="crowd.step" :data-crowd="crowd.step">
+        <title>{{ nameOf(crowd.step) }}: {{ count(crowd.people) }} people</title>
+        <circle
+          class="crowd"
+          :cx="crowd.x"
+          :cy="crowd.y"
+          :r="crowd.radius"
+          fill="#f0a818"
+          fill-opacity="0.9"
+          stroke="#143d30"
+        />
+        <text
+          v-if="crowd.radius >= 9"
+          :x="crowd.x"
+          :y="crowd.y + 3.5"
+          text-anchor="middle"
+          class="figure"
+          font-size="9.5"
+          fill="#16241d"
+        >
+          {{ brief(crowd.people) }}
+        </text>
+      </g>
     </svg>
   </div>
 </template>

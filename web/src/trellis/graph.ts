@@ -65,6 +65,8 @@ export interface TrellisLink {
   slice: { leaving: number; arriving: number }
   arm: { id: string; label: string; share: number } | null
   hatched: boolean
+  /** The waits that people sit out on it. */
+  waits: string[]
 }
 
 interface Tail {
@@ -76,6 +78,8 @@ interface Tail {
   leaving: number
   /** Where people have got to in time, waits included. */
   time: number
+  /** The waits since the event; those of several loose ends are the first one's. */
+  waits: string[]
 }
 
 export interface TrellisGraph {
@@ -119,6 +123,7 @@ class Builder {
       hatched: false,
       leaving: 0,
       time: 0,
+      waits: [],
     }
     const { tails, rows } = this.sequence(body, [tail], 0, 1, null)
     if (tails.length > 0) {
@@ -163,7 +168,7 @@ class Builder {
           endedAt = Math.max(endedAt, arms.endedAt)
         }
       } else {
-        tails = [{ ...tails[0]!, event, flow, arm: null, leaving: 0, time: event.time }]
+        tails = [{ ...tails[0]!, event, flow, arm: null, leaving: 0, time: event.time, waits: [] }]
       }
     }
     return { tails, rows, endedAt }
@@ -173,7 +178,12 @@ class Builder {
     const measured = this.steps.get(step.id)
     const kept = measured && measured.reach.count > 0 ? measured.passed / measured.reach.count : 1
     const hours = this.measures ? 0 : nominalHours(step)
-    return tails.map((tail) => ({ ...tail, flow: tail.flow * kept, time: tail.time + hours }))
+    return tails.map((tail, i) => ({
+      ...tail,
+      flow: tail.flow * kept,
+      time: tail.time + hours,
+      waits: i === 0 ? [...tail.waits, step.id] : tail.waits,
+    }))
   }
 
   private place(step: StepDocument, tails: Tail[], row: number): TrellisEvent {
@@ -225,6 +235,7 @@ class Builder {
         hatched: i > 0,
         leaving: i,
         time: event.time,
+        waits: [],
       }
       const before = this.events.length
       const inside = this.sequence(arm.steps, [tail], row + used, i === 0 ? taken : 1, name)
@@ -262,6 +273,7 @@ class Builder {
       hatched: tails.some((tail) => tail.row === row && tail.hatched),
       leaving: 0,
       time,
+      waits: [],
     }
   }
 
@@ -277,6 +289,7 @@ class Builder {
         slice: { leaving: tail.leaving, arriving: several ? i : 0 },
         arm: tail.arm,
         hatched: tail.hatched,
+        waits: tail.waits,
       }
       if (!tail.arm && tail.event.step && this.entered > 0) {
         link.startFlow = tail.event.step.passed / this.entered

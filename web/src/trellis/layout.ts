@@ -1,7 +1,15 @@
 import type { RunMeasures, StepDocument } from '@/api/types'
 import { armText, labelOffset, placeInTime, type Placed } from './columns'
 import { buildGraph, type TrellisEvent, type TrellisGraph, type TrellisLink } from './graph'
-import type { Label, Mark, Post, Ribbon, TrellisPicture, TrellisWords } from './picture'
+import type {
+  Label,
+  Mark,
+  Post,
+  Ribbon,
+  TrellisPicture,
+  TrellisWords,
+  WaitingPlace,
+} from './picture'
 import { railsOf, type Rail } from './rails'
 import { CHIP_BAND, CURVE, FULL, HEADER, LINE, POST_WIDTH } from './sizes'
 import { textWidth } from './text'
@@ -50,7 +58,21 @@ function draw(
     ribbons,
     marks: items.map((item) => mark(item, rails, words)),
     labels,
+    waiting: graph.links.flatMap((link, i) => waitingOn(link, ribbons[i]!)),
   }
+}
+
+/** The waits on a ribbon, one after another along its straight run. */
+function waitingOn(link: TrellisLink, { run }: Ribbon): WaitingPlace[] {
+  const middle = (point: { top: number; bottom: number }) => (point.top + point.bottom) / 2
+  return link.waits.map((step, i) => {
+    const share = (i + 1) / (link.waits.length + 1)
+    return {
+      step,
+      x: run.from.x + share * (run.to.x - run.from.x),
+      y: middle(run.from) + share * (middle(run.to) - middle(run.from)),
+    }
+  })
 }
 
 /** Where a slice of a bundle lies: the bundle is centred on its rail, its slices from the top. */

@@ -46,6 +46,13 @@ export interface Mark {
   count: number
 }
 
+/** Where people stand who wait at a step. */
+export interface WaitingPlace {
+  step: string
+  x: number
+  y: number
+}
+
 export interface Post {
   x: number
   day: string
@@ -60,6 +67,7 @@ export interface TrellisPicture {
   ribbons: Ribbon[]
   marks: Mark[]
   labels: Label[]
+  waiting: WaitingPlace[]
 }
 
 export interface TrellisWords {

@@ -112,6 +112,8 @@ export function randomJourney(seed: number, size: number): RandomJourney {
           ? null
           : {
               medianHours: hours,
+              quarterHours: hours * 0.9,
+              threeQuarterHours: hours * 1.1,
               earliestHours: hours * 0.8,
               latestHours: hours * 1.2,
               firstDay: Math.floor(hours / 24),
@@ -148,9 +150,17 @@ export function randomJourney(seed: number, size: number): RandomJourney {
     emailsSent: 0,
     textsSent: 0,
     emailsPerGoal: null,
-    buyers: none,
-    revenueCents: 0,
-    goalByDay: [],
+    emailsEach: 0,
+    money: {
+      buyers: none,
+      orders: 0,
+      revenue: 0,
+      ordersPerThousandPeople: NOTHING,
+      ordersPerThousandEmails: NOTHING,
+      revenuePerThousandPeople: NOTHING,
+      revenuePerThousandEmails: NOTHING,
+    },
+    chains: [],
     steps,
   }
   return { body, measures }
@@ -174,10 +184,14 @@ function emailOf(people: number, random: () => number): StepMeasures['email'] {
     clickToOpen: some,
     links: [],
     variants: [],
+    unsubscribed: some,
+    afterGoal: some,
     buyers: some,
     revenueCents: 0,
   }
 }
+
+const NOTHING = { value: null, low: null, high: null, error: null }
 
 function share(count: number, of: number): Share {
   return { count, of, value: of === 0 ? null : count / of, low: null, high: null }

@@ -27,6 +27,8 @@ describe('figures', () => {
   it('name a moment by day and local time', () => {
     const arrival = {
       medianHours: 36,
+      quarterHours: 30,
+      threeQuarterHours: 42,
       earliestHours: 25,
       latestHours: 47,
       day: 2,

@@ -1,4 +1,4 @@
-import type { Arrival, Share } from '@/api/types'
+import type { Arrival, Estimated, Share } from '@/api/types'
 
 /** Words for numbers that the server computed. Nothing is computed here but the rounding. */
 
@@ -61,4 +61,21 @@ export function clock(iso: string): string {
 
 export function day(iso: string): string {
   return new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })
+}
+
+/** A figure that is no share, with its interval. */
+export function estimated(figure: Estimated, digits = 1): string {
+  return figure.value == null ? NONE_YET : figure.value.toFixed(digits)
+}
+
+export function estimatedRange(figure: Estimated, digits = 1): string {
+  if (figure.low == null || figure.high == null) return ''
+  return `${figure.low.toFixed(digits)} to ${figure.high.toFixed(digits)}`
+}
+
+/** A large count in few letters: 950, 12k, 1.2m. */
+export function brief(value: number): string {
+  if (value < 1000) return String(value)
+  if (value < 1_000_000) return `${(value / 1000).toFixed(value < 10_000 ? 1 : 0)}k`
+  return `${(value / 1_000_000).toFixed(1)}m`
 }

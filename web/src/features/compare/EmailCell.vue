@@ -1,52 +1,57 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Column, Share } from '@/api/types'
+import type { ComparedCell } from '@/api/types'
 import { change, interval, margin, percent, points } from '@/ui/figures'
-import type { Measure } from './measures'
 
-/** One email of one run: who got it, the chosen measure with its interval, and the change. */
-const props = defineProps<{
-  place: Column['places'][number]
-  name: string
-  measure: Measure
-  color: string
-}>()
+/** One message of one run: who got it, the measure with its interval, and how it stands. */
+const props = defineProps<{ cell: ComparedCell; color: string; scale: number }>()
 
-const share = computed<Share | undefined>(() => {
-  const { step } = props.place
-  return props.measure === 'reach' ? step.reach : step.email?.[props.measure]
+const VERDICTS = { DIFFERENCE: 'differs', COULD_BE_CHANCE: 'chance', TOO_FEW: 'too few' }
+
+const digits = computed(() => (props.scale < 0.1 ? 2 : 1))
+const at = (share: number | null) => `${Math.min(100, ((share ?? 0) / props.scale) * 100)}%`
+const width = computed(() => {
+  const { low, high } = props.cell.share
+  return low === null || high === null ? '0' : at(high - low)
 })
 </script>
 
 <template>
-  <span v-if="share" class="grid grid-cols-[40px_minmax(40px,1fr)_96px_36px] items-center gap-2">
-    <span class="figure text-[11.5px] text-ink2">{{ percent(place.step.reach.value) }}</span>
+  <span class="grid grid-cols-[38px_minmax(30px,1fr)_92px_82px] items-center gap-1.5">
+    <span class="figure text-[11px] text-ink2" title="share of the run that got here">{{
+      percent(cell.reach.value)
+    }}</span>
     <span class="min-w-0">
-      <span class="block truncate text-[11.5px] text-ink2" :title="name">{{ name }}</span>
-      <span class="relative block h-2" :title="`95% interval ${interval(share)}`">
+      <span class="block truncate text-[11.5px] text-ink2" :title="cell.name">{{ cell.name }}</span>
+      <span class="relative block h-2" :title="`95% interval ${interval(cell.share, digits)}`">
         <span class="absolute inset-y-[3px] w-full rounded-full bg-line2" />
         <span
-          v-if="share.low !== null && share.high !== null"
-          class="absolute inset-y-[2px] rounded-full opacity-40"
-          :style="{
-            left: `${share.low * 100}%`,
-            width: `${Math.max(0.6, (share.high - share.low) * 100)}%`,
-            background: color,
-          }"
+          v-if="cell.share.low !== null"
+          class="absolute inset-y-[2px] min-w-[3px] rounded-full opacity-40"
+          :style="{ left: at(cell.share.low), width, background: color }"
         />
         <span
-          v-if="share.value !== null"
+          v-if="cell.share.value !== null"
           class="absolute top-0 -ml-1 size-2 rounded-full"
-          :style="{ left: `${share.value * 100}%`, background: color }"
+          :style="{ left: at(cell.share.value), background: color }"
         />
       </span>
     </span>
     <span class="figure text-right whitespace-nowrap">
-      <b>{{ points(share.value, 1) }}</b>
-      <span class="ml-1 text-[11px] text-ink2">{{ margin(share) }}</span>
+      <b>{{ points(cell.share.value, digits) }}</b>
+      <span class="ml-1 text-[11px] text-ink2">{{ margin(cell.share, digits) }}</span>
     </span>
-    <span class="figure text-[11.5px] text-ink2">
-      {{ place.before ? change(place.before[measure]) : '' }}
+    <span
+      class="figure text-[11px] leading-[14px] text-ink2"
+      :title="cell.against?.sentence ?? 'change from the message before, in points'"
+    >
+      <template v-if="cell.against">
+        <b class="text-ink" :class="{ 'font-normal': cell.against.kind !== 'DIFFERENCE' }">{{
+          change(cell.against.points, digits)
+        }}</b>
+        <span class="block font-sans">{{ VERDICTS[cell.against.kind] }}</span>
+      </template>
+      <span v-else-if="cell.before !== null">{{ change(cell.before, digits) }}</span>
     </span>
   </span>
 </template>

@@ -2,36 +2,38 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
 import type { DryRunSummary } from '@/api/types'
 import { clock, count, day, percent } from '@/ui/figures'
+import { refOf } from './runRefs'
 
-defineProps<{ runs: DryRunSummary[]; chosen: number[] }>()
-const emit = defineEmits<{ toggle: [run: number] }>()
+defineProps<{ runs: DryRunSummary[]; chosen: string[] }>()
+const emit = defineEmits<{ toggle: [run: string] }>()
 </script>
 
 <template>
   <Popover class="relative">
     <PopoverButton class="button">Choose runs</PopoverButton>
     <PopoverPanel
-      class="panel absolute right-0 z-10 mt-1 max-h-[70vh] w-[470px] overflow-y-auto py-1"
+      class="panel absolute right-0 z-20 mt-1 max-h-[70vh] w-[490px] overflow-y-auto py-1"
     >
       <p v-if="runs.length === 0" class="p-3 text-ink2">
         No dry runs yet. Make one from a journey’s run sheet.
       </p>
       <label
         v-for="run in runs"
-        :key="run.id"
+        :key="refOf(run)"
         class="flex items-center gap-2.5 px-3 py-1.5 hover:bg-sunk"
       >
         <input
           type="checkbox"
-          :checked="chosen.includes(run.id)"
-          :disabled="!chosen.includes(run.id) && chosen.length >= 6"
-          @change="emit('toggle', run.id)"
+          :checked="chosen.includes(refOf(run))"
+          :disabled="!chosen.includes(refOf(run)) && chosen.length >= 6"
+          @change="emit('toggle', refOf(run))"
         />
         <span class="flex-1">
           <b class="font-semibold">{{ run.journeyName }}</b> v{{ run.journeyVersion }}
+          <span v-if="run.name" class="chip ml-1">{{ run.name }}</span>
           <span class="note">
-            · {{ count(run.people) }} people · seed {{ run.seed }} · {{ day(run.madeAt) }}
-            {{ clock(run.madeAt) }}
+            · {{ run.cohortName ?? `${count(run.people)} people` }} · seed {{ run.seed }} ·
+            {{ day(run.madeAt) }} {{ clock(run.madeAt) }}
           </span>
         </span>
         <span class="figure">{{ run.goal ? percent(run.goal.value, 1) : 'no goal' }}</span>

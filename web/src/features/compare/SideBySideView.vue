@@ -1,128 +1,214 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
+import { computed, nextTick, ref, shallowRef, watch } from 'vue'
+import { useRoute, useRouter, type LocationQueryRaw } from 'vue-router'
 import { answerOf, api, reasonOf } from '@/api/client'
-import type { ComparisonView, DryRunSummary } from '@/api/types'
+import type { ComparisonView, DryRunSummary, KeptComparison, StandOut } from '@/api/types'
+import DifferenceList from '@/features/workbench/DifferenceList.vue'
+import ChoiceBar from '@/ui/ChoiceBar.vue'
 import Trouble from '@/ui/Trouble.vue'
+import CompareCurves from './CompareCurves.vue'
 import CompareTable from './CompareTable.vue'
-import GoalCurves from './GoalCurves.vue'
-import { MEASURES, type Measure } from './measures'
+import KeptMenu from './KeptMenu.vue'
+import { LINE_UPS, type LineUp, type Measure, MEASURES } from './measures'
+import NoComparison from './NoComparison.vue'
 import RunPicker from './RunPicker.vue'
+import { newestOfEachPurpose } from './runRefs'
+import StandOutList from './StandOutList.vue'
+import WholeTable from './WholeTable.vue'
 
 const route = useRoute()
 const router = useRouter()
 
 const runs = shallowRef<DryRunSummary[] | null>(null)
 const comparison = shallowRef<ComparisonView | null>(null)
-const measure = ref<Measure>('opened')
 const failure = ref<string | null>(null)
+const chosenCell = ref<{ row: string; run: number } | null>(null)
+const side = ref<'stands-out' | 'whole' | 'versions'>('stands-out')
 let asked = 0
 
+/* What is compared stands in the address, so that a reload comes back to it. */
 const chosen = computed(() =>
   String(route.query.runs ?? '')
     .split(',')
-    .map(Number)
-    .filter((id) => id > 0),
+    .filter((ref) => /^\d+(\.\d)?$/.test(ref)),
 )
+const baseline = computed(() => Math.min(Number(route.query.with ?? 0), chosen.value.length - 1))
+const measure = computed({
+  get: () => MEASURES.find((one) => one.key === route.query.show)?.key ?? 'OPENED',
+  set: (show: Measure) => change({ show }),
+})
+const lineUp = computed({
+  get: () => LINE_UPS.find((one) => one.key === route.query.by)?.key ?? 'EMAIL_ORDER',
+  set: (by: LineUp) => change({ by }),
+})
+const query = computed(() => ({
+  runs: chosen.value,
+  baseline: Math.max(0, baseline.value),
+  lineUp: lineUp.value,
+  compared: measure.value,
+}))
+const sides = computed(() => [
+  { key: 'stands-out' as const, name: 'What stands out' },
+  { key: 'whole' as const, name: 'Whole runs' },
+  ...(comparison.value?.versions.length
+    ? [{ key: 'versions' as const, name: 'What is different' }]
+    : []),
+])
 
-watch(chosen, compare, { immediate: true })
+function change(part: LocationQueryRaw) {
+  void router.replace({ query: { ...route.query, ...part } })
+}
+
+watch(query, compare, { immediate: true })
 
 async function compare() {
   const number = ++asked
   failure.value = null
   try {
     runs.value ??= await answerOf(api.GET('/api/dry-runs'))
-    const wanted = chosen.value
     const answer =
-      wanted.length < 2
+      query.value.runs.length < 2
         ? null
-        : await answerOf(api.GET('/api/comparisons', { params: { query: { runs: wanted } } }))
-    if (number === asked) comparison.value = answer
+        : await answerOf(api.GET('/api/comparisons', { params: { query: query.value } }))
+    if (number !== asked) return
+    comparison.value = answer
+    chosenCell.value = null
+    if (side.value === 'versions' && !answer?.versions.length) side.value = 'stands-out'
   } catch (reason) {
     if (number === asked) failure.value = reasonOf(reason)
   }
 }
 
-function toggle(run: number) {
+function toggle(ref: string) {
   const now = chosen.value
-  const next = now.includes(run) ? now.filter((id) => id !== run) : [...now, run]
-  void router.replace({ query: next.length ? { runs: next.join(',') } : {} })
+  const next = now.includes(ref) ? now.filter((one) => one !== ref) : [...now, ref]
+  const kept = now[baseline.value]
+  const at = next.indexOf(kept ?? '')
+  change({ runs: next.length ? next.join(',') : undefined, with: at > 0 ? at : undefined })
+}
+
+function open(kept: KeptComparison) {
+  change({
+    runs: kept.runs.join(','),
+    with: kept.baseline || undefined,
+    by: kept.lineUp,
+    show: kept.compared,
+  })
+}
+
+/** Goes to what a finding speaks of: the cell, with the measure that shows it. */
+async function show(one: StandOut) {
+  if (!one.step) {
+    side.value = 'whole'
+    return
+  }
+  if (one.shows && one.shows !== measure.value) {
+    measure.value = one.shows
+    await nextTick()
+    await new Promise<void>((done) => {
+      const stop = watch(comparison, () => (stop(), done()))
+    })
+  }
+  const row = comparison.value?.comparison.table.rows.find(
+    (candidate) => candidate.cells[one.run]?.step === one.step,
+  )
+  if (!row) return
+  chosenCell.value = { row: row.label, run: one.run }
+  await nextTick()
+  document
+    .querySelector(`[data-cell='${one.run}/${one.step}']`)
+    ?.scrollIntoView({ block: 'nearest' })
+}
+
+const told = computed(() => {
+  if (!chosenCell.value || !comparison.value) return null
+  const { row, run } = chosenCell.value
+  const cell = comparison.value.comparison.table.rows.find((one) => one.label === row)?.cells[run]
+  return cell?.against?.sentence ?? null
+})
+
+function file(kind: string): string {
+  const { runs: refs, ...rest } = query.value
+  const words = new URLSearchParams({ runs: refs.join(',') })
+  for (const [key, value] of Object.entries(rest)) words.set(key, String(value))
+  return `/api/comparisons.${kind}?${words}`
 }
 </script>
 
 <template>
   <main class="flex flex-col">
-    <header class="flex shrink-0 items-center gap-4 px-4 pt-2.5 pb-2">
-      <h1 class="text-[22px]">Side by side</h1>
-      <span class="inline-flex" role="group" aria-label="What the table shows">
-        <button
-          v-for="one in MEASURES"
-          :key="one.key"
-          type="button"
-          class="border border-line px-3 py-1 not-first:border-l-0 first:rounded-l-md last:rounded-r-md"
-          :class="measure === one.key ? 'bg-pine font-semibold text-white' : 'bg-panel'"
-          :aria-pressed="measure === one.key"
-          @click="measure = one.key"
-        >
-          {{ one.name }}
-        </button>
-      </span>
-      <span class="note">lined up by email order</span>
-      <span class="ml-auto" />
+    <header class="flex shrink-0 items-center gap-2 px-4 pt-2.5 pb-1.5">
+      <h1 class="mr-2 text-[22px]">Side by side</h1>
+      <p v-if="comparison" class="note min-w-0 flex-1 truncate" :title="comparison.peopleSentence">
+        {{ comparison.peopleSentence }}
+      </p>
+      <span v-else class="flex-1" />
       <RunPicker v-if="runs" :runs="runs" :chosen="chosen" @toggle="toggle" />
+      <KeptMenu :now="comparison ? query : null" @open="open" />
+      <template v-if="comparison">
+        <a class="button" :href="file('csv')" download>CSV</a>
+        <a class="button" :href="file('html')" download>Report</a>
+      </template>
     </header>
     <div v-if="failure" class="px-3 pb-2"><Trouble :text="failure" /></div>
-    <div v-if="comparison" class="flex min-h-0 flex-1 flex-col gap-3 px-3 pb-3">
-      <section class="panel flex min-h-0 flex-[1.3] flex-col" aria-label="Emails side by side">
-        <CompareTable :columns="comparison.columns" :measure="measure" />
-      </section>
-      <div class="grid min-h-0 flex-1 grid-cols-2 gap-3">
-        <section class="panel flex min-h-0 flex-col" aria-labelledby="differences">
-          <div class="panel-head"><h2 id="differences">Which does better</h2></div>
-          <ul class="min-h-0 overflow-y-auto">
-            <li
-              v-for="difference in comparison.differences"
-              :key="difference.run"
-              class="border-b border-line2 px-3 py-2.5"
-            >
-              {{ difference.sentence }}
-            </li>
-          </ul>
-        </section>
-        <section class="panel flex min-h-0 flex-col" aria-labelledby="curves">
-          <div class="panel-head">
-            <h2 id="curves">Goal met by day since entry</h2>
-            <span class="note">people still inside count as not yet; band 95%</span>
-          </div>
-          <GoalCurves class="min-h-0 flex-1" :columns="comparison.columns" />
-        </section>
+    <template v-if="comparison">
+      <div class="flex shrink-0 flex-wrap items-center gap-x-4 gap-y-1 px-4 pb-2 text-[12.5px]">
+        <ChoiceBar v-model="measure" label="What the table shows" :choices="MEASURES" />
+        <span class="flex items-center gap-2">
+          <span class="text-ink2">line up by</span>
+          <ChoiceBar v-model="lineUp" label="Line up by" :choices="LINE_UPS" />
+        </span>
       </div>
-    </div>
-    <section v-else-if="runs" class="panel m-3 p-10 text-center">
-      <h2 class="text-[17px]">
-        {{ chosen.length === 1 ? 'One run is chosen' : 'Choose two runs or more' }}
-      </h2>
-      <p class="mx-auto mt-1 mb-4 max-w-lg text-ink2">
-        {{
-          runs.length === 0
-            ? 'There are no dry runs yet. Open a journey and send a simulated cohort through it.'
-            : 'Runs of the same people (same seed, number and audience groups) are compared person by person; others by their totals.'
-        }}
-      </p>
-      <ul class="mx-auto inline-flex flex-col items-stretch gap-1.5 text-left">
-        <li v-for="run in runs.slice(0, 8)" :key="run.id">
-          <button
-            type="button"
-            class="button w-full justify-start! font-medium!"
-            :class="{ 'border-marigold! bg-marigold-soft!': chosen.includes(run.id) }"
-            :aria-pressed="chosen.includes(run.id)"
-            @click="toggle(run.id)"
+      <div class="flex min-h-0 flex-1 flex-col gap-3 px-3 pb-3">
+        <section class="panel flex min-h-0 flex-[1.35] flex-col" aria-label="Messages side by side">
+          <CompareTable
+            class="min-h-0 flex-1"
+            :view="comparison"
+            :chosen="chosenCell"
+            @baseline="change({ with: $event || undefined })"
+            @choose="(row, run) => (chosenCell = { row, run })"
+            @remove="toggle"
+          />
+          <p
+            v-if="told"
+            class="border-t border-line bg-marigold-soft px-3 py-1.5"
+            role="status"
+            data-told
           >
-            {{ run.journeyName }} v{{ run.journeyVersion }} ·
-            {{ run.people.toLocaleString('en-US') }} people · seed {{ run.seed }} · run {{ run.id }}
-          </button>
-        </li>
-      </ul>
-    </section>
+            {{ told }}
+          </p>
+        </section>
+        <div class="grid min-h-0 flex-1 grid-cols-[1.15fr_1fr] gap-3">
+          <section class="panel flex min-h-0 flex-col" aria-label="In words">
+            <div class="panel-head">
+              <ChoiceBar v-model="side" label="In words" :choices="sides" />
+            </div>
+            <StandOutList
+              v-if="side === 'stands-out'"
+              :found="comparison.comparison.standsOut"
+              @show="show"
+            />
+            <WholeTable v-else-if="side === 'whole'" :view="comparison" />
+            <div v-else class="min-h-0 flex-1 overflow-y-auto p-3" tabindex="0" role="group">
+              <section v-for="version in comparison.versions" :key="version.ref" class="mb-3">
+                <h3 class="font-semibold">
+                  {{ version.name }} against
+                  {{ comparison.columns[comparison.comparison.table.baseline]!.name }}
+                </h3>
+                <DifferenceList :lines="version.lines" />
+              </section>
+            </div>
+          </section>
+          <CompareCurves :view="comparison" />
+        </div>
+      </div>
+    </template>
+    <NoComparison
+      v-else-if="runs"
+      :runs="runs"
+      :chosen="chosen"
+      @toggle="toggle"
+      @all="change({ runs: newestOfEachPurpose(runs!).join(',') })"
+    />
   </main>
 </template>

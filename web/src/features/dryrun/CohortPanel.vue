@@ -1,32 +1,59 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import DraftInput from '@/ui/DraftInput.vue'
-import type { BehaviourDocument, GroupDocument, JourneyDocument } from '@/api/types'
+import type { BehaviourDocument, CohortView, GroupDocument, JourneyDocument } from '@/api/types'
+import { count } from '@/ui/figures'
+import ArrivalFields from './ArrivalFields.vue'
 import AssumedField from './AssumedField.vue'
+import CohortNames from './CohortNames.vue'
 import GroupEditor from './GroupEditor.vue'
+import { cohortOf, shareOut, withoutGroup, type RunDraft } from './runDraft'
 
 /** Who enters, and how they react in general. */
 const props = defineProps<{
   behaviour: BehaviourDocument
   /** What brings people in, which says when. */
   triggers: JourneyDocument['triggers']
-  people: number
-  seed: number
-  horizonDays: number
+  draft: RunDraft
+  /** Other journeys that the same people can go through. */
+  others: { id: number; name: string }[]
 }>()
 const emit = defineEmits<{
   change: [behaviour: BehaviourDocument]
-  'update:people': [people: number]
-  'update:seed': [seed: number]
-  'update:horizonDays': [days: number]
+  'update:draft': [draft: RunDraft]
 }>()
 
-const arrival = computed(() => {
+const byDates = computed(() => {
   const all = (kind: string) =>
     props.triggers.length > 0 && props.triggers.every((one) => one.kind === kind)
   if (all('dateComes')) return 'They come when their own dates say so.'
-  return all('onDate') ? 'They all come together, on the day.' : 'They come evenly over a week.'
+  return all('onDate') ? 'They all come together, on the day.' : null
 })
+const cohort = computed(() => cohortOf(props.draft, props.behaviour.groups))
+
+function setDraft(part: Partial<RunDraft>) {
+  emit('update:draft', { ...props.draft, ...part })
+}
+
+/** A kept cohort brings its groups along. */
+function begin(kept: CohortView | null) {
+  if (!kept) {
+    setDraft({ cohortId: null })
+    return
+  }
+  const { people, arrivals, holdOut, groups } = kept.cohort
+  setDraft({ people, arrivals, holdOut, cohortId: kept.id })
+  if (JSON.stringify(groups) !== JSON.stringify(props.behaviour.groups)) set({ groups })
+}
+
+function toggle(journey: number) {
+  const { together } = props.draft
+  setDraft({
+    together: together.includes(journey)
+      ? together.filter((id) => id !== journey)
+      : [...together, journey],
+  })
+}
 
 const REACTIONS = [
   {
@@ -65,7 +92,6 @@ function set(part: Partial<BehaviourDocument>) {
   emit('change', { ...props.behaviour, ...part })
 }
 
-/** The other groups keep their proportions, so that all shares still add up. */
 function setGroup(index: number, group: GroupDocument) {
   const before = props.behaviour.groups[index]!
   const groups = props.behaviour.groups.with(index, group)
@@ -76,16 +102,6 @@ function setGroup(index: number, group: GroupDocument) {
   set({ groups: shareOut(groups, index) })
 }
 
-function shareOut(groups: GroupDocument[], fixed: number): GroupDocument[] {
-  const rest = 1 - groups[fixed]!.share
-  const others = groups.reduce((sum, group, i) => sum + (i === fixed ? 0 : group.share), 0)
-  return groups.map((group, i) => {
-    if (i === fixed) return group
-    const part = others > 0 ? group.share / others : 1 / (groups.length - 1)
-    return { ...group, share: rest * part }
-  })
-}
-
 function addGroup() {
   const last = props.behaviour.groups.at(-1)!
   const added = { ...last, name: `Group ${props.behaviour.groups.length + 1}`, share: 0.2 }
@@ -93,14 +109,12 @@ function addGroup() {
 }
 
 function removeGroup(index: number) {
-  const groups = props.behaviour.groups.toSpliced(index, 1)
-  const total = groups.reduce((sum, group) => sum + group.share, 0)
-  set({
-    groups: groups.map((group) => ({
-      ...group,
-      share: total > 0 ? group.share / total : 1 / groups.length,
-    })),
-  })
+  set({ groups: withoutGroup(props.behaviour.groups, index) })
+}
+
+function percentOf(event: Event): number {
+  const typed = (event.target as HTMLInputElement).valueAsNumber
+  return Number.isFinite(typed) ? Math.min(90, Math.max(0, typed)) / 100 : props.draft.holdOut
 }
 
 function whole(event: Event): number {
@@ -110,7 +124,11 @@ function whole(event: Event): number {
 
 <template>
   <section class="panel min-h-0 overflow-y-auto" aria-labelledby="who" tabindex="0">
-    <div class="panel-head"><h2 id="who">Who enters</h2></div>
+    <div class="panel-head">
+      <h2 id="who">Who enters</h2>
+      <span class="figure ml-auto">{{ count(draft.people) }}</span>
+    </div>
+    <CohortNames :cohort="cohort" :chosen="draft.cohortId" @choose="begin" />
     <div
       class="grid grid-cols-[1fr_auto] items-center gap-x-2 gap-y-1.5 border-b border-line2 px-3 py-2"
     >
@@ -121,17 +139,26 @@ function whole(event: Event): number {
           class="field figure min-h-[26px]! w-28! text-right"
           min="1"
           max="1000000"
-          :value="people"
-          @change="emit('update:people', whole($event))"
+          :value="draft.people"
+          @change="setDraft({ people: whole($event) })"
         />
       </label>
+      <ArrivalFields
+        v-if="!byDates"
+        :plan="draft.arrivals"
+        @change="setDraft({ arrivals: $event })"
+      />
+      <p v-else class="note col-span-2">{{ byDates }}</p>
       <label class="contents">
-        <span>Seed</span>
+        <span>Get nothing (hold-out), %</span>
         <DraftInput
           type="number"
           class="field figure min-h-[26px]! w-28! text-right"
-          :value="seed"
-          @change="emit('update:seed', whole($event))"
+          min="0"
+          max="90"
+          step="any"
+          :value="Number((draft.holdOut * 100).toFixed(2))"
+          @change="setDraft({ holdOut: percentOf($event) })"
         />
       </label>
       <label class="contents">
@@ -141,14 +168,40 @@ function whole(event: Event): number {
           class="field figure min-h-[26px]! w-28! text-right"
           min="1"
           max="730"
-          :value="horizonDays"
-          @change="emit('update:horizonDays', whole($event))"
+          :value="draft.horizonDays"
+          @change="setDraft({ horizonDays: whole($event) })"
+        />
+      </label>
+      <label class="contents">
+        <span>Seed</span>
+        <DraftInput
+          type="number"
+          class="field figure min-h-[26px]! w-28! text-right"
+          :value="draft.seed"
+          @change="setDraft({ seed: whole($event) })"
         />
       </label>
       <p class="note col-span-2">
-        {{ arrival }} The same seed gives the same people, so two versions can be compared person by
-        person.
+        The same seed gives the same people, so two versions can be compared person by person.
       </p>
+      <details v-if="others.length" class="col-span-2" :open="draft.together.length > 0">
+        <summary>
+          Together with
+          {{ draft.together.length ? `${draft.together.length} other` : 'no other journey' }}
+        </summary>
+        <label v-for="one in others" :key="one.id" class="flex items-center gap-2 py-0.5 pl-3">
+          <input
+            type="checkbox"
+            :checked="draft.together.includes(one.id)"
+            :disabled="!draft.together.includes(one.id) && draft.together.length >= 5"
+            @change="toggle(one.id)"
+          />
+          {{ one.name }}
+        </label>
+        <p class="note pl-3">
+          Who enters two gets both, and the frequency guard counts across them.
+        </p>
+      </details>
     </div>
     <GroupEditor
       v-for="(group, i) in behaviour.groups"

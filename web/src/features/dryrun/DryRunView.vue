@@ -1,31 +1,66 @@
 <script setup lang="ts">
+import { useStorage } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { answerOf, api, reasonOf } from '@/api/client'
-import type { BehaviourDocument, DryRunView, JourneyView } from '@/api/types'
+import type { BehaviourDocument, JourneyView } from '@/api/types'
 import Trellis from '@/trellis/Trellis.vue'
 import { clock, count } from '@/ui/figures'
 import Trouble from '@/ui/Trouble.vue'
 import CohortPanel from './CohortPanel.vue'
-import EmailAssumptions from './EmailAssumptions.vue'
-import StepTable from './StepTable.vue'
+import RunFigures from './RunFigures.vue'
+import RunProgressNote from './RunProgressNote.vue'
+import RunShelf from './RunShelf.vue'
+import SummaryPanel from './SummaryPanel.vue'
+import { cohortOf, draftOf, FIRST_DRAFT, type RunDraft } from './runDraft'
+import { usePreview } from './usePreview'
+import { useRun } from './useRun'
+import { standingOn } from './whereabouts'
 
 const props = defineProps<{ id: number }>()
 const route = useRoute()
 const router = useRouter()
 
 const journey = shallowRef<JourneyView | null>(null)
-const run = shallowRef<DryRunView | null>(null)
-const people = ref(20_000)
-const seed = ref(2026)
-const horizonDays = ref(60)
+const others = shallowRef<{ id: number; name: string }[]>([])
+const { run, progress, failure, read, make, repeat, cancel } = useRun()
+const draft = useStorage<RunDraft>(() => `run-draft-${props.id}`, FIRST_DRAFT, undefined, {
+  mergeDefaults: true,
+})
 const selected = ref<string | null>(null)
-const tab = ref<'steps' | 'assumptions'>('steps')
-const running = ref(false)
-const failure = ref<string | null>(null)
+const path = ref<number | null>(null)
+const day = ref(0)
+const tab = computed({
+  get: () => String(route.query.show ?? 'steps'),
+  set: (show) => void router.replace({ query: { ...route.query, show } }),
+})
 
-const outdated = computed(
-  () => run.value && journey.value && run.value.run.journeyVersion !== journey.value.version,
+/** The journey's part of the run that is shown. */
+const number = computed(() =>
+  Math.max(0, run.value?.journeys.findIndex((one) => one.run.journeyId === props.id) ?? 0),
+)
+const part = computed(() => run.value?.journeys[number.value] ?? null)
+const runId = computed(() => part.value?.run.id ?? null)
+const changed = computed(
+  () => !!part.value && !!journey.value && part.value.run.journeyVersion !== journey.value.version,
+)
+const lit = computed(() =>
+  tab.value === 'paths' && path.value !== null
+    ? (part.value?.report.paths.paths[path.value]?.steps ?? null)
+    : null,
+)
+const standing = computed(() =>
+  tab.value === 'where' && part.value ? standingOn(part.value.report.whereabouts, day.value) : null,
+)
+const { preview } = usePreview(
+  () => (tab.value === 'assumptions' && part.value ? part.value.run : null),
+  () =>
+    journey.value
+      ? {
+          cohort: cohortOf(draft.value, journey.value.behaviour.groups),
+          behaviour: journey.value.behaviour,
+        }
+      : null,
 )
 
 watch([() => props.id, () => route.query.run], load, { immediate: true })
@@ -35,47 +70,64 @@ async function load() {
   try {
     const params = { params: { path: { id: props.id } } }
     const loaded = await answerOf(api.GET('/api/journeys/{id}', params))
+    const all = await answerOf(api.GET('/api/journeys'))
+    others.value = all
+      .filter((one) => one.id !== props.id && !one.archived)
+      .map((one) => ({ id: one.id, name: one.journey.name }))
+    const begins = route.query.run === 'new'
     const wanted = Number(route.query.run) || (await newestRun())
-    if (wanted && wanted !== run.value?.run.id) {
-      show(await answerOf(api.GET('/api/dry-runs/{id}', { params: { path: { id: wanted } } })))
-    }
+    if (wanted && wanted !== runId.value) await show(wanted)
     // Last, so that nobody types into fields that the run is still to fill.
     journey.value = loaded
+    if (begins) {
+      await router.replace({ query: {} })
+      await runAgain()
+    }
   } catch (reason) {
     failure.value = reasonOf(reason)
   }
 }
 
 async function newestRun(): Promise<number | undefined> {
-  const all = await answerOf(api.GET('/api/dry-runs'))
-  return all.find((one) => one.journeyId === props.id)?.id
+  const query = { journey: props.id }
+  const all = await answerOf(api.GET('/api/dry-runs', { params: { query } }))
+  return all.reduce<number | undefined>((last, one) => Math.max(last ?? 0, one.id), undefined)
 }
 
-function show(made: DryRunView) {
-  run.value = made
-  people.value = made.run.people
-  seed.value = made.run.seed
-  horizonDays.value = made.run.horizonDays
+/** A run that was never drafted here brings its own settings along. */
+async function show(id: number) {
+  await read(id)
+  path.value = null
+  if (!localStorage.getItem(`run-draft-${props.id}`) || Number(route.query.run)) {
+    draft.value = draftOf(run.value!, props.id, draft.value)
+  }
 }
 
 async function runAgain() {
-  running.value = true
-  failure.value = null
-  try {
-    await saving
-    const made = await answerOf(
-      api.POST('/api/journeys/{id}/dry-runs', {
-        params: { path: { id: props.id } },
-        body: { people: people.value, seed: seed.value, horizonDays: horizonDays.value },
-      }),
-    )
-    show(made)
-    await router.replace({ query: { run: made.run.id } })
-  } catch (reason) {
-    failure.value = reasonOf(reason)
-  } finally {
-    running.value = false
+  await saving
+  if (!journey.value) return
+  const { seed, horizonDays, cohortId, together } = draft.value
+  const made = await make({
+    journeys: [props.id, ...together],
+    cohort: cohortOf(draft.value, journey.value.behaviour.groups),
+    cohortId,
+    seed,
+    horizonDays,
+  })
+  if (made !== null) {
+    path.value = null
+    await router.replace({ query: { ...route.query, run: made } })
   }
+}
+
+async function deleted(gone: number) {
+  if (gone !== runId.value) return
+  run.value = null
+  await router.replace({ query: { show: tab.value } })
+}
+
+async function reread() {
+  if (runId.value) await read(runId.value)
 }
 
 let saving: Promise<void> = Promise.resolve()
@@ -105,112 +157,152 @@ function changeBehaviour(behaviour: BehaviourDocument) {
   })
 }
 
-const beside = computed(() =>
-  run.value ? { name: 'side-by-side', query: { runs: String(run.value.run.id) } } : null,
+const ref0 = computed(() =>
+  part.value
+    ? number.value
+      ? `${part.value.run.id}.${number.value}`
+      : `${part.value.run.id}`
+    : '',
 )
 </script>
 
 <template>
   <main class="flex flex-col">
     <header v-if="journey" class="flex shrink-0 items-center gap-2 px-4 pt-2.5 pb-2">
-      <h1 class="text-[22px]">{{ journey.journey.name }}</h1>
-      <span v-if="run" class="note">
-        dry run of v{{ run.run.journeyVersion }}, {{ clock(run.run.madeAt) }} ·
-        {{ count(run.run.people) }} people · seed {{ run.run.seed }} ·
-        {{ run.run.horizonDays }} days · took {{ run.run.millis }} ms
-        <b v-if="outdated" class="text-clay">· the journey is at v{{ journey.version }} now</b>
-      </span>
-      <span class="ml-auto" />
+      <div class="min-w-0 flex-1">
+        <h1 class="truncate text-[22px] leading-7">{{ journey.journey.name }}</h1>
+        <p v-if="part" class="note truncate">
+          {{ part.run.name ?? `dry run ${part.run.id}` }} of v{{ part.run.journeyVersion }},
+          {{ clock(part.run.madeAt) }} ·
+          {{ part.run.cohortName ?? count(part.run.people) + ' people' }} · seed
+          {{ part.run.seed }} · {{ part.run.horizonDays }} days · {{ part.run.millis }} ms
+          <template v-if="part.run.journeys > 1">
+            · together with
+            <RouterLink
+              v-for="one in run!.journeys.filter((other) => other.run.journeyId !== id)"
+              :key="one.run.journeyId"
+              class="mr-1 underline"
+              :to="{
+                name: 'dry-run',
+                params: { id: one.run.journeyId },
+                query: { run: one.run.id },
+              }"
+              >{{ one.run.journeyName }}</RouterLink
+            >
+          </template>
+          <b v-if="changed" class="text-clay">· the journey is at v{{ journey.version }} now</b>
+        </p>
+      </div>
       <RouterLink class="button" :to="{ name: 'workbench', params: { id } }">
         Back to the run sheet
       </RouterLink>
-      <RouterLink v-if="beside" class="button" :to="beside">Put side by side</RouterLink>
-      <button type="button" class="button button-main" :disabled="running" @click="runAgain">
-        {{ running ? 'Running…' : run ? 'Run again' : `Dry run ${count(people)}` }}
+      <RunShelf
+        :journey="id"
+        :shown="runId"
+        @open="router.replace({ query: { ...route.query, run: $event } })"
+        @changed="reread"
+        @deleted="deleted"
+      />
+      <template v-if="part">
+        <button
+          type="button"
+          class="button"
+          title="Make this run again with its own settings, to see whether the figures are the same"
+          :disabled="!!progress && !progress.said"
+          @click="repeat(part.run.id)"
+        >
+          Repeat
+        </button>
+        <a class="button" :href="`/api/dry-runs/${part.run.id}/report.html`" download>Report</a>
+        <RouterLink class="button" :to="{ name: 'side-by-side', query: { runs: ref0 } }">
+          Put side by side
+        </RouterLink>
+      </template>
+      <button
+        type="button"
+        class="button button-main"
+        :disabled="!!progress && !progress.said"
+        @click="runAgain"
+      >
+        {{
+          progress && !progress.said
+            ? 'Running…'
+            : part
+              ? 'Run again'
+              : `Dry run ${count(draft.people)}`
+        }}
       </button>
     </header>
     <div v-if="failure" class="px-3 pb-2"><Trouble :text="failure" /></div>
+    <div v-if="run?.again" class="px-3 pb-2">
+      <p class="panel px-3 py-1.5">{{ run.again }}</p>
+    </div>
+    <div v-if="progress" class="px-3 pb-2">
+      <RunProgressNote :progress="progress" @cancel="cancel" @dismiss="progress = null" />
+    </div>
     <div v-if="journey" class="grid min-h-0 flex-1 grid-cols-[300px_1fr] gap-3 px-3 pb-3">
       <CohortPanel
-        v-model:people="people"
-        v-model:seed="seed"
-        v-model:horizon-days="horizonDays"
+        v-model:draft="draft"
         :behaviour="journey.behaviour"
         :triggers="journey.journey.triggers"
+        :others="others"
         @change="changeBehaviour"
       />
-      <div class="flex min-h-0 min-w-0 flex-col gap-3">
-        <section v-if="run" class="panel px-3.5 py-2.5 text-[13.5px]" aria-label="Summary">
-          <p>
-            <span
-              v-for="(sentence, i) in run.summary"
-              :key="i"
-              :class="{ 'font-semibold': i === 0 }"
-            >
-              {{ sentence + ' ' }}
-            </span>
-          </p>
-        </section>
-        <section class="panel flex min-h-0 flex-[0.85] flex-col" aria-label="Figures">
-          <div class="panel-head gap-2!" role="tablist" aria-label="Figures">
-            <button
-              v-for="name in ['steps', 'assumptions'] as const"
-              :id="`tab-${name}`"
-              :key="name"
-              type="button"
-              role="tab"
-              aria-controls="figures-body"
-              class="rounded-md px-2.5 py-1"
-              :class="tab === name ? 'bg-pine font-semibold text-white' : 'text-ink2 hover:bg-sunk'"
-              :aria-selected="tab === name"
-              @click="tab = name"
-            >
-              {{ name === 'steps' ? 'Steps' : 'Each email’s assumptions' }}
-            </button>
-            <span v-if="tab === 'steps'" class="note ml-auto"
-              >± is half of a 95% interval; point at a figure for its interval</span
-            >
-          </div>
-          <div
-            id="figures-body"
-            role="tabpanel"
-            :aria-labelledby="`tab-${tab}`"
-            class="flex min-h-0 flex-col"
-          >
-            <EmailAssumptions
-              v-if="tab === 'assumptions'"
-              :behaviour="journey.behaviour"
-              :sheet="journey.sheet"
-              @change="changeBehaviour"
-            />
-            <StepTable
-              v-else-if="run"
-              :measures="run.measures"
-              :sheet="run.sheet"
-              :selected="selected"
-              @select="selected = $event"
-            />
-            <p v-else class="p-4 text-ink2">
-              No dry run yet. Look over who enters on the left, then run.
-            </p>
-          </div>
-        </section>
-        <section v-if="run" class="panel flex min-h-0 flex-1 flex-col" aria-labelledby="trellis">
-          <div class="panel-head">
+      <div v-if="run && part" class="flex min-h-0 min-w-0 flex-col gap-3">
+        <SummaryPanel :sentences="part.report.summary" />
+        <RunFigures
+          v-model:tab="tab"
+          v-model:path="path"
+          v-model:day="day"
+          v-model:selected="selected"
+          :run="run"
+          :number="number"
+          :journey="journey"
+          :preview="preview"
+          @behaviour="changeBehaviour"
+          @limited="reread"
+        />
+        <section class="panel flex min-h-0 flex-1 flex-col" aria-labelledby="trellis">
+          <div class="panel-head min-h-[30px]!">
             <h2 id="trellis">Trellis</h2>
-            <span class="note">ribbon = share of people · leaf filled = opened</span>
+            <span class="note">
+              {{
+                standing
+                  ? `circles: people on day ${day}`
+                  : lit
+                    ? 'the chosen way is lit'
+                    : 'ribbon = share of people · leaf filled = opened'
+              }}
+            </span>
           </div>
           <div class="min-h-0 flex-1 p-2">
             <Trellis
-              :body="run.expanded.body"
-              :measures="run.measures"
-              :sheet="run.sheet"
+              :body="part.expanded.body"
+              :measures="part.report.measures"
+              :sheet="part.sheet"
               :selected="selected"
+              :route="lit"
+              :standing="standing"
               @select="selected = $event"
             />
           </div>
         </section>
       </div>
+      <section v-else class="panel grid place-content-center p-10 text-center">
+        <h2 class="text-[17px]">No dry run yet</h2>
+        <p class="mt-1 mb-4 max-w-md text-ink2">
+          Look over who enters on the left, then send them through: what would happen is here in a
+          moment, and nobody is mailed.
+        </p>
+        <button
+          type="button"
+          class="button button-main mx-auto"
+          :disabled="!!progress"
+          @click="runAgain"
+        >
+          Dry run {{ count(draft.people) }}
+        </button>
+      </section>
     </div>
   </main>
 </template>

@@ -1,10 +1,24 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { BehaviourDocument, ReactionDocument, RunSheet } from '@/api/types'
+import type {
+  BehaviourDocument,
+  PreviewView,
+  ReactionDocument,
+  RunMeasures,
+  RunSheet,
+} from '@/api/types'
+import { percent } from '@/ui/figures'
 import AssumedField from './AssumedField.vue'
+import HistoryImport from './HistoryImport.vue'
 
 /** What people are assumed to do with each email. */
-const props = defineProps<{ behaviour: BehaviourDocument; sheet: RunSheet }>()
+const props = defineProps<{
+  behaviour: BehaviourDocument
+  sheet: RunSheet
+  journey: number
+  /** What these assumptions would make of the run that is shown. */
+  preview: PreviewView | null
+}>()
 const emit = defineEmits<{ change: [behaviour: BehaviourDocument] }>()
 
 const PARTS = [
@@ -34,8 +48,14 @@ const emails = computed(() =>
       name: row.sentence.spans.find((span) => span.strong)?.text ?? row.id,
       reaction: props.behaviour.emails[row.id] ?? props.behaviour.usual,
       own: row.id in props.behaviour.emails,
+      before: opened(props.preview?.before, row.id),
+      after: opened(props.preview?.after, row.id),
     })),
 )
+
+function opened(measures: RunMeasures | undefined, step: string): number | null {
+  return measures?.steps.find((one) => one.id === step)?.email?.opened.value ?? null
+}
 
 function set(id: string, reaction: ReactionDocument) {
   emit('change', {
@@ -52,12 +72,27 @@ function forget(id: string) {
 </script>
 
 <template>
-  <div class="overflow-auto" tabindex="0" role="group" aria-label="Assumptions for each email">
+  <div
+    class="min-h-0 flex-1 overflow-auto"
+    tabindex="0"
+    role="group"
+    aria-label="Assumptions for each email"
+  >
+    <p
+      v-if="preview"
+      class="border-b border-line2 bg-sunk px-3 py-1.5"
+      aria-live="polite"
+      data-preview
+    >
+      {{ preview.sentence }}
+    </p>
     <table class="w-full">
       <thead class="text-left text-[12px] text-ink2">
         <tr class="h-9 border-b border-line">
           <th class="px-3 font-medium">email</th>
           <th v-for="part in PARTS" :key="part.field" class="px-2 font-medium">{{ part.head }}</th>
+          <th class="px-2 text-right font-medium">opened, as run</th>
+          <th class="px-2 text-right font-medium">so changed</th>
           <th><span class="sr-only">reset</span></th>
         </tr>
       </thead>
@@ -74,6 +109,12 @@ function forget(id: string) {
               :step="part.step"
               @change="set(email.id, { ...email.reaction, [part.field]: $event })"
             />
+          </td>
+          <td class="figure px-2 text-right text-[12px]">{{ percent(email.before, 1) }}</td>
+          <td class="figure px-2 text-right text-[12px]">
+            <b :class="{ 'font-normal': email.after === email.before }">{{
+              percent(email.after, 1)
+            }}</b>
           </td>
           <td class="pr-3 text-right">
             <button
@@ -92,5 +133,6 @@ function forget(id: string) {
       A pull of 2 doubles the odds of an open, whoever it is sent to. Typical values are common
       practice, without a source; change any of them and run again.
     </p>
+    <HistoryImport :journey="journey" @use="emit('change', $event)" />
   </div>
 </template>

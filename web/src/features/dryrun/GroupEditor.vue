@@ -2,7 +2,9 @@
 import DraftInput from '@/ui/DraftInput.vue'
 import { computed } from 'vue'
 import type { GroupDocument } from '@/api/types'
+import Slider from '@/ui/Slider.vue'
 import AssumedField from './AssumedField.vue'
+import OpensPicture from './OpensPicture.vue'
 
 const props = defineProps<{ group: GroupDocument; removable: boolean }>()
 const emit = defineEmits<{ change: [group: GroupDocument]; remove: [] }>()
@@ -21,11 +23,6 @@ const tenths = computed(() => Math.round(props.group.keenness.mean * 10))
 
 function set(part: Partial<GroupDocument>) {
   emit('change', { ...props.group, ...part })
-}
-
-function number(event: Event, apply: (value: number) => Partial<GroupDocument>) {
-  const value = (event.target as HTMLInputElement).valueAsNumber
-  if (Number.isFinite(value)) set(apply(value))
 }
 
 function names(event: Event): string[] {
@@ -64,41 +61,35 @@ function names(event: Event): string[] {
           @change="set({ name: ($event.target as HTMLInputElement).value || group.name })"
         />
       </label>
-      <label class="contents">
-        <span>Share of people, %</span>
-        <DraftInput
-          type="number"
-          class="field figure min-h-[26px]! w-[68px]! text-right"
-          min="0"
-          max="100"
-          :value="Number((group.share * 100).toFixed(2))"
-          @change="number($event, (v) => ({ share: v / 100 }))"
+      <div class="col-span-2 grid gap-1.5">
+        <Slider
+          label="Share"
+          :value="group.share * 100"
+          :min="0"
+          :max="100"
+          :step="1"
+          unit="%"
+          @change="set({ share: $event / 100 })"
         />
-      </label>
-      <label class="contents">
-        <span>Keenness: opens, %</span>
-        <DraftInput
-          type="number"
-          class="field figure min-h-[26px]! w-[68px]! text-right"
-          min="0.1"
-          max="99.9"
-          step="any"
-          :value="Number((group.keenness.mean * 100).toFixed(2))"
-          @change="number($event, (v) => ({ keenness: { ...group.keenness, mean: v / 100 } }))"
+        <Slider
+          label="Keenness"
+          :value="group.keenness.mean * 100"
+          :min="0.1"
+          :max="99.9"
+          :step="1"
+          unit="%"
+          @change="set({ keenness: { ...group.keenness, mean: $event / 100 } })"
         />
-      </label>
-      <label class="contents">
-        <span>Spread, 0 all alike to 1</span>
-        <DraftInput
-          type="number"
-          class="field figure min-h-[26px]! w-[68px]! text-right"
-          min="0.001"
-          max="0.999"
-          step="any"
+        <Slider
+          label="Spread"
           :value="group.keenness.spread"
-          @change="number($event, (v) => ({ keenness: { ...group.keenness, spread: v } }))"
+          :min="0.001"
+          :max="0.999"
+          :step="0.01"
+          @change="set({ keenness: { ...group.keenness, spread: $event } })"
         />
-      </label>
+        <OpensPicture :keenness="group.keenness.mean" :spread="group.keenness.spread" />
+      </div>
       <label class="contents">
         <span>Time zone</span>
         <DraftInput

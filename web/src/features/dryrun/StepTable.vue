@@ -1,90 +1,132 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import type { RunMeasures, RunSheet } from '@/api/types'
+import { useStorage } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import StepGlyph from '@/features/workbench/StepGlyph.vue'
+import type { RunMeasures, RunSheet, StepMeasures } from '@/api/types'
 import { count, duration, interval, margin, points } from '@/ui/figures'
 import Sentence from '@/ui/Sentence.vue'
 import ShareBar from '@/ui/ShareBar.vue'
-import StepGlyph from '@/features/workbench/StepGlyph.vue'
+import ColumnChooser from './ColumnChooser.vue'
+import { COLUMNS, sorted, type StepColumn } from './stepColumns'
 
-const props = defineProps<{ measures: RunMeasures; sheet: RunSheet; selected: string | null }>()
+const props = defineProps<{
+  measures: RunMeasures
+  sheet: RunSheet
+  selected: string | null
+  /** Where the table can be had as CSV. */
+  csv: string
+}>()
 const emit = defineEmits<{ select: [step: string] }>()
+
+const usual = COLUMNS.filter((one) => one.shown).map((one) => one.key)
+const chosen = useStorage('step-columns', usual)
+const onlyMessages = useStorage('step-only-messages', false)
+const columns = computed(() => COLUMNS.filter((one) => chosen.value.includes(one.key)))
+const sortedBy = ref<{ key: string; down: boolean } | null>(null)
 
 const lines = computed(() => {
   const steps = new Map(props.measures.steps.map((step) => [step.id, step]))
-  return props.sheet.rows.flatMap((row) => {
+  const all = props.sheet.rows.flatMap((row) => {
     const step = steps.get(row.id)
-    return step ? [{ row, step }] : []
+    return step && (step.email || !onlyMessages.value) ? [{ row, step }] : []
   })
+  const by = COLUMNS.find((one) => one.key === sortedBy.value?.key) ?? null
+  return sorted(all, by, sortedBy.value?.down ?? true)
 })
+
+/** Down first, then up, then back to the run sheet's order. */
+function sort(column: StepColumn) {
+  const now = sortedBy.value
+  if (now?.key !== column.key) sortedBy.value = { key: column.key, down: true }
+  else sortedBy.value = now.down ? { key: column.key, down: false } : null
+}
+
+function order(column: StepColumn) {
+  if (sortedBy.value?.key !== column.key) return 'none'
+  return sortedBy.value.down ? 'descending' : 'ascending'
+}
+
+function plain(column: StepColumn, step: StepMeasures): string {
+  const hours = column.hours?.(step)
+  if (column.hours) return hours === undefined ? 'none yet' : duration(hours)
+  const number = column.count?.(step)
+  return number === undefined ? '' : count(number)
+}
 </script>
 
 <template>
-  <div class="overflow-auto" tabindex="0" role="group" aria-label="Steps">
-    <table class="w-full min-w-[820px]">
-      <thead class="sticky top-0 bg-panel text-right text-[12px] text-ink2">
-        <tr class="h-9 border-b border-line whitespace-nowrap">
-          <th class="px-3 text-left font-medium">step</th>
-          <th class="px-2 font-medium">reached</th>
-          <th class="w-14"><span class="sr-only">share reached</span></th>
-          <th class="px-2 font-medium">of all %</th>
-          <th class="px-2 font-medium">opened %</th>
-          <th class="px-2 font-medium">by people</th>
-          <th class="px-2 font-medium">clicked %</th>
-          <th class="px-2 font-medium">click-to-open</th>
-          <th class="px-2 font-medium">left %</th>
-          <th class="px-2 font-medium">waiting</th>
-          <th class="px-3 font-medium">median</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr
-          v-for="{ row, step } in lines"
-          :key="row.id"
-          class="figure h-[34px] border-b border-line2 text-right text-[12px]"
-          :class="row.id === selected ? 'bg-marigold-soft' : ''"
-        >
-          <th scope="row" class="px-3 text-left font-sans text-[13px] font-normal">
-            <button
-              type="button"
-              class="flex items-center gap-2 text-left"
-              @click="emit('select', row.id)"
+  <div class="flex min-h-0 flex-1 flex-col">
+    <div class="flex items-center gap-2 border-b border-line2 px-3 py-1">
+      <span class="note">± is half of a 95% interval; point at a figure for its interval</span>
+      <label class="ml-auto flex items-center gap-1.5 text-[12px]">
+        <input v-model="onlyMessages" type="checkbox" /> only emails and texts
+      </label>
+      <ColumnChooser v-model="chosen" />
+      <a class="button button-small" :href="csv" download>CSV</a>
+    </div>
+    <div class="min-h-0 flex-1 overflow-auto" tabindex="0" role="group" aria-label="Steps">
+      <table class="w-full min-w-[820px]">
+        <thead class="sticky top-0 z-[1] bg-panel text-right text-[12px] text-ink2">
+          <tr class="h-8 border-b border-line whitespace-nowrap">
+            <th class="px-3 text-left font-medium">step</th>
+            <th class="px-2 font-medium">reached</th>
+            <th class="w-12"><span class="sr-only">share reached</span></th>
+            <th
+              v-for="column in columns"
+              :key="column.key"
+              class="px-2 font-medium"
+              :aria-sort="order(column)"
             >
-              <StepGlyph :kind="row.kind" />
-              <span v-if="row.label" class="chip px-1.5">{{ row.label }}</span>
-              <Sentence :phrase="row.sentence" />
-            </button>
-          </th>
-          <td class="px-2">{{ count(step.reach.count) }}</td>
-          <td><ShareBar :value="step.reach.value" /></td>
-          <td class="px-2 whitespace-nowrap" :title="interval(step.reach)">
-            {{ points(step.reach.value, 1) }}
-            <span class="ml-1 text-[11px] text-ink2">{{ margin(step.reach) }}</span>
-          </td>
-          <td class="px-2 whitespace-nowrap">
-            <template v-if="step.email">
-              <b>{{ points(step.email.opened.value, 1) }}</b>
-              <span class="ml-1 text-[11px] text-ink2">{{ margin(step.email.opened) }}</span>
-            </template>
-          </td>
-          <td class="px-2" :title="step.email ? interval(step.email.openedByPeople) : undefined">
-            {{ step.email ? points(step.email.openedByPeople.value, 1) : '' }}
-          </td>
-          <td class="px-2 whitespace-nowrap">
-            <template v-if="step.email">
-              {{ points(step.email.clicked.value, 1) }}
-              <span class="ml-1 text-[11px] text-ink2">{{ margin(step.email.clicked) }}</span>
-            </template>
-          </td>
-          <td class="px-2" :title="step.email ? interval(step.email.clickToOpen) : undefined">
-            {{ step.email ? points(step.email.clickToOpen.value, 1) : '' }}
-          </td>
-          <td class="px-2" :title="interval(step.left)">{{ points(step.left.value, 1) }}</td>
-          <td class="px-2">{{ step.waiting ? count(step.waiting) : '' }}</td>
-          <td class="px-3 whitespace-nowrap">
-            {{ step.arrival ? duration(step.arrival.medianHours) : 'none yet' }}
-          </td>
-        </tr>
-      </tbody>
-    </table>
+              <button
+                type="button"
+                class="hover:text-ink"
+                :title="column.title"
+                @click="sort(column)"
+              >
+                {{ column.head }}
+                <span v-if="sortedBy?.key === column.key" aria-hidden="true">{{
+                  sortedBy.down ? '↓' : '↑'
+                }}</span>
+              </button>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr
+            v-for="{ row, step } in lines"
+            :key="row.id"
+            class="figure h-[32px] border-b border-line2 text-right text-[12px]"
+            :class="row.id === selected ? 'bg-marigold-soft' : ''"
+          >
+            <th scope="row" class="px-3 text-left font-sans text-[13px] font-normal">
+              <button
+                type="button"
+                class="flex items-center gap-2 text-left"
+                @click="emit('select', row.id)"
+              >
+                <StepGlyph :kind="row.kind" />
+                <span v-if="row.label" class="chip px-1.5">{{ row.label }}</span>
+                <Sentence :phrase="row.sentence" />
+              </button>
+            </th>
+            <td class="px-2">{{ count(step.reach.count) }}</td>
+            <td><ShareBar :value="step.reach.value" /></td>
+            <td v-for="column in columns" :key="column.key" class="px-2 whitespace-nowrap">
+              <template v-if="column.share">
+                <span v-if="column.share(step)" :title="interval(column.share(step)!)">
+                  <b :class="{ 'font-normal': !step.email }">{{
+                    points(column.share(step)!.value, 1)
+                  }}</b>
+                  <span class="ml-1 inline-block min-w-8 text-left text-[11px] text-ink2">{{
+                    margin(column.share(step)!)
+                  }}</span>
+                </span>
+              </template>
+              <template v-else>{{ plain(column, step) }}</template>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
   </div>
 </template>

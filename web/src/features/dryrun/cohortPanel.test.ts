@@ -2,6 +2,7 @@ import { afterEach, describe, expect, it } from 'vitest'
 import { type App, createApp, h } from 'vue'
 import type { BehaviourDocument, JourneyDocument } from '@/api/types'
 import CohortPanel from './CohortPanel.vue'
+import { cohortOf, draftOf, FIRST_DRAFT, type RunDraft, shareOut, withoutGroup } from './runDraft'
 
 const typical = (value: number) => ({ value, origin: 'TYPICAL' as const })
 
@@ -24,12 +25,9 @@ function panel(triggers: JourneyDocument['triggers']) {
     h(CohortPanel, {
       behaviour,
       triggers,
-      people: 20_000,
-      seed: 7,
-      horizonDays: 60,
-      'onUpdate:people': (people: number) => told.push(['people', people]),
-      'onUpdate:seed': (seed: number) => told.push(['seed', seed]),
-      'onUpdate:horizonDays': (days: number) => told.push(['days', days]),
+      draft: FIRST_DRAFT,
+      others: [],
+      'onUpdate:draft': (draft: RunDraft) => told.push(draft),
     }),
   )
   app.mount(host)
@@ -49,9 +47,9 @@ const ownDate = {
 
 describe('who enters', () => {
   it.each([
-    ['They come evenly over a week.', [joins]],
-    ['They come evenly over a week.', []],
-    ['They come evenly over a week.', [joins, together]],
+    ['They come', [joins]],
+    ['They come', []],
+    ['They come', [joins, together]],
     ['They all come together, on the day.', [together]],
     ['They come when their own dates say so.', [ownDate]],
   ])('is told as %s', (words, triggers) => {
@@ -60,18 +58,40 @@ describe('who enters', () => {
 
   it('tells each number on its own, and only when it is finished', () => {
     const { host, told } = panel([])
-    const inputs = [...host.querySelectorAll<HTMLInputElement>('label input')].slice(0, 3)
-    expect(inputs.map((one) => one.value)).toEqual(['20000', '7', '60'])
-    inputs.forEach((one, i) => {
-      one.value = String(100 + i)
-      one.dispatchEvent(new Event('input'))
-    })
+    const numbers = [...host.querySelectorAll<HTMLInputElement>('label input[type=number]')]
+    const people = numbers[0]!
+    expect(people.value).toBe('20000')
+    people.value = '700'
+    people.dispatchEvent(new Event('input'))
     expect(told).toEqual([])
-    inputs.forEach((one) => one.dispatchEvent(new Event('change')))
-    expect(told).toEqual([
-      ['people', 100],
-      ['seed', 101],
-      ['days', 102],
-    ])
+    people.dispatchEvent(new Event('change'))
+    expect(told).toEqual([{ ...FIRST_DRAFT, people: 700 }])
+  })
+})
+
+describe('a draft', () => {
+  const groups = [0.5, 0.3, 0.2].map((share, i) => ({ name: `g${i}`, share }))
+  const some = groups as unknown as Parameters<typeof shareOut>[0]
+
+  it('keeps the proportions of the other groups', () => {
+    const shares = (all: { share: number }[]) => all.map((one) => Number(one.share.toFixed(6)))
+    const larger = some.with(0, { ...some[0]!, share: 0.75 })
+    expect(shares(shareOut(larger, 0))).toEqual([0.75, 0.15, 0.1])
+    expect(shares(withoutGroup(some, 0))).toEqual([0.6, 0.4])
+  })
+
+  it('comes back from a run as it was made', () => {
+    const cohort = cohortOf({ ...FIRST_DRAFT, people: 9, holdOut: 0.1 }, some)
+    const run = (journeyId: number) => ({ run: { journeyId, seed: 5, horizonDays: 30 } })
+    const made = { cohort, journeys: [run(1), run(4)] } as unknown as Parameters<typeof draftOf>[0]
+    expect(draftOf(made, 1, { ...FIRST_DRAFT, cohortId: 3 })).toEqual({
+      people: 9,
+      arrivals: FIRST_DRAFT.arrivals,
+      holdOut: 0.1,
+      seed: 5,
+      horizonDays: 30,
+      cohortId: 3,
+      together: [4],
+    })
   })
 })

@@ -4,7 +4,6 @@ import { Redo2, Undo2 } from '@lucide/vue'
 import { storeToRefs } from 'pinia'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { answerOf, api, reasonOf } from '@/api/client'
 import { folded } from '@/trellis/fold'
 import Trellis from '@/trellis/Trellis.vue'
 import TrellisTools from '@/trellis/TrellisTools.vue'
@@ -21,10 +20,6 @@ import StepPanel from './StepPanel.vue'
 import { useFolding } from './useFolding'
 
 const props = defineProps<{ id: number }>()
-
-const PEOPLE = 20_000
-const SEED = 2026
-const HORIZON_DAYS = 60
 
 const store = useJourneyStore()
 const router = useRouter()
@@ -44,9 +39,7 @@ const error = computed(() => {
   const widest = reaches.toSorted((a, b) => width(b) - width(a))[0]
   return widest ? margin(widest) : ''
 })
-const running = ref(false)
 const help = ref(false)
-const runFailure = ref<string | null>(null)
 
 watch(
   () => props.id,
@@ -56,22 +49,9 @@ watch(
 /* The address names the chosen step, so that a reload comes back to it. */
 watch(selected, (step) => void router.replace({ query: step ? { step } : {} }))
 
-async function dryRun() {
-  running.value = true
-  runFailure.value = null
-  try {
-    const made = await answerOf(
-      api.POST('/api/journeys/{id}/dry-runs', {
-        params: { path: { id: props.id } },
-        body: { people: PEOPLE, seed: SEED, horizonDays: HORIZON_DAYS },
-      }),
-    )
-    await router.push({ name: 'dry-run', params: { id: props.id }, query: { run: made.run.id } })
-  } catch (failure) {
-    runFailure.value = reasonOf(failure)
-  } finally {
-    running.value = false
-  }
+/** Goes where dry runs are made, and begins one there. */
+function dryRun() {
+  void router.push({ name: 'dry-run', params: { id: props.id }, query: { run: 'new' } })
 }
 
 /* Leaving while something is not saved asks first. */
@@ -130,10 +110,10 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         <button
           type="button"
           class="button button-main"
-          :disabled="running || save.status !== 'saved' || journey.body.length === 0"
+          :disabled="save.status !== 'saved' || journey.body.length === 0"
           @click="dryRun"
         >
-          {{ running ? 'Running…' : `Dry run ${count(PEOPLE)}` }}
+          Dry run
         </button>
       </header>
       <StateBar />
@@ -144,7 +124,6 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         />
         <button type="button" class="button" @click="store.saveAgain">Save again</button>
       </div>
-      <div v-if="runFailure" class="px-3 pb-2"><Trouble :text="runFailure" /></div>
       <SaveConflict v-if="save.status === 'lost'" :problem="save.problem" />
       <div
         class="grid min-h-0 flex-1 grid-cols-[minmax(390px,31%)_1fr] grid-rows-[minmax(0,1.25fr)_minmax(0,1fr)] gap-3 px-3 pb-3"

@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
+import { ref, shallowRef } from 'vue'
+import { answerOf, api, reasonOf } from '@/api/client'
+import type { KeptComparison } from '@/api/types'
+
+/** Comparisons kept under a name: what they show, not their figures, which are read anew. */
+const props = defineProps<{ now: Omit<KeptComparison, 'id' | 'name'> | null }>()
+const emit = defineEmits<{ open: [kept: KeptComparison] }>()
+
+const all = shallowRef<KeptComparison[]>([])
+const name = ref('')
+const failure = ref<string | null>(null)
+
+async function load() {
+  failure.value = null
+  all.value = await answerOf(api.GET('/api/kept-comparisons')).catch((reason) => {
+    failure.value = reasonOf(reason)
+    return []
+  })
+}
+
+async function keep() {
+  if (!props.now) return
+  failure.value = null
+  try {
+    await answerOf(api.POST('/api/kept-comparisons', { body: { name: name.value, ...props.now } }))
+    name.value = ''
+    await load()
+  } catch (reason) {
+    failure.value = reasonOf(reason)
+  }
+}
+
+async function forget(id: number) {
+  await answerOf(api.DELETE('/api/kept-comparisons/{id}', { params: { path: { id } } }))
+  await load()
+}
+</script>
+
+<template>
+  <Popover class="relative">
+    <PopoverButton class="button" @click="load">Kept</PopoverButton>
+    <PopoverPanel v-slot="{ close }" class="panel absolute right-0 z-20 mt-1 w-[330px] py-2">
+      <form v-if="now" class="flex gap-1 px-3 pb-2" @submit.prevent="keep">
+        <input
+          v-model="name"
+          class="field min-h-[26px]!"
+          placeholder="A name for this comparison"
+          aria-label="Name of the comparison"
+          maxlength="80"
+          required
+        />
+        <button type="submit" class="button button-small">Keep</button>
+      </form>
+      <p v-if="failure" class="px-3 text-clay" role="alert">{{ failure }}</p>
+      <p v-if="all.length === 0" class="px-3 text-ink2">No comparison is kept yet.</p>
+      <ul>
+        <li
+          v-for="one in all"
+          :key="one.id"
+          class="flex items-center gap-1 border-t border-line2 px-3 py-1"
+        >
+          <button
+            type="button"
+            class="flex-1 text-left hover:underline"
+            @click="(emit('open', one), close())"
+          >
+            {{ one.name }} <span class="note">{{ one.runs.length }} runs</span>
+          </button>
+          <button
+            type="button"
+            class="button button-small"
+            :aria-label="`Forget ${one.name}`"
+            @click="forget(one.id)"
+          >
+            Forget
+          </button>
+        </li>
+      </ul>
+    </PopoverPanel>
+  </Popover>
+</template>

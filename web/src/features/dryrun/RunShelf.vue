@@ -1,0 +1,103 @@
+<script setup lang="ts">
+import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
+import { shallowRef } from 'vue'
+import { answerOf, api, reasonOf } from '@/api/client'
+import type { DryRunSummary } from '@/api/types'
+import { clock, count, day, percent } from '@/ui/figures'
+import DraftInput from '@/ui/DraftInput.vue'
+
+/** Earlier runs of a journey: to open, name, pin and delete. */
+const props = defineProps<{ journey: number; shown: number | null }>()
+const emit = defineEmits<{ open: [run: number]; changed: []; deleted: [run: number] }>()
+
+const runs = shallowRef<DryRunSummary[]>([])
+const failure = shallowRef<string | null>(null)
+
+async function load() {
+  try {
+    const params = { params: { query: { journey: props.journey } } }
+    runs.value = await answerOf(api.GET('/api/dry-runs', params))
+  } catch (reason) {
+    failure.value = reasonOf(reason)
+  }
+}
+
+async function label(run: DryRunSummary, change: { name?: string | null; pinned?: boolean }) {
+  const body = { name: run.name, pinned: run.pinned, ...change }
+  await answerOf(api.PUT('/api/dry-runs/{id}/label', { params: { path: { id: run.id } }, body }))
+  await load()
+  emit('changed')
+}
+
+async function remove(run: DryRunSummary) {
+  await answerOf(api.DELETE('/api/dry-runs/{id}', { params: { path: { id: run.id } } }))
+  await load()
+  emit('deleted', run.id)
+}
+</script>
+
+<template>
+  <Popover class="relative">
+    <PopoverButton class="button" @click="load">Runs</PopoverButton>
+    <PopoverPanel
+      v-slot="{ close }"
+      class="panel absolute right-0 z-20 mt-1 max-h-[70vh] w-[600px] overflow-y-auto py-1"
+    >
+      <p v-if="failure" class="p-3 text-clay">{{ failure }}</p>
+      <p v-else-if="runs.length === 0" class="p-3 text-ink2">No dry runs yet.</p>
+      <ul>
+        <li
+          v-for="run in runs"
+          :key="run.id"
+          class="grid grid-cols-[1fr_60px_auto] items-center gap-2 border-b border-line2 px-3 py-1.5 last:border-b-0"
+          :class="{ 'bg-marigold-soft': run.id === shown }"
+        >
+          <span class="min-w-0">
+            <DraftInput
+              class="field min-h-[24px]! border-transparent! bg-transparent! px-1! font-semibold"
+              :value="run.name ?? ''"
+              :placeholder="`Run ${run.id}: give it a name`"
+              :aria-label="`Name of run ${run.id}`"
+              maxlength="80"
+              @change="label(run, { name: ($event.target as HTMLInputElement).value })"
+            />
+            <span class="note block px-1">
+              v{{ run.journeyVersion }} · {{ count(run.people) }} people ·
+              {{ run.cohortName ?? 'own cohort' }} · seed {{ run.seed }} · {{ day(run.madeAt) }}
+              {{ clock(run.madeAt) }}
+              <template v-if="run.journeys > 1"> · {{ run.journeys }} journeys together</template>
+            </span>
+          </span>
+          <span class="figure text-right">
+            {{ run.goal ? percent(run.goal.value, 1) : 'no goal' }}
+          </span>
+          <span class="flex gap-1">
+            <button
+              type="button"
+              class="button button-small"
+              @click="(emit('open', run.id), close())"
+            >
+              Open
+            </button>
+            <button
+              type="button"
+              class="button button-small"
+              :aria-pressed="run.pinned"
+              @click="label(run, { pinned: !run.pinned })"
+            >
+              {{ run.pinned ? 'Unpin' : 'Pin' }}
+            </button>
+            <button
+              type="button"
+              class="button button-small"
+              :aria-label="`Delete run ${run.id}`"
+              @click="remove(run)"
+            >
+              Delete
+            </button>
+          </span>
+        </li>
+      </ul>
+    </PopoverPanel>
+  </Popover>
+</template>

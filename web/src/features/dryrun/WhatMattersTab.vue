@@ -1,0 +1,155 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef, watch } from 'vue'
+import VChart from 'vue-echarts'
+import { answerOf, api, reasonOf } from '@/api/client'
+import type { MattersRow, Sweep, WhatMatters } from '@/api/types'
+import { useCharts } from '@/ui/chart'
+import { change, count } from '@/ui/figures'
+import { sweepOptions } from './matters'
+
+/** What moves the goal most when it is varied a little; one number over its range. */
+const props = defineProps<{ run: number; number: number }>()
+const emit = defineEmits<{ select: [step: string] }>()
+
+useCharts()
+
+const matters = shallowRef<WhatMatters | null>(null)
+const sweep = shallowRef<Sweep | null>(null)
+const chosen = ref<string | null>(null)
+const failure = ref<string | null>(null)
+let asked = 0
+
+watch(
+  () => [props.run, props.number],
+  async () => {
+    const mine = ++asked
+    matters.value = null
+    sweep.value = null
+    chosen.value = null
+    failure.value = null
+    try {
+      const path = { id: props.run }
+      const query = { number: props.number }
+      const found = await answerOf(
+        api.GET('/api/dry-runs/{id}/what-matters', { params: { path, query } }),
+      )
+      if (mine !== asked) return
+      matters.value = found
+      if (found.rows[0]) await choose(found.rows[0])
+    } catch (reason) {
+      if (mine === asked) failure.value = reasonOf(reason)
+    }
+  },
+  { immediate: true },
+)
+
+async function choose(row: MattersRow) {
+  chosen.value = row.id
+  if (row.step) emit('select', row.step)
+  const mine = asked
+  const path = { id: props.run }
+  const query = { number: props.number, of: row.id }
+  try {
+    const found = await answerOf(api.GET('/api/dry-runs/{id}/sweeps', { params: { path, query } }))
+    if (mine === asked && chosen.value === row.id) sweep.value = found
+  } catch (reason) {
+    failure.value = reasonOf(reason)
+  }
+}
+
+const most = computed(() => Math.max(0.001, ...(matters.value?.rows.map((r) => r.swing) ?? [])))
+const options = computed(() => (sweep.value ? sweepOptions(sweep.value) : null))
+
+/** A bar to the left or right of the middle, in percent of half the width. */
+function bar(points: number | undefined) {
+  const width = (Math.abs(points ?? 0) / most.value) * 50
+  return { width: `${width}%`, left: `${(points ?? 0) < 0 ? 50 - width : 50}%` }
+}
+</script>
+
+<template>
+  <p v-if="failure" class="p-4 text-clay" role="alert">{{ failure }}</p>
+  <p v-else-if="!matters" class="p-4 text-ink2" role="status">
+    The same people go through again, once for each number, a little less and a little more…
+  </p>
+  <p v-else-if="matters.rows.length === 0" class="p-4 text-ink2">
+    The journey has no goal, so nothing can be said to matter to it.
+  </p>
+  <div v-else class="grid min-h-0 flex-1 grid-cols-[1fr_360px]">
+    <div class="flex min-h-0 flex-col">
+      <p class="note border-b border-line2 px-3 py-1">
+        By how many points the goal moves, at a little less (slate) and a little more (vine); the
+        same {{ count(matters.people) }} people each time
+      </p>
+      <div class="min-h-0 flex-1 overflow-auto" tabindex="0" role="group" aria-label="What matters">
+        <table class="w-full">
+          <tbody>
+            <tr
+              v-for="row in matters.rows"
+              :key="row.id"
+              class="h-[30px] border-b border-line2"
+              :class="row.id === chosen ? 'bg-marigold-soft' : ''"
+            >
+              <th scope="row" class="max-w-[260px] px-3 text-left font-normal">
+                <button
+                  type="button"
+                  class="block w-full truncate text-left"
+                  :title="row.sentence"
+                  :aria-pressed="row.id === chosen"
+                  @click="choose(row)"
+                >
+                  {{ row.name }}
+                </button>
+              </th>
+              <td class="w-[34%] px-2">
+                <span class="relative block h-4" aria-hidden="true">
+                  <span class="absolute inset-y-0 left-1/2 w-px bg-line" />
+                  <span
+                    class="absolute top-0 h-[7px] rounded-[2px] bg-slate"
+                    :style="bar(row.lower?.points)"
+                  />
+                  <span
+                    class="absolute top-[8px] h-[7px] rounded-[2px] bg-vine"
+                    :style="bar(row.higher?.points)"
+                  />
+                </span>
+              </td>
+              <td class="figure w-14 px-1 text-right text-[12px]">
+                <span
+                  :class="{ 'text-ink3': !row.lower?.realDifference }"
+                  :title="
+                    row.lower ? `${change(row.lower.low, 1)} to ${change(row.lower.high, 1)}` : ''
+                  "
+                  >{{ row.lower ? change(row.lower.points, 1) : '' }}</span
+                >
+              </td>
+              <td class="figure w-14 px-2 text-right text-[12px]">
+                <span
+                  :class="{ 'text-ink3': !row.higher?.realDifference }"
+                  :title="
+                    row.higher
+                      ? `${change(row.higher.low, 1)} to ${change(row.higher.high, 1)}`
+                      : ''
+                  "
+                  >{{ row.higher ? change(row.higher.points, 1) : '' }}</span
+                >
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+    </div>
+    <div class="flex min-h-0 flex-col border-l border-line2">
+      <p class="px-3 pt-2 font-semibold">{{ sweep?.name ?? '…' }}</p>
+      <p class="note px-3">The goal over its range; band: 95% of the change from as it is</p>
+      <VChart
+        v-if="options"
+        class="min-h-0 flex-1"
+        :option="options"
+        :init-options="{ renderer: 'svg' }"
+        autoresize
+        :aria-label="`Goal over the range of ${sweep?.name}`"
+      />
+    </div>
+  </div>
+</template>

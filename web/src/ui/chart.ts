@@ -1,0 +1,31 @@
+import { BarChart, LineChart } from 'echarts/charts'
+import {
+  AriaComponent,
+  GridComponent,
+  MarkLineComponent,
+  TooltipComponent,
+} from 'echarts/components'
+import { use } from 'echarts/core'
+import { SVGRenderer } from 'echarts/renderers'
+
+/** Makes ready what the charts of this application are drawn with. */
+export function useCharts() {
+  use([
+    BarChart,
+    LineChart,
+    GridComponent,
+    MarkLineComponent,
+    TooltipComponent,
+    AriaComponent,
+    SVGRenderer,
+  ])
+}
+
+/** What all charts have in common: calm, without motion, told aloud, in our own type. */
+export const PLAIN_CHART = {
+  animation: false,
+  aria: { enabled: true },
+  textStyle: { fontFamily: 'Instrument Sans Variable', color: '#56645b' },
+} as const
+
+export const GRID_LINES = { lineStyle: { color: '#e4e9e0' } } as const
