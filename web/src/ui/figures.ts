@@ -65,12 +65,12 @@ export function day(iso: string): string {
 
 /** A figure that is no share, with its interval. */
 export function estimated(figure: Estimated, digits = 1): string {
-  return figure.value == null ? NONE_YET : figure.value.toFixed(digits)
+  return figure.value == null ? NONE_YET : grouped(figure.value, digits)
 }
 
 export function estimatedRange(figure: Estimated, digits = 1): string {
   if (figure.low == null || figure.high == null) return ''
-  return `${figure.low.toFixed(digits)} to ${figure.high.toFixed(digits)}`
+  return `${grouped(figure.low, digits)} to ${grouped(figure.high, digits)}`
 }
 
 /** A large count in few letters: 950, 12k, 1.2m. */
@@ -78,4 +78,11 @@ export function brief(value: number): string {
   if (value < 1000) return String(value)
   if (value < 1_000_000) return `${(value / 1000).toFixed(value < 10_000 ? 1 : 0)}k`
   return `${(value / 1_000_000).toFixed(1)}m`
+}
+
+function grouped(value: number, digits: number): string {
+  return value.toLocaleString('en-US', {
+    minimumFractionDigits: digits,
+    maximumFractionDigits: digits,
+  })
 }

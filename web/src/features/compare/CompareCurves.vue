@@ -36,10 +36,10 @@ const options = computed(() => {
 })
 
 function inTheEnd(i: number): string {
-  const { curves } = props.view.columns[i]!
+  const { curves, measures } = props.view.columns[i]!
+  if (kind.value === 'goal') return measures.goal ? percent(measures.goal.value, 1) : 'no goal'
   if (kind.value === 'emails') return curves.emails.at(-1)?.toFixed(2) ?? 'none yet'
-  const curve = kind.value === 'goal' ? curves.goal : curves.unsubscribed
-  return curve ? percent(curve.points.at(-1)?.value, kind.value === 'goal' ? 1 : 2) : 'no goal'
+  return percent(measures.unsubscribed.value, 2)
 }
 
 function dash(i: number) {

@@ -17,41 +17,48 @@ const width = computed(() => {
 </script>
 
 <template>
-  <span class="grid grid-cols-[38px_minmax(30px,1fr)_92px_82px] items-center gap-1.5">
-    <span class="figure text-[11px] text-ink2" title="share of the run that got here">{{
-      percent(cell.reach.value)
-    }}</span>
+  <span class="grid grid-cols-[1fr_auto] items-start gap-x-2">
     <span class="min-w-0">
       <span class="block truncate text-[11.5px] text-ink2" :title="cell.name">{{ cell.name }}</span>
-      <span class="relative block h-2" :title="`95% interval ${interval(cell.share, digits)}`">
-        <span class="absolute inset-y-[3px] w-full rounded-full bg-line2" />
+      <span class="flex items-center gap-1.5">
+        <span class="figure w-9 text-[11px] text-ink2" title="share of the run that got here">{{
+          percent(cell.reach.value)
+        }}</span>
         <span
-          v-if="cell.share.low !== null"
-          class="absolute inset-y-[2px] min-w-[3px] rounded-full opacity-40"
-          :style="{ left: at(cell.share.low), width, background: color }"
-        />
-        <span
-          v-if="cell.share.value !== null"
-          class="absolute top-0 -ml-1 size-2 rounded-full"
-          :style="{ left: at(cell.share.value), background: color }"
-        />
+          class="relative block h-2 flex-1"
+          :title="`95% interval ${interval(cell.share, digits)}`"
+        >
+          <span class="absolute inset-y-[3px] w-full rounded-full bg-line2" />
+          <span
+            v-if="cell.share.low !== null"
+            class="absolute inset-y-[2px] min-w-[3px] rounded-full opacity-40"
+            :style="{ left: at(cell.share.low), width, background: color }"
+          />
+          <span
+            v-if="cell.share.value !== null"
+            class="absolute top-0 -ml-1 size-2 rounded-full"
+            :style="{ left: at(cell.share.value), background: color }"
+          />
+        </span>
       </span>
     </span>
-    <span class="figure text-right whitespace-nowrap">
-      <b>{{ points(cell.share.value, digits) }}</b>
-      <span class="ml-1 text-[11px] text-ink2">{{ margin(cell.share, digits) }}</span>
-    </span>
-    <span
-      class="figure text-[11px] leading-[14px] text-ink2"
-      :title="cell.against?.sentence ?? 'change from the message before, in points'"
-    >
-      <template v-if="cell.against">
-        <b class="text-ink" :class="{ 'font-normal': cell.against.kind !== 'DIFFERENCE' }">{{
-          change(cell.against.points, digits)
-        }}</b>
-        <span class="block font-sans">{{ VERDICTS[cell.against.kind] }}</span>
-      </template>
-      <span v-else-if="cell.before !== null">{{ change(cell.before, digits) }}</span>
+    <span class="figure grid grid-cols-[78px_52px] text-right">
+      <span class="whitespace-nowrap">
+        <b>{{ points(cell.share.value, digits) }}</b>
+        <span class="ml-1 text-[11px] text-ink2">{{ margin(cell.share, digits) }}</span>
+      </span>
+      <span
+        class="text-[11px] leading-[14px] text-ink2"
+        :title="cell.against?.sentence ?? 'change from the message before, in points'"
+      >
+        <template v-if="cell.against">
+          <b class="text-ink" :class="{ 'font-normal': cell.against.kind !== 'DIFFERENCE' }">{{
+            change(cell.against.points, digits)
+          }}</b>
+          <span class="block font-sans">{{ VERDICTS[cell.against.kind] }}</span>
+        </template>
+        <span v-else-if="cell.before !== null">{{ change(cell.before, digits) }}</span>
+      </span>
     </span>
   </span>
 </template>

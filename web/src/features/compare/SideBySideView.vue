@@ -160,7 +160,10 @@ function file(kind: string): string {
         </span>
       </div>
       <div class="flex min-h-0 flex-1 flex-col gap-3 px-3 pb-3">
-        <section class="panel flex min-h-0 flex-[1.35] flex-col" aria-label="Messages side by side">
+        <section
+          class="panel flex min-h-0 flex-[1.35] flex-col overflow-hidden"
+          aria-label="Messages side by side"
+        >
           <CompareTable
             class="min-h-0 flex-1"
             :view="comparison"

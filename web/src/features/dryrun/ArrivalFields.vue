@@ -59,7 +59,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).valueAsNumber
       <span>At, local time</span>
       <input
         type="time"
-        class="field figure min-h-[26px]! w-28!"
+        class="field figure min-h-[26px]! w-28! justify-self-end"
         :value="plan.at.slice(0, 5)"
         @change="
           emit('change', {
@@ -75,7 +75,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).valueAsNumber
         type="number"
         min="1"
         max="366"
-        class="field figure min-h-[26px]! w-28! text-right"
+        class="field figure min-h-[26px]! w-28! justify-self-end text-right"
         :value="plan.days"
         @change="
           value($event) >= 1 && emit('change', { kind: 'evenly', days: Math.round(value($event)) })
@@ -88,7 +88,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).valueAsNumber
         <DraftInput
           type="number"
           min="1"
-          class="field figure min-h-[26px]! w-28! text-right"
+          class="field figure min-h-[26px]! w-28! justify-self-end text-right"
           :value="plan.perDay"
           @change="value($event) >= 1 && emit('change', { ...plan, perDay: value($event) })"
         />

@@ -34,7 +34,7 @@ function names(event: Event): string[] {
 </script>
 
 <template>
-  <details class="border-b border-line2">
+  <details class="border-b border-line2" data-group>
     <summary class="px-3 py-2 hover:bg-sunk">
       <span class="inline-flex w-[calc(100%-18px)] items-center justify-between">
         <b class="font-semibold">{{ group.name }}</b>

@@ -98,15 +98,19 @@ function plain(column: StepColumn, step: StepMeasures): string {
             class="figure h-[32px] border-b border-line2 text-right text-[12px]"
             :class="row.id === selected ? 'bg-marigold-soft' : ''"
           >
-            <th scope="row" class="px-3 text-left font-sans text-[13px] font-normal">
+            <th
+              scope="row"
+              class="max-w-[230px] min-w-[200px] px-3 text-left font-sans text-[13px] font-normal"
+            >
               <button
                 type="button"
-                class="flex items-center gap-2 text-left"
+                class="flex w-full items-center gap-2 text-left"
+                :title="row.sentence.spans.map((span) => span.text).join('')"
                 @click="emit('select', row.id)"
               >
-                <StepGlyph :kind="row.kind" />
+                <StepGlyph :kind="row.kind" class="shrink-0" />
                 <span v-if="row.label" class="chip px-1.5">{{ row.label }}</span>
-                <Sentence :phrase="row.sentence" />
+                <span class="truncate"><Sentence :phrase="row.sentence" /></span>
               </button>
             </th>
             <td class="px-2">{{ count(step.reach.count) }}</td>

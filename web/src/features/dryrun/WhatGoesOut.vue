@@ -52,7 +52,9 @@ function typed(event: Event): number | null {
         autoresize
         aria-label="Messages by day"
       />
-      <table class="mx-3 mb-1.5 border-separate border-spacing-[1.5px] text-[10px] text-ink2">
+      <table
+        class="mx-3 mb-1.5 table-fixed border-separate border-spacing-[1.5px] text-[10px] text-ink2"
+      >
         <caption class="sr-only">
           Messages by weekday and local hour
         </caption>
@@ -94,14 +96,14 @@ function typed(event: Event): number | null {
           {{ line.text }}
         </li>
       </ul>
-      <div v-if="limits" class="mt-2 grid grid-cols-[1fr_84px] items-center gap-1.5">
+      <div v-if="limits" class="mt-2 grid grid-cols-[1fr_96px] items-center gap-1.5">
         <label class="contents">
           <span>Emails a month</span>
           <DraftInput
             type="number"
             min="1"
             class="field figure min-h-[26px]! text-right"
-            placeholder="no quota"
+            placeholder="no limit"
             :value="limits.monthlyQuota"
             @change="set({ monthlyQuota: typed($event) })"
           />

@@ -39,13 +39,13 @@ watch(
   () => pause(),
 )
 
-const words = computed(() => {
-  const now = bands.value
-    .map((band) => ({ name: band.name, people: band.people[at.value] ?? 0 }))
-    .filter((band) => band.people > 0)
-    .sort((a, b) => b.people - a.people)
-  return now.map((band) => `${percent(band.people / props.entered, 1)} ${band.name}`).join(' · ')
-})
+/** Where people are on the day, the largest crowd first. */
+const now = computed(() =>
+  bands.value
+    .map((band) => ({ ...band, here: band.people[at.value] ?? 0 }))
+    .filter((band) => band.here > 0)
+    .sort((a, b) => b.here - a.here),
+)
 </script>
 
 <template>
@@ -67,8 +67,14 @@ const words = computed(() => {
       />
       <b class="w-16 font-display text-[15px]">Day {{ at }}</b>
     </div>
-    <p class="note px-3 py-1" aria-live="polite">
-      Of {{ count(entered) }} who entered: {{ words || 'nobody is anywhere yet' }}
+    <p class="note flex flex-wrap gap-x-4 px-3 py-1" aria-live="polite">
+      <span>Of {{ count(entered) }} who entered:</span>
+      <span v-for="band in now" :key="band.name">
+        <span
+          class="mr-1 inline-block size-2.5 rounded-[2px]"
+          :style="{ background: band.color }"
+        />{{ percent(band.here / entered, 1) }} {{ band.name }}
+      </span>
     </p>
     <VChart
       class="min-h-0 flex-1"

@@ -31,7 +31,7 @@ public final class TrellisCommand {
   }
 
   /** Runs a command and gives its exit status. */
-  static int run(String[] arguments, PrintWriter out, PrintWriter err) {
+  public static int run(String[] arguments, PrintWriter out, PrintWriter err) {
     CommandLine line = new CommandLine(new TrellisCommand());
     line.setOut(out);
     line.setErr(err);

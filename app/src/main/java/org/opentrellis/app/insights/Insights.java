@@ -96,6 +96,9 @@ class Insights {
     if (goal == null || then.goal() == null || now.goal() == null) {
       return "The journey has no goal to compare; see how the opens change.";
     }
+    if (then.equals(now)) {
+      return "These are the assumptions of the run itself: change one to see what it would do.";
+    }
     return String.format(
             Locale.ROOT,
             "With these assumptions the goal goes from %s to %s: %+.1f points (%+.1f to %+.1f), the same %,d people compared one by one%s.",

@@ -229,13 +229,13 @@ class EditorsTest {
   @Test
   void audienceGroupsAreAddedSharedOutAndRemoved() {
     Page page = at("1/dry-run");
-    Locator groups = page.locator("details");
+    Locator groups = page.locator("details[data-group]");
     press(page, "Add a group");
     assertThat(groups).hasCount(3);
     assertThat(groups.last()).containsText("20%");
     assertThat(groups.first()).containsText("28%");
     groups.last().locator("summary").click();
-    type(groups.last().getByLabel("Share of people, %"), "50");
+    type(groups.last().getByLabel("Share", new Locator.GetByLabelOptions().setExact(true)), "50");
     assertThat(groups.first()).containsText("17.5%");
     press(page, "Remove group");
     assertThat(groups).hasCount(2);

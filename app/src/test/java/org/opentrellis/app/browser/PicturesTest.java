@@ -51,10 +51,19 @@ class PicturesTest {
     assertThat(starters.getByText("Begin from it").first()).isVisible();
     take(starters, "starters");
     take(walked(), "walk");
-    take(at("/side-by-side?runs=2,1,3", "Which does better"), "side-by-side");
+    take(at("/side-by-side?runs=1,3,4,5", "What stands out"), "side-by-side");
+    take(at("/side-by-side?runs=2,1&by=STEPS", "What stands out"), "versions-side-by-side");
+    Page where = at("/journeys/1/dry-run?show=where", "Day 0");
+    where.getByLabel("Day since entry").fill("3");
+    assertThat(where.locator("[data-crowd]")).hasCount(2);
+    take(where, "who-is-where");
+    take(
+        at("/journeys/1/dry-run?show=matters", "By how many points the goal moves"),
+        "what-matters");
     Page assumptions = at("/journeys/1/dry-run", "met the goal");
     assumptions.getByText("Keen newcomers").click();
-    assumptions.getByRole(AriaRole.TAB, new GetByRoleOptions().setName("assumptions")).click();
+    assumptions.getByRole(AriaRole.TAB, new GetByRoleOptions().setName("Assumptions")).click();
+    assertThat(assumptions.locator("[data-preview]")).isVisible();
     take(assumptions, "assumptions");
     Page removing = at("/journeys/1?step=opened-planner", "The first arm that holds wins");
     removing

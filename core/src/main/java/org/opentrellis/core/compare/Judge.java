@@ -82,6 +82,9 @@ final class Judge {
                 of.unit,
                 signed(raw.interval().low() * of.scale),
                 signed(raw.interval().high() * of.scale));
+    if (raw.paired() && raw.points() == 0 && raw.pValue() == 1) {
+      return of.figures + ": no difference, the same people compared one by one.";
+    }
     String who = raw.paired() ? ", the same people compared one by one" : "";
     String among = family > 1 ? " among %d compared".formatted(family) : "";
     String p = adjusted < 0.001 ? "p < 0.001" : String.format(Locale.ROOT, "p = %.3f", adjusted);

@@ -2,6 +2,7 @@ package org.opentrellis.core.compare;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.opentrellis.core.journey.SentAbove;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.measure.DropOff;
@@ -23,24 +24,47 @@ final class LossBetweenEmails implements StandOutRule {
     List<EmailOrder.Place> emails = side.places();
     for (int i = 0; i + 1 < emails.size(); i++) {
       StepMeasures here = emails.get(i).step();
-      StepMeasures next = emails.get(i + 1).step();
+      Optional<StepMeasures> after = next(side, here, emails.subList(i + 1, emails.size()));
+      if (after.isEmpty()) {
+        continue;
+      }
+      StepMeasures next = after.get();
       List<DropOff.DropPlace> between = between(side, here, next.id());
       long reached = here.reach().count();
       long met = between.stream().mapToLong(DropOff.DropPlace::met).sum();
       long lost = between.stream().mapToLong(one -> one.lost().count()).sum();
       if (reached > 0 && met + lost >= LEAST_GONE * reached) {
-        found.add(told(side, place, i + 2, here, reached, met, lost));
+        found.add(told(side, place, here, next, reached, met, lost));
       }
     }
     return found;
   }
 
+  /** The email that those who got one may get next; arms beside it are none of theirs. */
+  private static Optional<StepMeasures> next(
+      Side side, StepMeasures here, List<EmailOrder.Place> later) {
+    return later.stream()
+        .map(EmailOrder.Place::step)
+        .filter(step -> above(side, step.id()).contains(here.id()))
+        .findFirst();
+  }
+
   private static StandOut told(
-      Side side, int place, int next, StepMeasures here, long reached, long met, long lost) {
+      Side side,
+      int place,
+      StepMeasures here,
+      StepMeasures next,
+      long reached,
+      long met,
+      long lost) {
     Share gone = Share.of(met + lost, reached);
     String who =
-        "%s: %s of those who get \u201c%s\u201d are gone before email %d"
-            .formatted(side.quoted(), Judge.percent(gone.value()), side.nameOf(here.id()), next);
+        "%s: %s of those who get \u201c%s\u201d are gone before \u201c%s\u201d"
+            .formatted(
+                side.quoted(),
+                Judge.percent(gone.value()),
+                side.nameOf(here.id()),
+                side.nameOf(next.id()));
     Share goal = Share.of(met, met + lost);
     boolean works = met > MOSTLY * (met + lost);
     return new StandOut(

@@ -16,25 +16,28 @@ public final class RunSummary {
       return sentences;
     }
     sentences.add(goal(run));
+    if (run.added() != null && run.heldOutGoal() != null) {
+      sentences.add(added(run.added(), run.heldOutGoal()));
+    }
     sentences.add(
-        ("%s went through to the end, %s left when they met the goal, %s unsubscribed inside, "
-                + "%s had a dead address, %s are still inside.")
+        ("%,d entered; %s went through to the end, %s left when they met the goal, %s unsubscribed "
+                + "inside, %s had a dead address, %s are still inside.")
             .formatted(
-                percent(run.finished()),
-                percent(run.leftGoal()),
-                percent(run.leftUnsubscribed()),
-                percent(run.leftBounced()),
-                percent(run.waiting())));
+                run.entered(),
+                figure(run.finished()),
+                figure(run.leftGoal()),
+                figure(run.leftUnsubscribed()),
+                figure(run.leftBounced()),
+                figure(run.waiting())));
     if (run.leftRule().count() + run.leftComplained().count() + run.leftErased().count() > 0) {
       sentences.add(
           "%s left by a leave rule, %s complained, %s were erased."
               .formatted(
-                  percent(run.leftRule()),
-                  percent(run.leftComplained()),
-                  percent(run.leftErased())));
+                  figure(run.leftRule()), figure(run.leftComplained()), figure(run.leftErased())));
     }
-    if (run.added() != null && run.heldOutGoal() != null) {
-      sentences.add(added(run.added(), run.heldOutGoal()));
+    if (run.emailsEach() != null) {
+      sentences.add(
+          String.format(Locale.ROOT, "They got %.1f emails each on average.", run.emailsEach()));
     }
     if (run.refused() > 0) {
       sentences.add("The entry filter kept out %,d of %,d.".formatted(run.refused(), run.people()));
@@ -77,6 +80,15 @@ public final class RunSummary {
 
   private static String percent(Share share) {
     return percent(share.value());
+  }
+
+  /** With half of its 95% interval, which is enough where it is one of many. */
+  private static String figure(Share share) {
+    if (share.low() == null || share.high() == null) {
+      return "none yet";
+    }
+    return String.format(
+        Locale.ROOT, "%s \u00b1%.1f", percent(share), 50 * (share.high() - share.low()));
   }
 
   private static String percent(@org.jspecify.annotations.Nullable Double value) {
