@@ -60,9 +60,9 @@ function typed(event: Event): number | null {
         </caption>
         <thead>
           <tr>
-            <th class="w-8"></th>
+            <td class="w-8"></td>
             <th v-for="hour in 24" :key="hour" class="figure font-normal">
-              {{ (hour - 1) % 3 === 0 ? hour - 1 : '' }}
+              <span :class="{ 'sr-only': (hour - 1) % 3 !== 0 }">{{ hour - 1 }}</span>
             </th>
           </tr>
         </thead>

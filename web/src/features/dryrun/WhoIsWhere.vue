@@ -81,7 +81,7 @@ const now = computed(() =>
       :option="options"
       :init-options="{ renderer: 'svg' }"
       autoresize
-      aria-label="People at each step by day since entry"
+      aria-label="Chart: people at each step"
     />
   </div>
 </template>

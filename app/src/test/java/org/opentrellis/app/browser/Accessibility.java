@@ -12,8 +12,12 @@ final class Accessibility {
   private Accessibility() {}
 
   static void assertNothingFound(Page page) {
+    // A library's guards hand the keys on and are never heard: nothing stays on them.
     List<String> found =
-        new AxeBuilder(page).analyze().getViolations().stream().map(Accessibility::told).toList();
+        new AxeBuilder(page)
+            .exclude("[data-headlessui-focus-guard]").analyze().getViolations().stream()
+                .map(Accessibility::told)
+                .toList();
     assertThat(found).isEmpty();
   }
 
