@@ -79,6 +79,7 @@ class FirstJourneyTest {
     assertThat(page.locator("[data-row=wait-1]")).containsText("Wait 4 days");
     saved(page);
     button(page, "Dry run").click();
+    assertThat(page).hasURL(Pattern.compile("run=2"));
     assertThat(page.getByText("of the 20,000 who entered met the goal")).isVisible();
 
     page.getByRole(AriaRole.LINK, new GetByRoleOptions().setName("Put side by side")).click();
