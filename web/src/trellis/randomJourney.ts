@@ -136,6 +136,7 @@ export function randomJourney(seed: number, size: number): RandomJourney {
     turnedAway: 0,
     entered,
     finished: none,
+    through: none,
     waiting: none,
     leftGoal: none,
     leftUnsubscribed: none,

@@ -55,13 +55,15 @@ function toldOf(cell: ComparedCell | null) {
                 ×
               </button>
             </span>
-            <span class="note block truncate font-normal">
-              {{ column.run.purpose.toLowerCase().replace('_', '-') }} · v{{
-                column.run.journeyVersion
-              }}
-              · {{ count(column.run.people) }} people ·
-              <b v-if="i === table.baseline" class="text-ink">compared with</b>
-              <button v-else type="button" class="underline" @click="emit('baseline', i)">
+            <span class="note flex items-baseline gap-1.5 font-normal">
+              <span class="truncate">
+                {{ column.run.purpose.toLowerCase().replace('_', '-') }} · v{{
+                  column.run.journeyVersion
+                }}
+                · {{ count(column.run.people) }} people
+              </span>
+              <b v-if="i === table.baseline" class="shrink-0 text-ink">compared with</b>
+              <button v-else type="button" class="shrink-0 underline" @click="emit('baseline', i)">
                 compare with this
               </button>
             </span>

@@ -74,7 +74,7 @@ function plain(column: StepColumn, step: StepMeasures): string {
             <th
               v-for="column in columns"
               :key="column.key"
-              class="px-2 font-medium"
+              class="px-1.5 font-medium"
               :aria-sort="order(column)"
             >
               <button
@@ -100,7 +100,7 @@ function plain(column: StepColumn, step: StepMeasures): string {
           >
             <th
               scope="row"
-              class="max-w-[230px] min-w-[200px] px-3 text-left font-sans text-[13px] font-normal"
+              class="max-w-[200px] min-w-[190px] px-3 text-left font-sans text-[13px] font-normal"
             >
               <button
                 type="button"
@@ -113,15 +113,15 @@ function plain(column: StepColumn, step: StepMeasures): string {
                 <span class="truncate"><Sentence :phrase="row.sentence" /></span>
               </button>
             </th>
-            <td class="px-2">{{ count(step.reach.count) }}</td>
-            <td><ShareBar :value="step.reach.value" /></td>
-            <td v-for="column in columns" :key="column.key" class="px-2 whitespace-nowrap">
+            <td class="px-1.5">{{ count(step.reach.count) }}</td>
+            <td class="min-w-9"><ShareBar :value="step.reach.value" /></td>
+            <td v-for="column in columns" :key="column.key" class="px-1.5 whitespace-nowrap">
               <template v-if="column.share">
                 <span v-if="column.share(step)" :title="interval(column.share(step)!)">
                   <b :class="{ 'font-normal': !step.email }">{{
                     points(column.share(step)!.value, 1)
                   }}</b>
-                  <span class="ml-1 inline-block min-w-8 text-left text-[11px] text-ink2">{{
+                  <span class="ml-0.5 text-[10.5px] text-ink2">{{
                     margin(column.share(step)!)
                   }}</span>
                 </span>

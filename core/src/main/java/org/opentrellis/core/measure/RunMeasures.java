@@ -17,7 +17,8 @@ import org.opentrellis.core.machine.Program;
  * @param refused people kept out by the entry filter
  * @param turnedAway times that somebody came again and might not enter
  * @param entered times that somebody entered
- * @param finished got to the end, of entered
+ * @param finished were through with the journey, at its end or before, of entered
+ * @param through went through to the end, of entered
  * @param waiting still inside at the horizon, of entered
  * @param leftGoal left because they met the goal, of entered
  * @param leftUnsubscribed left because they unsubscribed, of entered
@@ -45,6 +46,7 @@ public record RunMeasures(
     long turnedAway,
     long entered,
     Share finished,
+    Share through,
     Share waiting,
     Share leftGoal,
     Share leftUnsubscribed,
@@ -100,6 +102,7 @@ public record RunMeasures(
         tally.turnedAway(),
         entered,
         Share.of(tally.finished(), entered),
+        DropOff.of(tally).through(),
         Share.of(tally.waiting(), entered),
         left(tally, LeaveReason.GOAL_MET),
         left(tally, LeaveReason.UNSUBSCRIBED),

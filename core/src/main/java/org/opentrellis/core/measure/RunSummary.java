@@ -20,11 +20,12 @@ public final class RunSummary {
       sentences.add(added(run.added(), run.heldOutGoal()));
     }
     sentences.add(
-        ("%,d entered; %s went through to the end, %s left when they met the goal, %s unsubscribed "
+        ("%,d entered; %s went through to the end,%s %s left when they met the goal, %s unsubscribed "
                 + "inside, %s had a dead address, %s are still inside.")
             .formatted(
                 run.entered(),
-                figure(run.finished()),
+                figure(run.through()),
+                early(run),
                 figure(run.leftGoal()),
                 figure(run.leftUnsubscribed()),
                 figure(run.leftBounced()),
@@ -47,6 +48,13 @@ public final class RunSummary {
           "%,d times somebody came again and could not enter.".formatted(run.turnedAway()));
     }
     return sentences;
+  }
+
+  private static String early(RunMeasures run) {
+    long early = run.finished().count() - run.through().count();
+    return early == 0
+        ? ""
+        : " %s were finished before,".formatted(figure(Share.of(early, run.entered())));
   }
 
   private static String goal(RunMeasures run) {
