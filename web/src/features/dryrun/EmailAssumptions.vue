@@ -1,13 +1,15 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, shallowRef, watch } from 'vue'
+import { answerOf, api } from '@/api/client'
 import type {
   BehaviourDocument,
+  MattersRow,
   PreviewView,
   ReactionDocument,
   RunMeasures,
   RunSheet,
 } from '@/api/types'
-import { percent } from '@/ui/figures'
+import { change, percent } from '@/ui/figures'
 import AssumedField from './AssumedField.vue'
 import HistoryImport from './HistoryImport.vue'
 
@@ -18,6 +20,9 @@ const props = defineProps<{
   journey: number
   /** What these assumptions would make of the run that is shown. */
   preview: PreviewView | null
+  /** The run that is shown, and which of its journeys. */
+  run: number
+  number: number
 }>()
 const emit = defineEmits<{ change: [behaviour: BehaviourDocument] }>()
 
@@ -57,6 +62,21 @@ function opened(measures: RunMeasures | undefined, step: string): number | null 
   return measures?.steps.find((one) => one.id === step)?.email?.opened.value ?? null
 }
 
+/** What a quarter more pull would do to the goal of the run that is shown. */
+const effects = shallowRef(new Map<string, MattersRow>())
+watch(
+  () => [props.run, props.number],
+  async () => {
+    const params = { path: { id: props.run }, query: { number: props.number } }
+    const found = await answerOf(api.GET('/api/dry-runs/{id}/what-matters', { params })).catch(
+      () => null,
+    )
+    const pulls = found?.rows.filter((row) => row.id.startsWith('pull:')) ?? []
+    effects.value = new Map(pulls.map((row) => [row.step ?? '', row]))
+  },
+  { immediate: true },
+)
+
 function set(id: string, reaction: ReactionDocument) {
   emit('change', {
     ...props.behaviour,
@@ -91,6 +111,12 @@ function forget(id: string) {
         <tr class="h-9 border-b border-line">
           <th class="px-3 font-medium">email</th>
           <th v-for="part in PARTS" :key="part.field" class="px-2 font-medium">{{ part.head }}</th>
+          <th
+            class="px-2 text-right font-medium"
+            title="points that the goal of this run moves by at a pull a quarter stronger"
+          >
+            goal, pull +25%
+          </th>
           <th class="px-2 text-right font-medium">opened, as run</th>
           <th class="px-2 text-right font-medium">so changed</th>
           <th><span class="sr-only">reset</span></th>
@@ -109,6 +135,15 @@ function forget(id: string) {
               :step="part.step"
               @change="set(email.id, { ...email.reaction, [part.field]: $event })"
             />
+          </td>
+          <td
+            class="figure px-2 text-right text-[12px]"
+            :title="effects.get(email.id)?.sentence"
+            :class="{ 'text-ink3': !effects.get(email.id)?.higher?.realDifference }"
+          >
+            {{
+              effects.get(email.id)?.higher ? change(effects.get(email.id)!.higher!.points, 2) : ''
+            }}
           </td>
           <td class="figure px-2 text-right text-[12px]">{{ percent(email.before, 1) }}</td>
           <td class="figure px-2 text-right text-[12px]">

@@ -122,6 +122,8 @@ function move(event: KeyboardEvent) {
         :sheet="journey.sheet"
         :journey="journey.id"
         :preview="preview"
+        :run="part.run.id"
+        :number="number"
         @change="emit('behaviour', $event)"
       />
       <StepTable

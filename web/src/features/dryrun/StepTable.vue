@@ -117,13 +117,23 @@ function plain(column: StepColumn, step: StepMeasures): string {
             <td class="min-w-9"><ShareBar :value="step.reach.value" /></td>
             <td v-for="column in columns" :key="column.key" class="px-1.5 whitespace-nowrap">
               <template v-if="column.share">
-                <span v-if="column.share(step)" :title="interval(column.share(step)!)">
+                <span
+                  v-if="column.share(step)"
+                  class="block"
+                  :title="interval(column.share(step)!)"
+                >
                   <b :class="{ 'font-normal': !step.email }">{{
                     points(column.share(step)!.value, 1)
                   }}</b>
                   <span class="ml-0.5 text-[10.5px] text-ink2">{{
                     margin(column.share(step)!)
                   }}</span>
+                  <span class="mt-px block h-[2px] rounded-full bg-line2" aria-hidden="true">
+                    <span
+                      class="block h-full rounded-full bg-vine opacity-70"
+                      :style="{ width: `${(column.share(step)!.value ?? 0) * 100}%` }"
+                    />
+                  </span>
                 </span>
               </template>
               <template v-else>{{ plain(column, step) }}</template>

@@ -38,7 +38,8 @@ async function load() {
       answerOf(api.GET('/api/dry-runs')),
     ])
     journeys.value = all
-    runs.value = new Map(newest.toReversed().map((run) => [run.journeyId, run]))
+    const byAge = newest.toSorted((a, b) => a.id - b.id)
+    runs.value = new Map(byAge.map((run) => [run.journeyId, run]))
     for (const { id } of all) void estimate(id)
   } catch (reason) {
     failure.value = reasonOf(reason)

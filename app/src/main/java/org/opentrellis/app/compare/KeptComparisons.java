@@ -2,6 +2,8 @@ package org.opentrellis.app.compare;
 
 import java.util.List;
 import org.opentrellis.app.http.NotFound;
+import org.opentrellis.core.compare.Compared;
+import org.opentrellis.core.compare.LineUp;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.springframework.stereotype.Service;
@@ -10,7 +12,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Keeps comparisons under a name. */
 @Service
 @Transactional
-class KeptComparisons {
+public class KeptComparisons {
   private static final int LONGEST_NAME = 80;
 
   private final KeptComparisonMapper mapper;
@@ -41,6 +43,11 @@ class KeptComparisons {
     mapper.keep(
         new KeptComparisonRow(0, name, runs, order.baseline(), order.lineUp(), order.compared()));
     return all().stream().filter(one -> one.name().equals(name)).findFirst().orElseThrow();
+  }
+
+  /** Keeps runs under a name, by the order of emails and their opens. */
+  public void keep(String name, List<String> runs) {
+    keep(new KeptComparison.KeepOrder(name, runs, 0, LineUp.EMAIL_ORDER, Compared.OPENED));
   }
 
   void delete(long id) {

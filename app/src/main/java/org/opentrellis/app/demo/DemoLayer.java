@@ -6,9 +6,13 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.opentrellis.app.TrellisSettings;
 import org.opentrellis.app.catalogue.Catalogues;
+import org.opentrellis.app.cohorts.Cohorts;
+import org.opentrellis.app.compare.KeptComparisons;
 import org.opentrellis.app.dryruns.DryRuns;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.messages.MessageLibrary;
+import org.opentrellis.core.behaviour.ArrivalPlan;
+import org.opentrellis.core.behaviour.AudienceGroup;
 import org.opentrellis.core.behaviour.CohortPlan;
 import org.opentrellis.core.behaviour.TypicalBehaviour;
 import org.opentrellis.core.format.Documents;
@@ -45,24 +49,32 @@ class DemoLayer implements ApplicationRunner {
   private final Catalogues catalogues;
   private final Journeys journeys;
   private final DryRuns dryRuns;
+  private final Cohorts cohorts;
+  private final KeptComparisons comparisons;
 
   DemoLayer(
       TrellisSettings settings,
       MessageLibrary messages,
       Catalogues catalogues,
       Journeys journeys,
-      DryRuns dryRuns) {
+      DryRuns dryRuns,
+      Cohorts cohorts,
+      KeptComparisons comparisons) {
     this.settings = settings;
     this.messages = messages;
     this.catalogues = catalogues;
     this.journeys = journeys;
     this.dryRuns = dryRuns;
+    this.cohorts = cohorts;
+    this.comparisons = comparisons;
   }
 
   @Override
   public void run(ApplicationArguments arguments) {
     if (settings.demo() && journeys.all().isEmpty()) {
       JOURNEYS.forEach(this::lay);
+      keepCohort();
+      comparisons.keep("The four purposes", List.of("1", "3", "4", "5"));
     }
   }
 
@@ -83,6 +95,14 @@ class DemoLayer implements ApplicationRunner {
         CohortPlan.of(
             PEOPLE, file.behaviour().orElse(TypicalBehaviour.in(Documents.USUAL_ZONE)).groups());
     dryRuns.run(id, cohort, null, SEED, HORIZON_DAYS);
+  }
+
+  /** The welcome's people as they sign up in spring: most on Mondays, some held out to compare. */
+  private void keepCohort() {
+    List<AudienceGroup> groups =
+        read("first-frames").behaviour().orElse(TypicalBehaviour.in(Documents.USUAL_ZONE)).groups();
+    ArrivalPlan arrivals = new ArrivalPlan.Daily(600, List.of(1.6, 1.2, 1.1, 1.0, 0.9, 0.6, 0.6));
+    cohorts.keep("Spring sign-ups", new CohortPlan(PEOPLE, groups, arrivals, 0.05));
   }
 
   private static JourneyFile read(String name) {

@@ -12,6 +12,7 @@ import com.microsoft.playwright.options.FilePayload;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Locale;
 import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
@@ -19,8 +20,10 @@ import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.opentrellis.app.CommandLineRun;
 import org.opentrellis.app.RunningApplication;
 import tools.jackson.databind.JsonNode;
 
@@ -175,6 +178,30 @@ class DryRunTest {
       }
       assertThat(at).isEqualTo(steps.size());
     }
+  }
+
+  /** The page, line by line, against what the command line prints for the same file and cohort. */
+  @Test
+  void thePageShowsWhatTheCommandLinePrints(@TempDir Path folder) throws IOException {
+    JsonNode printed = CommandLineRun.of(APP, 1, folder);
+    Page page = at("1/dry-run");
+    for (JsonNode sentence : printed.at("/journeys/0/summary")) {
+      assertThat(page.getByLabel("Summary")).containsText(sentence.asString());
+    }
+    Locator rows =
+        page.getByRole(AriaRole.GROUP, new GetByRoleOptions().setName("Steps")).locator("tbody tr");
+    int at = 0;
+    for (JsonNode step : printed.at("/journeys/0/measures/steps")) {
+      Locator row = rows.nth(at++);
+      assertThat(row).containsText("%,d".formatted(step.at("/reach/count").asLong()));
+      for (String measure : new String[] {"opened", "openedByPeople", "clicked", "unsubscribed"}) {
+        JsonNode value = step.at("/email/" + measure + "/value");
+        if (value.isNumber()) {
+          assertThat(row).containsText("%.1f".formatted(100 * value.asDouble()));
+        }
+      }
+    }
+    assertThat(rows).hasCount(at);
   }
 
   @Test

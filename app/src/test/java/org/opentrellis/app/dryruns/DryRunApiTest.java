@@ -189,7 +189,7 @@ class DryRunApiTest {
         "{\"name\": \"Tries\", \"runs\": [\"2\", \"1\"], \"baseline\": 1, \"lineUp\": \"STEPS\", \"compared\": \"CLICKED\"}";
     Answer kept = APP.post("/api/kept-comparisons", body);
     assertThat(kept.status()).isEqualTo(200);
-    assertThat(APP.get("/api/kept-comparisons").body()).hasSize(1);
+    assertThat(APP.get("/api/kept-comparisons").body()).hasSize(2);
     long id = kept.body().get("id").asLong();
     assertThat(APP.delete("/api/kept-comparisons/" + id).status()).isEqualTo(204);
   }
