@@ -124,7 +124,11 @@ function forget(id: string) {
       </thead>
       <tbody>
         <tr v-for="email in emails" :key="email.id" class="h-[38px] border-b border-line2">
-          <th scope="row" class="px-3 text-left font-semibold">
+          <th
+            scope="row"
+            class="max-w-[190px] truncate px-3 text-left font-semibold"
+            :title="email.name"
+          >
             <span v-if="email.label" class="chip mr-1.5">{{ email.label }}</span>{{ email.name }}
           </th>
           <td v-for="part in PARTS" :key="part.field" class="px-2">

@@ -53,7 +53,7 @@ function move(event: KeyboardEvent) {
 </script>
 
 <template>
-  <section class="panel flex min-h-0 flex-[1.1] flex-col" aria-label="Figures">
+  <section class="panel flex min-h-0 flex-1 flex-col" aria-label="Figures">
     <div class="panel-head gap-1!" role="tablist" aria-label="Figures" @keydown="move">
       <button
         v-for="one in TABS"

@@ -90,6 +90,11 @@ class FirstJourneyTest {
             page.getByText(Pattern.compile("could be chance|That is a difference|Too few")).first())
         .isVisible();
     assertThat(page.getByText("2nd", new Page.GetByTextOptions().setExact(true))).isVisible();
+
+    // What is different in the journey stands beside what is different in the figures.
+    button(page, "What is different").click();
+    assertThat(page.getByText("Wait 4 days")).isVisible();
+    Accessibility.assertNothingFound(page);
   }
 
   @Test
