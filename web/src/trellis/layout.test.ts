@@ -125,4 +125,14 @@ describe('the trellis before any run', () => {
     const picture = layOut([], null, words)
     expect(picture.marks.map((mark) => mark.kind)).toEqual(['start', 'end'])
   })
+
+  it('has one place for those who wait at a step, inside the picture', () => {
+    for (const { seed, picture } of JOURNEYS) {
+      const steps = picture.waiting.map((place) => place.step)
+      expect(new Set(steps).size, `journey ${seed}`).toBe(steps.length)
+      for (const { x, y } of picture.waiting) {
+        expect(x >= 0 && x <= picture.width && y >= 0 && y <= picture.height).toBe(true)
+      }
+    }
+  })
 })

@@ -194,10 +194,10 @@ function file(kind: string): string {
             <WholeTable v-else-if="side === 'whole'" :view="comparison" />
             <div v-else class="min-h-0 flex-1 overflow-y-auto p-3" tabindex="0" role="group">
               <section v-for="version in comparison.versions" :key="version.ref" class="mb-3">
-                <h3 class="font-semibold">
+                <h2 class="text-[14px]">
                   {{ version.name }} against
                   {{ comparison.columns[comparison.comparison.table.baseline]!.name }}
-                </h3>
+                </h2>
                 <DifferenceList :lines="version.lines" />
               </section>
             </div>

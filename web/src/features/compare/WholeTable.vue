@@ -85,7 +85,7 @@ function verdict(judged: Judged | null | undefined): string {
       </tbody>
     </table>
     <section v-for="one in words" :key="one.run" class="border-b border-line2 px-3 py-2">
-      <h3 class="font-semibold">{{ one.run }}</h3>
+      <h2 class="text-[14px]">{{ one.run }}</h2>
       <p v-for="line in one.lines" :key="line" class="mt-0.5">{{ line }}</p>
     </section>
   </div>

@@ -5,12 +5,12 @@ import { useRoute, useRouter } from 'vue-router'
 import { answerOf, api, reasonOf } from '@/api/client'
 import type { BehaviourDocument, JourneyView } from '@/api/types'
 import Trellis from '@/trellis/Trellis.vue'
-import { clock, count } from '@/ui/figures'
+import { count } from '@/ui/figures'
 import Trouble from '@/ui/Trouble.vue'
 import CohortPanel from './CohortPanel.vue'
 import RunFigures from './RunFigures.vue'
+import RunHeader from './RunHeader.vue'
 import RunProgressNote from './RunProgressNote.vue'
-import RunShelf from './RunShelf.vue'
 import SummaryPanel from './SummaryPanel.vue'
 import { cohortOf, draftOf, FIRST_DRAFT, type RunDraft } from './runDraft'
 import { usePreview } from './usePreview'
@@ -41,9 +41,7 @@ const number = computed(() =>
 )
 const part = computed(() => run.value?.journeys[number.value] ?? null)
 const runId = computed(() => part.value?.run.id ?? null)
-const changed = computed(
-  () => !!part.value && !!journey.value && part.value.run.journeyVersion !== journey.value.version,
-)
+const busy = computed(() => !!progress.value && !progress.value.said)
 const lit = computed(() =>
   tab.value === 'paths' && path.value !== null
     ? (part.value?.report.paths.paths[path.value]?.steps ?? null)
@@ -156,83 +154,23 @@ function changeBehaviour(behaviour: BehaviourDocument) {
     }
   })
 }
-
-const ref0 = computed(() =>
-  part.value
-    ? number.value
-      ? `${part.value.run.id}.${number.value}`
-      : `${part.value.run.id}`
-    : '',
-)
 </script>
 
 <template>
   <main class="flex flex-col">
-    <header v-if="journey" class="flex shrink-0 items-center gap-2 px-4 pt-2.5 pb-2">
-      <div class="min-w-0 flex-1">
-        <h1 class="truncate text-[22px] leading-7">{{ journey.journey.name }}</h1>
-        <p v-if="part" class="note truncate">
-          {{ part.run.name ?? `dry run ${part.run.id}` }} of v{{ part.run.journeyVersion }},
-          {{ clock(part.run.madeAt) }} ·
-          {{ part.run.cohortName ?? count(part.run.people) + ' people' }} · seed
-          {{ part.run.seed }} · {{ part.run.horizonDays }} days · {{ part.run.millis }} ms
-          <template v-if="part.run.journeys > 1">
-            · together with
-            <RouterLink
-              v-for="one in run!.journeys.filter((other) => other.run.journeyId !== id)"
-              :key="one.run.journeyId"
-              class="mr-1 underline"
-              :to="{
-                name: 'dry-run',
-                params: { id: one.run.journeyId },
-                query: { run: one.run.id },
-              }"
-              >{{ one.run.journeyName }}</RouterLink
-            >
-          </template>
-          <b v-if="changed" class="text-clay">· the journey is at v{{ journey.version }} now</b>
-        </p>
-      </div>
-      <RouterLink class="button" :to="{ name: 'workbench', params: { id } }">
-        Back to the run sheet
-      </RouterLink>
-      <RunShelf
-        :journey="id"
-        :shown="runId"
-        @open="router.replace({ query: { ...route.query, run: $event } })"
-        @changed="reread"
-        @deleted="deleted"
-      />
-      <template v-if="part">
-        <button
-          type="button"
-          class="button"
-          title="Make this run again with its own settings, to see whether the figures are the same"
-          :disabled="!!progress && !progress.said"
-          @click="repeat(part.run.id)"
-        >
-          Repeat
-        </button>
-        <a class="button" :href="`/api/dry-runs/${part.run.id}/report.html`" download>Report</a>
-        <RouterLink class="button" :to="{ name: 'side-by-side', query: { runs: ref0 } }">
-          Put side by side
-        </RouterLink>
-      </template>
-      <button
-        type="button"
-        class="button button-main"
-        :disabled="!!progress && !progress.said"
-        @click="runAgain"
-      >
-        {{
-          progress && !progress.said
-            ? 'Running…'
-            : part
-              ? 'Run again'
-              : `Dry run ${count(draft.people)}`
-        }}
-      </button>
-    </header>
+    <RunHeader
+      v-if="journey"
+      :journey="journey"
+      :run="run"
+      :number="number"
+      :busy="busy"
+      :people="draft.people"
+      @open="router.replace({ query: { ...route.query, run: $event } })"
+      @changed="reread"
+      @deleted="deleted"
+      @repeat="repeat"
+      @again="runAgain"
+    />
     <div v-if="failure" class="px-3 pb-2"><Trouble :text="failure" /></div>
     <div v-if="run?.again" class="px-3 pb-2">
       <p class="panel px-3 py-1.5">{{ run.again }}</p>
@@ -294,12 +232,7 @@ const ref0 = computed(() =>
           Look over who enters on the left, then send them through: what would happen is here in a
           moment, and nobody is mailed.
         </p>
-        <button
-          type="button"
-          class="button button-main mx-auto"
-          :disabled="!!progress"
-          @click="runAgain"
-        >
+        <button type="button" class="button button-main mx-auto" :disabled="busy" @click="runAgain">
           Dry run {{ count(draft.people) }}
         </button>
       </section>

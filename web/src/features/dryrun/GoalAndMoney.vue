@@ -71,7 +71,7 @@ const money = computed(() => {
         {{ percent(report.measures.money.buyers.value, 1) }} of those who entered, whatever brought
         them about.
       </p>
-      <h3 class="mt-3 font-semibold">Tried again</h3>
+      <h2 class="mt-3 text-[14px]">Tried again</h2>
       <p v-if="report.measures.chains.length === 0" class="note">
         No email here is tried again with those who did not open it.
       </p>

@@ -1,8 +1,14 @@
-import { afterEach, describe, expect, it } from 'vitest'
+import { afterEach, describe, expect, it, vi } from 'vitest'
 import { type App, createApp, h } from 'vue'
 import type { BehaviourDocument, JourneyDocument } from '@/api/types'
 import CohortPanel from './CohortPanel.vue'
 import { cohortOf, draftOf, FIRST_DRAFT, type RunDraft, shareOut, withoutGroup } from './runDraft'
+
+vi.mock('@/api/client', () => ({
+  api: { GET: () => Promise.resolve([]) },
+  answerOf: (asked: Promise<unknown>) => asked,
+  reasonOf: String,
+}))
 
 const typical = (value: number) => ({ value, origin: 'TYPICAL' as const })
 

@@ -14,6 +14,7 @@ import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.measure.EmailOrder;
 import org.opentrellis.core.measure.RunMeasures;
 import org.opentrellis.core.measure.Share;
+import org.opentrellis.core.measure.StepMeasures;
 import org.opentrellis.core.report.RunReport;
 
 /**
@@ -88,8 +89,8 @@ public record KeptRun(
   public DryRunSummary summary(int number) {
     Part part = parts.get(number);
     RunMeasures measures = report.journeys().get(number).measures();
-    List<EmailOrder.Place> places = EmailOrder.of(measures);
-    Share last = places.isEmpty() ? null : places.get(places.size() - 1).step().reach();
+    List<StepMeasures> messages = EmailOrder.of(measures);
+    Share last = messages.isEmpty() ? null : messages.get(messages.size() - 1).reach();
     return new DryRunSummary(
         id,
         number,

@@ -16,6 +16,7 @@ import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.measure.EmailOrder;
 import org.opentrellis.core.measure.RunMeasures;
+import org.opentrellis.core.measure.StepMeasures;
 import org.opentrellis.core.report.RunReport;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -67,7 +68,7 @@ class RunStore {
 
   private static RunJourneyRow row(
       long run, int number, KeptJourney kept, Behaviour behaviour, RunMeasures measures) {
-    List<EmailOrder.Place> places = EmailOrder.of(measures);
+    List<StepMeasures> messages = EmailOrder.of(measures);
     return new RunJourneyRow(
         run,
         number,
@@ -77,7 +78,7 @@ class RunStore {
         kept.journey().purpose(),
         measures.entered(),
         measures.goal() == null ? null : measures.goal().count(),
-        places.isEmpty() ? null : places.get(places.size() - 1).step().reach().count(),
+        messages.isEmpty() ? null : messages.get(messages.size() - 1).reach().count(),
         Json.write(Documents.write(kept.journey())),
         Json.write(Documents.write(behaviour)));
   }

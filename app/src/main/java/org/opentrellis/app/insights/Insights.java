@@ -23,6 +23,7 @@ import org.opentrellis.core.report.OpensOfTen;
 import org.opentrellis.core.vary.Plan;
 import org.opentrellis.core.vary.WhatMatters;
 import org.springframework.stereotype.Service;
+import tools.jackson.databind.JsonNode;
 
 /** Looks behind the figures of kept runs. */
 @Service
@@ -65,9 +66,9 @@ class Insights {
   PreviewView preview(long id, int number, PreviewOrder order) {
     KeptRun run = dryRuns.find(id);
     KeptRun.Part part = run.part(number);
-    CohortPlan cohort = order.cohort() == null ? run.cohort() : Cohorts.read(order.cohort());
+    CohortPlan cohort = isAbsent(order.cohort()) ? run.cohort() : Cohorts.read(order.cohort());
     Behaviour behaviour =
-        order.behaviour() == null
+        isAbsent(order.behaviour())
             ? part.behaviour()
             : ProblemsFound.within(
                 "/behaviour",
@@ -80,6 +81,10 @@ class Insights {
     RunMeasures then = RunMeasures.of(before.run(processors));
     RunMeasures now = RunMeasures.of(after.run(processors));
     return new PreviewView(people, then, now, goal, sentence(then, now, goal, people));
+  }
+
+  private static boolean isAbsent(@Nullable JsonNode document) {
+    return document == null || document.isNull();
   }
 
   private static DryRun dryRun(

@@ -156,10 +156,10 @@ public record ComparedTable(
   private static Map<String, Double> changes(Side side, Compared compared) {
     Map<String, Double> changes = new HashMap<>();
     Double before = null;
-    for (var place : side.places()) {
-      Double now = compared.of(place.step()).value();
+    for (StepMeasures message : side.messages()) {
+      Double now = compared.of(message).value();
       if (now != null && before != null) {
-        changes.put(place.step().id(), now - before);
+        changes.put(message.id(), now - before);
       }
       before = now == null ? before : now;
     }

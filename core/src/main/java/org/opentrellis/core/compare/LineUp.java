@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.journey.Step;
-import org.opentrellis.core.measure.EmailOrder;
 import org.opentrellis.core.measure.StepMeasures;
 
 /** What stands in one row: which of one run's messages goes beside which of another's. */
@@ -17,15 +16,14 @@ public enum LineUp {
   EMAIL_ORDER {
     @Override
     Map<String, List<@Nullable StepMeasures>> rows(List<Side> sides) {
-      return merged(sides, (side, place, n) -> nth(n));
+      return merged(sides, (side, step, n) -> nth(n));
     }
   },
   /** Those that most people get on the same day since they entered. */
   DAYS {
     @Override
     Map<String, List<@Nullable StepMeasures>> rows(List<Side> sides) {
-      Map<String, List<@Nullable StepMeasures>> rows =
-          merged(sides, (side, place, n) -> day(place.step()));
+      Map<String, List<@Nullable StepMeasures>> rows = merged(sides, (side, step, n) -> day(step));
       Map<String, List<@Nullable StepMeasures>> inOrder =
           new TreeMap<>(java.util.Comparator.comparingDouble(LineUp::dayOf).thenComparing(s -> s));
       inOrder.putAll(rows);
@@ -36,7 +34,7 @@ public enum LineUp {
   MESSAGE {
     @Override
     Map<String, List<@Nullable StepMeasures>> rows(List<Side> sides) {
-      return merged(sides, (side, place, n) -> message(side, place.step()));
+      return merged(sides, (side, step, n) -> message(side, step));
     }
   },
   /** Those of the same step, in versions of one journey. */
@@ -47,8 +45,8 @@ public enum LineUp {
       Map<String, List<@Nullable StepMeasures>> rows =
           merged(
               sides,
-              (side, place, n) -> {
-                String id = place.step().id();
+              (side, step, n) -> {
+                String id = step.id();
                 labels.putIfAbsent(id, side.nameOf(id));
                 return id;
               });
@@ -69,7 +67,7 @@ public enum LineUp {
   abstract Map<String, List<@Nullable StepMeasures>> rows(List<Side> sides);
 
   private interface Key {
-    String of(Side side, EmailOrder.Place place, int number);
+    String of(Side side, StepMeasures step, int number);
   }
 
   /** Where a run has a key more than once, its second goes into a row of its own. */
@@ -78,11 +76,11 @@ public enum LineUp {
     for (int i = 0; i < sides.size(); i++) {
       Map<String, Integer> seen = new HashMap<>();
       int number = 0;
-      for (EmailOrder.Place place : sides.get(i).places()) {
-        String base = key.of(sides.get(i), place, number++);
+      for (StepMeasures step : sides.get(i).messages()) {
+        String base = key.of(sides.get(i), step, number++);
         int times = seen.merge(base, 1, Integer::sum);
         String name = times == 1 ? base : base + AGAIN + times;
-        rows.computeIfAbsent(name, one -> empty(sides.size())).set(i, place.step());
+        rows.computeIfAbsent(name, one -> empty(sides.size())).set(i, step);
       }
     }
     return rows;

@@ -6,7 +6,6 @@ import java.util.Optional;
 import org.opentrellis.core.journey.SentAbove;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.measure.DropOff;
-import org.opentrellis.core.measure.EmailOrder;
 import org.opentrellis.core.measure.Share;
 import org.opentrellis.core.measure.StepMeasures;
 
@@ -21,9 +20,9 @@ final class LossBetweenEmails implements StandOutRule {
   @Override
   public List<StandOut> find(Side side, int place) {
     List<StandOut> found = new ArrayList<>();
-    List<EmailOrder.Place> emails = side.places();
+    List<StepMeasures> emails = side.messages();
     for (int i = 0; i + 1 < emails.size(); i++) {
-      StepMeasures here = emails.get(i).step();
+      StepMeasures here = emails.get(i);
       Optional<StepMeasures> after = next(side, here, emails.subList(i + 1, emails.size()));
       if (after.isEmpty()) {
         continue;
@@ -42,11 +41,8 @@ final class LossBetweenEmails implements StandOutRule {
 
   /** The email that those who got one may get next; arms beside it are none of theirs. */
   private static Optional<StepMeasures> next(
-      Side side, StepMeasures here, List<EmailOrder.Place> later) {
-    return later.stream()
-        .map(EmailOrder.Place::step)
-        .filter(step -> above(side, step.id()).contains(here.id()))
-        .findFirst();
+      Side side, StepMeasures here, List<StepMeasures> later) {
+    return later.stream().filter(step -> above(side, step.id()).contains(here.id())).findFirst();
   }
 
   private static StandOut told(

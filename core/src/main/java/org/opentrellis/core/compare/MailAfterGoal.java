@@ -2,7 +2,6 @@ package org.opentrellis.core.compare;
 
 import java.util.List;
 import java.util.Objects;
-import org.opentrellis.core.measure.EmailOrder;
 import org.opentrellis.core.measure.Share;
 import org.opentrellis.core.measure.StepMeasures;
 
@@ -12,8 +11,7 @@ final class MailAfterGoal implements StandOutRule {
 
   @Override
   public List<StandOut> find(Side side, int place) {
-    return side.places().stream()
-        .map(EmailOrder.Place::step)
+    return side.messages().stream()
         .filter(step -> after(step).value() != null && after(step).value() >= LEAST)
         .map(
             step ->

@@ -3,7 +3,6 @@ package org.opentrellis.core.compare;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
-import org.opentrellis.core.measure.EmailOrder;
 import org.opentrellis.core.measure.Share;
 import org.opentrellis.core.measure.StepMeasures;
 
@@ -15,8 +14,7 @@ final class MostOpened implements StandOutRule {
   @Override
   public List<StandOut> find(Side side, int place) {
     List<StepMeasures> byOpens =
-        side.places().stream()
-            .map(EmailOrder.Place::step)
+        side.messages().stream()
             .filter(step -> step.email() != null && step.email().opened().value() != null)
             .sorted(
                 Comparator.comparingDouble((StepMeasures step) -> opened(step).value()).reversed())
@@ -26,7 +24,7 @@ final class MostOpened implements StandOutRule {
     }
     StepMeasures best = byOpens.get(0);
     StepMeasures next = byOpens.get(1);
-    boolean first = side.places().get(0).step().id().equals(best.id());
+    boolean first = side.messages().get(0).id().equals(best.id());
     if (first || opened(best).low() <= opened(next).high()) {
       return List.of();
     }

@@ -2,7 +2,7 @@ package org.opentrellis.core.compare;
 
 import java.util.List;
 import org.opentrellis.core.measure.EmailMeasures;
-import org.opentrellis.core.measure.EmailOrder;
+import org.opentrellis.core.measure.StepMeasures;
 
 /** At least {@value #LEAST} of all opens recorded in a run are pre-loads that nobody read. */
 final class OpensByMachines implements StandOutRule {
@@ -12,8 +12,8 @@ final class OpensByMachines implements StandOutRule {
   public List<StandOut> find(Side side, int place) {
     long recorded = 0;
     long unread = 0;
-    for (EmailOrder.Place email : side.places()) {
-      EmailMeasures of = email.step().email();
+    for (StepMeasures email : side.messages()) {
+      EmailMeasures of = email.email();
       if (of != null && of.opened().count() > 0) {
         recorded += of.opened().count();
         unread += Math.max(0, of.opened().count() - of.openedByPeople().count());

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import org.opentrellis.core.measure.EmailMeasures;
-import org.opentrellis.core.measure.EmailOrder;
 import org.opentrellis.core.measure.Share;
 import org.opentrellis.core.measure.StepMeasures;
 
@@ -20,15 +19,15 @@ final class OpensFade implements StandOutRule {
   public List<StandOut> find(Side side, int place) {
     List<StepMeasures> best = List.of();
     List<StepMeasures> run = new ArrayList<>();
-    for (EmailOrder.Place email : side.places()) {
-      if (opened(email.step()).value() == null) {
+    for (StepMeasures email : side.messages()) {
+      if (opened(email).value() == null) {
         continue;
       }
-      if (!run.isEmpty() && value(email.step()) >= value(run.get(run.size() - 1))) {
+      if (!run.isEmpty() && value(email) >= value(run.get(run.size() - 1))) {
         best = run.size() > best.size() ? List.copyOf(run) : best;
         run.clear();
       }
-      run.add(email.step());
+      run.add(email);
     }
     best = run.size() > best.size() ? List.copyOf(run) : best;
     if (best.size() < LEAST_EMAILS

@@ -8,6 +8,7 @@ import org.opentrellis.core.measure.DropOff;
 import org.opentrellis.core.measure.EmailOrder;
 import org.opentrellis.core.measure.RunCurves;
 import org.opentrellis.core.measure.RunMeasures;
+import org.opentrellis.core.measure.StepMeasures;
 
 /**
  * One journey of one run, as it stands beside others.
@@ -35,7 +36,7 @@ public record Side(
   }
 
   /** Its emails and texts in the order in which people get them. */
-  List<EmailOrder.Place> places() {
+  List<StepMeasures> messages() {
     return EmailOrder.of(measures);
   }
 

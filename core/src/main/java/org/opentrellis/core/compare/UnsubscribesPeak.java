@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
-import org.opentrellis.core.measure.EmailOrder;
 import org.opentrellis.core.measure.Share;
 import org.opentrellis.core.measure.StepMeasures;
 import org.opentrellis.core.stats.Holm;
@@ -20,8 +19,7 @@ final class UnsubscribesPeak implements StandOutRule {
   @Override
   public List<StandOut> find(Side side, int place) {
     List<StepMeasures> emails =
-        side.places().stream()
-            .map(EmailOrder.Place::step)
+        side.messages().stream()
             .filter(step -> step.email() != null && step.email().unsubscribed().of() > 0)
             .toList();
     long count = emails.stream().mapToLong(step -> of(step).count()).sum();

@@ -11,15 +11,4 @@ package org.opentrellis.core.dryrun;
  * @param seconds from entry to the end in all; to the horizon for those still inside
  */
 public record PathTally(
-    int firstPerson, int firstVisit, long count, long goalMet, long messages, long seconds) {
-
-  PathTally plus(PathTally later) {
-    return new PathTally(
-        firstPerson,
-        firstVisit,
-        count + later.count,
-        goalMet + later.goalMet,
-        messages + later.messages,
-        seconds + later.seconds);
-  }
-}
+    int firstPerson, int firstVisit, long count, long goalMet, long messages, long seconds) {}

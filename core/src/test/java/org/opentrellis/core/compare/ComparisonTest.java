@@ -166,6 +166,23 @@ class ComparisonTest {
         .toList();
   }
 
+  @Test
+  void aMessagesChangeIsFromTheOneBeforeInTheSameRun() {
+    Side one = side("one", JOURNEY, PEOPLE, 500, 1);
+    var rows =
+        Comparison.of(
+                List.of(one, side("two", JOURNEY, PEOPLE, 500, 2)),
+                0,
+                LineUp.EMAIL_ORDER,
+                Compared.OPENED)
+            .table()
+            .rows();
+    ComparedTable.ComparedCell first = rows.get(0).cells().get(0);
+    ComparedTable.ComparedCell second = rows.get(1).cells().get(0);
+    assertThat(first.before()).isNull();
+    assertThat(second.before()).isEqualTo(second.share().value() - first.share().value());
+  }
+
   /** The number of people proposed would settle it: with so many it is called a difference. */
   @Test
   void morePeopleSettleWhatTheySaid() {

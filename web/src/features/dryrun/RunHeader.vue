@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { refOf } from '@/features/compare/runRefs'
+import type { DryRunView, JourneyView } from '@/api/types'
+import { clock, count } from '@/ui/figures'
+import RunShelf from './RunShelf.vue'
+
+/** Which run is shown, and what can be done with it. */
+const props = defineProps<{
+  journey: JourneyView
+  run: DryRunView | null
+  number: number
+  /** Whether a run is on its way. */
+  busy: boolean
+  people: number
+}>()
+const emit = defineEmits<{
+  open: [run: number]
+  changed: []
+  deleted: [run: number]
+  repeat: [run: number]
+  again: []
+}>()
+
+const shown = computed(() => props.run?.journeys[props.number]?.run ?? null)
+const others = computed(
+  () => props.run?.journeys.filter((one) => one.run.journeyId !== props.journey.id) ?? [],
+)
+const words = computed(() => {
+  const run = shown.value
+  if (!run) return ''
+  return [
+    `${run.name ?? `dry run ${run.id}`} of v${run.journeyVersion}, ${clock(run.madeAt)}`,
+    run.cohortName ?? `${count(run.people)} people`,
+    `seed ${run.seed}`,
+    `${run.horizonDays} days`,
+    `${run.millis} ms`,
+  ].join(' · ')
+})
+const outdated = computed(
+  () => !!shown.value && shown.value.journeyVersion !== props.journey.version,
+)
+</script>
+
+<template>
+  <header class="flex shrink-0 items-center gap-2 px-4 pt-2.5 pb-2">
+    <div class="min-w-0 flex-1">
+      <h1 class="truncate text-[22px] leading-7">{{ journey.journey.name }}</h1>
+      <p v-if="shown" class="note truncate">
+        {{ words }}
+        <template v-if="others.length">
+          · together with
+          <RouterLink
+            v-for="one in others"
+            :key="one.run.journeyId"
+            class="mr-1 underline"
+            :to="{ name: 'dry-run', params: { id: one.run.journeyId }, query: { run: shown.id } }"
+            >{{ one.run.journeyName }}</RouterLink
+          >
+        </template>
+        <b v-if="outdated" class="text-clay">· the journey is at v{{ journey.version }} now</b>
+      </p>
+    </div>
+    <RouterLink class="button" :to="{ name: 'workbench', params: { id: journey.id } }">
+      Back to the run sheet
+    </RouterLink>
+    <RunShelf
+      :journey="journey.id"
+      :shown="shown?.id ?? null"
+      @open="emit('open', $event)"
+      @changed="emit('changed')"
+      @deleted="emit('deleted', $event)"
+    />
+    <template v-if="shown">
+      <button
+        type="button"
+        class="button"
+        title="Make this run again with its own settings, to see whether the figures are the same"
+        :disabled="busy"
+        @click="emit('repeat', shown.id)"
+      >
+        Repeat
+      </button>
+      <a class="button" :href="`/api/dry-runs/${shown.id}/report.html`" download>Report</a>
+      <RouterLink class="button" :to="{ name: 'side-by-side', query: { runs: refOf(shown) } }">
+        Put side by side
+      </RouterLink>
+    </template>
+    <button type="button" class="button button-main" :disabled="busy" @click="emit('again')">
+      {{ busy ? 'Running…' : shown ? 'Run again' : `Dry run ${count(people)}` }}
+    </button>
+  </header>
+</template>
