@@ -51,11 +51,6 @@ public record Curve(List<CurvePoint> points) {
     return followed;
   }
 
-  /** The share by the end of the curve; null if it is empty. */
-  public @Nullable Double last() {
-    return points.isEmpty() ? null : points.get(points.size() - 1).value();
-  }
-
   /** Goals met by day; null if the journey has no goal. */
   static @Nullable Curve ofGoal(DayTally days, boolean hasGoal) {
     return hasGoal ? of(followedToGoal(days)) : null;
