@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import DraftInput from './DraftInput.vue'
 
-/** A number that is drawn or typed; what is drawn is given on at once, as input. */
+/** A number that is drawn or typed; it is given on when it is let go or finished. */
 const props = defineProps<{
   label: string
   value: number

@@ -1,7 +1,5 @@
 package org.opentrellis.app.account;
 
-import java.util.List;
-import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.report.SendingLimits;
 import org.springframework.stereotype.Service;
@@ -31,12 +29,7 @@ public class Account {
       mapper.set(LimitsRow.of(limits));
       return limits;
     } catch (IllegalArgumentException refused) {
-      throw new ProblemsFound(
-          List.of(new Problem("bad-value", "", sentence(refused.getMessage()))));
+      throw ProblemsFound.refused("", refused);
     }
-  }
-
-  private static String sentence(String message) {
-    return Character.toUpperCase(message.charAt(0)) + message.substring(1) + ".";
   }
 }

@@ -62,8 +62,7 @@ class Calibrations {
           unknown,
           Documents.write(behaviour));
     } catch (IllegalArgumentException tooLittle) {
-      String why = String.valueOf(tooLittle.getMessage());
-      throw refused("", Character.toUpperCase(why.charAt(0)) + why.substring(1) + ".");
+      throw ProblemsFound.refused("", tooLittle);
     }
   }
 

@@ -232,9 +232,7 @@ public class DryRuns {
     try {
       return CohortSettings.of(cohort, order.seed(), thisMonday(), order.horizonDays());
     } catch (IllegalArgumentException refused) {
-      String why = String.valueOf(refused.getMessage());
-      throw refused(
-          "/cohort/arrivals", Character.toUpperCase(why.charAt(0)) + why.substring(1) + ".");
+      throw ProblemsFound.refused("/cohort/arrivals", refused);
     }
   }
 

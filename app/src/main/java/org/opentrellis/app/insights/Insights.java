@@ -17,7 +17,6 @@ import org.opentrellis.core.dryrun.PairedDryRun;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.measure.Difference;
 import org.opentrellis.core.measure.RunMeasures;
-import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.report.OpensOfTen;
 import org.opentrellis.core.vary.Plan;
@@ -128,11 +127,7 @@ class Insights {
     try {
       return OpensOfTen.of(new Keenness(keenness, spread));
     } catch (IllegalArgumentException refused) {
-      String why = String.valueOf(refused.getMessage());
-      throw new ProblemsFound(
-          List.of(
-              new Problem(
-                  "bad-value", "", Character.toUpperCase(why.charAt(0)) + why.substring(1) + ".")));
+      throw ProblemsFound.refused("", refused);
     }
   }
 }

@@ -21,6 +21,17 @@ public final class ProblemsFound extends RuntimeException {
     this.problems = List.copyOf(problems);
   }
 
+  /**
+   * What a type refused, as the one problem of an input.
+   *
+   * @param place where the refused value stands, as a JSON Pointer
+   */
+  public static ProblemsFound refused(String place, IllegalArgumentException why) {
+    String words = String.valueOf(why.getMessage());
+    String sentence = Character.toUpperCase(words.charAt(0)) + words.substring(1) + ".";
+    return new ProblemsFound(List.of(new Problem("bad-value", place, sentence)));
+  }
+
   public List<Problem> problems() {
     return problems;
   }
