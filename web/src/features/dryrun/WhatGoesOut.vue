@@ -21,7 +21,11 @@ const limits = shallowRef<SendingLimits | null>(null)
 const failure = ref<string | null>(null)
 
 onMounted(async () => {
-  limits.value = await answerOf(api.GET('/api/sending-limits')).catch(() => null)
+  try {
+    limits.value = await answerOf(api.GET('/api/sending-limits'))
+  } catch (reason) {
+    failure.value = reasonOf(reason)
+  }
 })
 
 async function set(change: Partial<SendingLimits>) {
