@@ -144,7 +144,7 @@ final class WalkDriver implements Choices {
     }
     open = send;
     openAt = visit.now();
-    openMessage = program.messages(send).get(visit.variant(send));
+    openMessage = program.messages(send).get(visit.sent(send).variant());
     return Reply.ignores();
   }
 

@@ -1,26 +1,37 @@
 package org.opentrellis.core.dryrun;
 
 import java.util.Arrays;
+import java.util.stream.IntStream;
 import org.opentrellis.core.calendar.ZoneClock;
+import org.opentrellis.core.machine.Program;
 import org.opentrellis.core.machine.Visit;
 import org.opentrellis.core.stats.TimeBuckets;
 
 /**
  * When people got to each step of a journey: by time since entry, by calendar day and by quarter of
  * the local day. All in one array, because this is what a run touches most.
+ *
+ * <p>Most steps are reached at the instant of the step before, so while a run goes on, an arrival
+ * counts for the step and for those that follow it at once; should they not be reached after all, it
+ * is taken back from the first of them on. {@link #finish} makes it the counts of single steps.
  */
 final class ArrivalTally {
   /** Local times of arrival are counted by quarter of an hour. */
   private static final int QUARTERS = 96;
 
   private static final int DAY = ZoneClock.DAY;
+  private static final int NONE = -1;
 
   private final int days;
   private final int stride;
   private final int[] cells;
+  private final int[] followsAtOnce;
+
+  /** The step that the latest arrival counts for already, though it is not reached yet. */
+  private int expected = NONE;
 
   /** The latest arrival, and where it counts. */
-  private long at = Long.MIN_VALUE;
+  private long at;
 
   private long since;
   private int bucket;
@@ -31,29 +42,59 @@ final class ArrivalTally {
   /**
    * @param days that are counted; the last counts all later ones
    */
-  ArrivalTally(int steps, int days) {
+  ArrivalTally(Program program, int days) {
     this.days = days;
+    int steps = program.steps().size();
+    followsAtOnce = IntStream.range(0, steps).map(program::followsAtOnce).toArray();
     stride = TimeBuckets.BUCKETS + days + QUARTERS;
     cells = new int[steps * stride];
   }
 
-  /** Many steps are reached at the instant of the step before: their moment is read but once. */
+  /** Another visit begins. */
+  void begins(Visit visit) {
+    stops();
+    read(visit);
+  }
+
   void accept(int step, Visit visit) {
-    if (visit.now() != at || visit.entryAt() != since) {
+    if (step == expected && isRead(visit)) {
+      expected = followsAtOnce[step];
+      return;
+    }
+    stops();
+    if (!isRead(visit)) {
       read(visit);
     }
+    add(step, 1);
+    expected = followsAtOnce[step];
+  }
+
+  /** Whoever was on the way does not get to what would have followed at once. */
+  void stops() {
+    if (expected != NONE) {
+      add(expected, -1);
+      expected = NONE;
+    }
+  }
+
+  private void add(int step, int count) {
     int base = step * stride;
-    cells[base + bucket]++;
-    cells[base + dayCell]++;
-    cells[base + quarterCell]++;
+    cells[base + bucket] += count;
+    cells[base + dayCell] += count;
+    cells[base + quarterCell] += count;
   }
 
   /** The visit's local hour since 1970. */
   long hour(Visit visit) {
-    if (visit.now() != at || visit.entryAt() != since) {
+    if (!isRead(visit)) {
+      stops();
       read(visit);
     }
     return hour;
+  }
+
+  private boolean isRead(Visit visit) {
+    return visit.now() == at && visit.entryAt() == since;
   }
 
   private void read(Visit visit) {
@@ -68,6 +109,21 @@ final class ArrivalTally {
     hour = localDay * 24 + second / 3600;
   }
 
+  /** Once everybody has been counted: from now on, cells are of single steps. */
+  void finish() {
+    stops();
+    for (int step = 0; step < followsAtOnce.length; step++) {
+      if (followsAtOnce[step] != NONE) {
+        int from = step * stride;
+        int to = followsAtOnce[step] * stride;
+        for (int i = 0; i < stride; i++) {
+          cells[to + i] += cells[from + i];
+        }
+      }
+    }
+  }
+
+  /** Both must be finished. */
   void combine(ArrivalTally other) {
     for (int i = 0; i < cells.length; i++) {
       cells[i] += other.cells[i];

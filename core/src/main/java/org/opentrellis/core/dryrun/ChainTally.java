@@ -1,6 +1,7 @@
 package org.opentrellis.core.dryrun;
 
 import org.opentrellis.core.machine.Program;
+import org.opentrellis.core.machine.Sent;
 import org.opentrellis.core.machine.Visit;
 
 /** Counts of an email and its further tries, read as one. Integers only. */
@@ -22,23 +23,24 @@ public final class ChainTally {
 
   /** Counts a visit whose first try was delivered, once the visit is over. */
   void close(Visit visit, long end) {
-    if (visit.sentAt(sends[0]) > end || visit.deliveredAt(sends[0]) > end) {
+    Sent first = visit.sent(sends[0]);
+    if (first.at() > end || first.deliveredAt() > end) {
       return;
     }
     deliveredFirst++;
     boolean opened = false;
     boolean byPeople = false;
     boolean clicked = false;
-    for (int n = 0; n < sends.length; n++) {
-      int send = sends[n];
-      if (visit.sentAt(send) <= end) {
-        moreSent += n > 0 ? 1 : 0;
-        opened |= visit.recordedOpenAt(send) <= end;
-        byPeople |= visit.peopleOpenAt(send) <= end;
-        clicked |= visit.clickAt(send) <= end;
+    for (int send : sends) {
+      Sent one = visit.sent(send);
+      if (one.at() <= end) {
+        moreSent += one != first ? 1 : 0;
+        opened |= one.recordedOpenAt() <= end;
+        byPeople |= one.peopleOpenAt() <= end;
+        clicked |= one.clickAt() <= end;
       }
     }
-    openedFirst += visit.recordedOpenAt(sends[0]) <= end ? 1 : 0;
+    openedFirst += first.recordedOpenAt() <= end ? 1 : 0;
     openedAny += opened ? 1 : 0;
     openedAnyByPeople += byPeople ? 1 : 0;
     clickedAny += clicked ? 1 : 0;

@@ -138,6 +138,7 @@ public final class DryRun {
         sinceTold = 0;
       }
     }
+    tallies.finish();
     return tallies;
   }
 

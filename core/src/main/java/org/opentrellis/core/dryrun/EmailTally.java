@@ -1,6 +1,6 @@
 package org.opentrellis.core.dryrun;
 
-import org.opentrellis.core.machine.Visit;
+import org.opentrellis.core.machine.Sent;
 
 /** Counts of one message sent by one step; people are counted once for each time it was sent. */
 public final class EmailTally {
@@ -22,26 +22,29 @@ public final class EmailTally {
   }
 
   /** Counts what became of it by a moment, once a visit is over. */
-  void close(Visit visit, int send, long goalAt, long end) {
+  void close(Sent message, long goalAt, long end) {
     sent++;
-    afterGoal += visit.sentAt(send) > goalAt ? 1 : 0;
-    byVariant[visit.variant(send)]++;
-    if (visit.deliveredAt(send) > end) {
+    afterGoal += message.at() > goalAt ? 1 : 0;
+    byVariant[message.variant()]++;
+    if (message.deliveredAt() > end) {
       return;
     }
     delivered++;
-    opened += visit.recordedOpenAt(send) <= end ? 1 : 0;
-    openedByPeople += visit.peopleOpenAt(send) <= end ? 1 : 0;
-    if (visit.clickAt(send) <= end) {
+    opened += message.recordedOpenAt() <= end ? 1 : 0;
+    if (message.peopleOpenAt() > end) {
+      return;
+    }
+    openedByPeople++;
+    if (message.clickAt() <= end) {
       clicked++;
-      int link = visit.clickedLink(send);
+      int link = message.clickedLink();
       if (link >= 0) {
-        byLink[visit.variant(send)][link]++;
+        byLink[message.variant()][link]++;
       }
     }
-    if (visit.orderAt(send) <= end) {
+    if (message.orderAt() <= end) {
       buyers++;
-      revenueCents += visit.orderCents(send);
+      revenueCents += message.orderCents();
     }
   }
 

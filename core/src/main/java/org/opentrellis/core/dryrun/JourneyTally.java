@@ -2,15 +2,13 @@ package org.opentrellis.core.dryrun;
 
 import java.util.Arrays;
 import java.util.List;
-import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.journey.Goal;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.Tries;
 import org.opentrellis.core.machine.LeaveReason;
 import org.opentrellis.core.machine.Program;
-import org.opentrellis.core.machine.SkipReason;
+import org.opentrellis.core.machine.Sent;
 import org.opentrellis.core.machine.Visit;
-import org.opentrellis.core.random.Draws;
 import org.opentrellis.core.stats.TimeBuckets;
 
 /**
@@ -22,26 +20,24 @@ import org.opentrellis.core.stats.TimeBuckets;
  * opened by people <= delivered <= sent; the paths add up to those who entered.
  */
 public final class JourneyTally {
-  private static final int DAY = ZoneClock.DAY;
-
   private final Program program;
   private final int horizonDays;
-  private final ArrivalTally arrivals;
-  private final StepTally[] steps;
+  final ArrivalTally arrivals;
+  final StepTally[] steps;
   private final EmailTally[] sends;
-  private final DayTally days;
+  final DayTally days;
   private final MoneyTally money = new MoneyTally();
   private final ChainTally[] chains;
   private final TimeBuckets goalTimes = new TimeBuckets();
-  private final long[] left = new long[LeaveReason.values().length];
+  final long[] left = new long[LeaveReason.values().length];
   private final long[] sentPerVisit;
   private final Paths paths = new Paths();
 
-  private long refused;
-  private long turnedAway;
-  private long entered;
-  private long finished;
-  private long waiting;
+  long refused;
+  long turnedAway;
+  long entered;
+  long finished;
+  long waiting;
   private long goalMet;
   private long unsubscribed;
   private long complained;
@@ -54,7 +50,7 @@ public final class JourneyTally {
     int goalDays = program.goal().map(Goal::withinDays).orElse(horizonDays);
     this.days = new DayTally(horizonDays, goalDays);
     int counted = horizonDays + 2;
-    this.arrivals = new ArrivalTally(program.steps().size(), counted);
+    this.arrivals = new ArrivalTally(program, counted);
     this.steps = new StepTally[program.steps().size()];
     for (int i = 0; i < steps.length; i++) {
       steps[i] = new StepTally(arrivals, i, program.steps().get(i).ways().size(), counted);
@@ -72,75 +68,9 @@ public final class JourneyTally {
             .toArray(ChainTally[]::new);
   }
 
-  void turnedAway(boolean byFilter) {
-    refused += byFilter ? 1 : 0;
-    turnedAway += byFilter ? 0 : 1;
-  }
-
-  void begins() {
-    entered++;
-  }
-
-  void entered(int step, Visit visit) {
-    arrivals.accept(step, visit);
-  }
-
-  long localHour(Visit visit) {
-    return arrivals.hour(visit);
-  }
-
-  void held(int step, long seconds) {
-    steps[step].held++;
-    steps[step].heldSeconds += seconds;
-  }
-
-  void skipped(int step, SkipReason reason, Visit visit) {
-    steps[step].skipped[reason.ordinal()]++;
-    note(visit, step, 900 + reason.ordinal());
-  }
-
-  void passed(int step, Visit visit) {
-    steps[step].passed++;
-    stays(step, visit, visit.now());
-  }
-
-  private void stays(int step, Visit visit, long until) {
-    if (until > visit.steppedAt()) {
-      steps[step].stay(visit.steppedAt() - visit.entryAt(), until - visit.entryAt());
-    }
-  }
-
-  void took(int step, int way, Visit visit) {
-    steps[step].ways[way]++;
-    note(visit, step, way);
-  }
-
-  void left(int step, LeaveReason reason, Visit visit) {
-    steps[step].left[reason.ordinal()]++;
-    left[reason.ordinal()]++;
-    days.leaves(reason, visit.now() - visit.entryAt());
-    stays(step, visit, visit.now());
-    note(visit, step, 800 + reason.ordinal());
-  }
-
-  void finishes(int step, Visit visit) {
-    finished++;
-    days.finishes(visit.now() - visit.entryAt());
-    if (step >= 0) {
-      steps[step].finished++;
-    }
-  }
-
-  void waiting(int step, Visit visit) {
-    steps[step].waiting++;
-    waiting++;
-    note(visit, step, 700);
-    steps[step].stay(visit.steppedAt() - visit.entryAt(), (long) (horizonDays + 1) * DAY);
-  }
-
-  /** Adds a turn to what the visit's path is told by. */
-  private static void note(Visit visit, int step, int turn) {
-    visit.mark(Draws.mix(visit.mark() * 31 + step * 1024L + turn + 1));
+  /** Once everybody has been counted. */
+  void finish() {
+    arrivals.finish();
   }
 
   /** Counts what became of the messages and of the goal, once a visit is over. */
@@ -148,11 +78,11 @@ public final class JourneyTally {
     long goalAt = visit.goalMetAt(end);
     int emails = 0;
     for (int n = 0; n < visit.sends(); n++) {
-      int send = visit.sentInOrder(n);
-      sends[send].close(visit, send, goalAt, end);
-      if (!program.isText(send)) {
+      Sent message = visit.sentInOrder(n);
+      sends[message.send()].close(message, goalAt, end);
+      if (!program.isText(message.send())) {
         emails++;
-        days.email(visit.sentAt(send) - visit.entryAt());
+        days.email(message.at() - visit.entryAt());
       }
     }
     for (ChainTally chain : chains) {

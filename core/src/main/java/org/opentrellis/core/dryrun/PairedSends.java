@@ -7,6 +7,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.machine.Person;
 import org.opentrellis.core.machine.Program;
+import org.opentrellis.core.machine.Sent;
 import org.opentrellis.core.machine.Visit;
 import org.opentrellis.core.machine.Witness;
 import org.opentrellis.core.stats.PairedRatios;
@@ -186,13 +187,13 @@ public final class PairedSends {
       for (int i = 0; i < sends.length; i++) {
         long[] of = counts[i];
         of[Count.ENTERED.ordinal()]++;
-        int send = sends[i];
-        if (visit.sentAt(send) <= end && visit.deliveredAt(send) <= end) {
+        Sent message = visit.sent(sends[i]);
+        if (message.at() <= end && message.deliveredAt() <= end) {
           of[Count.DELIVERED.ordinal()]++;
-          of[Count.OPENED.ordinal()] += visit.recordedOpenAt(send) <= end ? 1 : 0;
-          of[Count.OPENED_BY_PEOPLE.ordinal()] += visit.peopleOpenAt(send) <= end ? 1 : 0;
-          of[Count.CLICKED.ordinal()] += visit.clickAt(send) <= end ? 1 : 0;
-          of[Count.BOUGHT.ordinal()] += visit.orderAt(send) <= end ? 1 : 0;
+          of[Count.OPENED.ordinal()] += message.recordedOpenAt() <= end ? 1 : 0;
+          of[Count.OPENED_BY_PEOPLE.ordinal()] += message.peopleOpenAt() <= end ? 1 : 0;
+          of[Count.CLICKED.ordinal()] += message.clickAt() <= end ? 1 : 0;
+          of[Count.BOUGHT.ordinal()] += message.orderAt() <= end ? 1 : 0;
         }
       }
       int by = visit.unsubscribedBy(end);

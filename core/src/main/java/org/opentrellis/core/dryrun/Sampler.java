@@ -37,7 +37,7 @@ final class Sampler implements Outside {
 
   @Override
   public void send(int send, Visit visit) {
-    SendDraws draws = cohort.draws(visit.program().number(), send, visit.variant(send));
+    SendDraws draws = cohort.draws(visit.program().number(), send, visit.sent(send).variant());
     Traits who = Traits.of(visit.person());
     long now = visit.now();
     if (who.deadAddress && !draws.text) {

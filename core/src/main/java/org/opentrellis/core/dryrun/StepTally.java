@@ -12,7 +12,6 @@ public final class StepTally {
 
   private final ArrivalTally arrivals;
   private final int number;
-  long passed;
   long waiting;
   long finished;
   long held;
@@ -49,7 +48,6 @@ public final class StepTally {
   }
 
   void combine(StepTally other) {
-    passed += other.passed;
     waiting += other.waiting;
     finished += other.finished;
     held += other.held;
@@ -65,9 +63,9 @@ public final class StepTally {
     return arrivals.total(number);
   }
 
-  /** Times that somebody went on from it. */
+  /** Times that somebody went on from it: who got there neither left nor is there still. */
   public long passed() {
-    return passed;
+    return entered() - left() - waiting;
   }
 
   /** Still there at the horizon. */

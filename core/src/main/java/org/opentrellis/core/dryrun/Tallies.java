@@ -1,5 +1,6 @@
 package org.opentrellis.core.dryrun;
 
+import java.util.Arrays;
 import java.util.List;
 import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.machine.LeaveReason;
@@ -19,6 +20,7 @@ public final class Tallies implements Witness {
 
   private final World world;
   private final JourneyTally[] journeys;
+  private final JourneyCounter[] counters;
   private final SendCalendar emails;
   private final SendCalendar texts;
   private final long[] mostInAWeek = new long[MOST_IN_A_WEEK + 1];
@@ -33,71 +35,15 @@ public final class Tallies implements Witness {
     long firstDay = Math.floorDiv(settings.start().getEpochSecond(), (long) ZoneClock.DAY);
     this.emails = new SendCalendar(firstDay);
     this.texts = new SendCalendar(firstDay);
-  }
-
-  private JourneyTally of(Visit visit) {
-    return journeys[visit.program().number()];
-  }
-
-  @Override
-  public void begins(Visit visit) {
-    of(visit).begins();
+    this.counters =
+        Arrays.stream(journeys)
+            .map(journey -> new JourneyCounter(journey, emails, texts))
+            .toArray(JourneyCounter[]::new);
   }
 
   @Override
-  public void turnedAway(Program program, boolean byFilter, long at) {
-    journeys[program.number()].turnedAway(byFilter);
-  }
-
-  @Override
-  public void entered(int step, Visit visit) {
-    of(visit).entered(step, visit);
-  }
-
-  @Override
-  public void held(int step, long seconds, Visit visit) {
-    of(visit).held(step, seconds);
-  }
-
-  /** The calendar goes by the person's own time, also where the journey keeps another. */
-  @Override
-  public void sent(int step, int send, Visit visit) {
-    ZoneClock clock = visit.person().clock();
-    long hour =
-        visit.clock() == clock
-            ? of(visit).localHour(visit)
-            : Math.floorDiv(clock.local(visit.now()), 3600L);
-    (visit.program().isText(send) ? texts : emails).accept(hour);
-  }
-
-  @Override
-  public void skipped(int step, SkipReason reason, Visit visit) {
-    of(visit).skipped(step, reason, visit);
-  }
-
-  @Override
-  public void passed(int step, Visit visit) {
-    of(visit).passed(step, visit);
-  }
-
-  @Override
-  public void took(int step, int way, Visit visit) {
-    of(visit).took(step, way, visit);
-  }
-
-  @Override
-  public void left(int step, LeaveReason reason, Visit visit) {
-    of(visit).left(step, reason, visit);
-  }
-
-  @Override
-  public void finished(int step, Visit visit) {
-    of(visit).finishes(step, visit);
-  }
-
-  @Override
-  public void waiting(int step, Visit visit) {
-    of(visit).waiting(step, visit);
+  public Witness of(Program program) {
+    return counters[program.number()];
   }
 
   /** Counts a person, once their time is over. */
@@ -108,7 +54,7 @@ public final class Tallies implements Witness {
     List<Visit> visits = person.visits();
     for (int n = 0; n < visits.size(); n++) {
       Visit visit = visits.get(n);
-      of(visit).close(visit, number, n, end);
+      journeys[visit.program().number()].close(visit, number, n, end);
     }
   }
 
@@ -116,7 +62,14 @@ public final class Tallies implements Witness {
   void heldOut(Person person) {
     people++;
     long end = person.endsAt();
-    person.visits().forEach(visit -> of(visit).heldOut(visit, end));
+    person.visits().forEach(visit -> journeys[visit.program().number()].heldOut(visit, end));
+  }
+
+  /** Once everybody has been counted. */
+  void finish() {
+    for (JourneyTally journey : journeys) {
+      journey.finish();
+    }
   }
 
   /** Adds the part of the same run that comes after this one in order of people. */

@@ -31,25 +31,26 @@ record EmailQuestion(
     return Evidence.MAIL;
   }
 
-  private long moment(Visit visit, int of) {
+  private long moment(Visit visit, Sent of) {
     long at =
         switch (what) {
-          case DELIVERED -> visit.deliveredAt(of);
-          case BOUNCED -> visit.bouncedAt(of);
-          case OPENED -> visit.recordedOpenAt(of);
-          case OPENED_BY_PEOPLE -> visit.peopleOpenAt(of);
+          case DELIVERED -> of.deliveredAt();
+          case BOUNCED -> of.bouncedAt();
+          case OPENED -> of.recordedOpenAt();
+          case OPENED_BY_PEOPLE -> of.peopleOpenAt();
           case CLICKED -> clicked(visit, of);
         };
     boolean late =
-        within != null && at != Person.NEVER && at > within.after(visit.sentAt(of), visit.clock);
+        within != null && at != Person.NEVER && at > within.after(of.at(), visit.clock);
     return late ? Person.NEVER : at;
   }
 
-  private long clicked(Visit visit, int of) {
+  private long clicked(Visit visit, Sent of) {
     if (linkSlots == null) {
-      return visit.clickAt(of);
+      return of.clickAt();
     }
-    return linkSlots[of] < 0 ? Person.NEVER : visit.linkClickAt(linkSlots[of]);
+    int slot = linkSlots[of.send()];
+    return slot < 0 ? Person.NEVER : visit.linkClickAt(slot);
   }
 
   /** What has become of one email stays so: its moment says when. */
@@ -58,14 +59,14 @@ record EmailQuestion(
     if (send < 0) {
       return Question.super.firstHolds(visit, from, to);
     }
-    long at = Math.max(from, moment(visit, send));
+    long at = Math.max(from, moment(visit, visit.sent(send)));
     return at <= to ? at : Person.NEVER;
   }
 
   @Override
   public boolean holds(Visit visit, long at) {
     if (send >= 0) {
-      return moment(visit, send) <= at;
+      return moment(visit, visit.sent(send)) <= at;
     }
     for (int n = firstThatCounts(visit); n < visit.sends(); n++) {
       if (moment(visit, visit.sentInOrder(n)) <= at) {
@@ -78,7 +79,7 @@ record EmailQuestion(
   @Override
   public long nextChange(Visit visit, long at) {
     if (send >= 0) {
-      return ifAfter(moment(visit, send), at);
+      return ifAfter(moment(visit, visit.sent(send)), at);
     }
     long next = Person.NEVER;
     for (int n = firstThatCounts(visit); n < visit.sends(); n++) {

@@ -20,12 +20,12 @@ public final class JourneyMachine {
   /** Nobody enters one journey more often than this in one life. */
   static final int MOST_ENTRIES = 200;
 
+  private final Outside outside;
   private final Witness witness;
-  private final Steps steps;
 
   public JourneyMachine(Outside outside, Witness witness) {
+    this.outside = outside;
     this.witness = witness;
-    this.steps = new Steps(outside, witness);
   }
 
   /**
@@ -55,7 +55,7 @@ public final class JourneyMachine {
     for (int i = 0; i < person.visits.size(); i++) {
       Visit visit = person.visits.get(i);
       if (!visit.over()) {
-        witness.waiting(visit.node, visit);
+        visit.witness.waiting(visit.node, visit);
       }
     }
   }
@@ -137,26 +137,29 @@ public final class JourneyMachine {
     int origin = person.entries.nextOrigin();
     person.entries.removeNext();
     person.now = at;
+    Witness told = witness.of(program);
     if (!mayEnter(person, program, trigger, at)) {
-      witness.turnedAway(program, false, at);
+      told.turnedAway(program, false, at);
       return;
     }
     Visit visit = person.newVisit(program);
     ZoneClock clock = person.world.clockOf(program, person.clock);
     program.markOnEntry(person, trigger);
+    visit.witness = told;
+    visit.outside = outside.of(program);
     visit.begin(trigger, origin, person.timesEntered[program.number()], at, clock);
     if (!program.admits(visit)) {
       visit.node = Visit.OVER;
       person.visits.remove(visit);
-      witness.turnedAway(program, true, at);
+      told.turnedAway(program, true, at);
       return;
     }
     person.timesEntered[program.number()]++;
     person.lastEntryAt[program.number()] = at;
-    witness.begins(visit);
+    told.begins(visit);
     Lookout.around(person);
     if (visit.over()) {
-      witness.finished(Visit.OVER, visit);
+      told.finished(Visit.OVER, visit);
     }
   }
 
@@ -200,10 +203,10 @@ public final class JourneyMachine {
     visit.comesTo(at);
     if (!waited) {
       visit.steppedAt = at;
-      witness.entered(visit.node, visit);
+      visit.witness.entered(visit.node, visit);
     }
-    if (!steps.leaves(visit)) {
-      steps.act(visit.program.node(visit.node), visit, waited);
+    if (!Steps.leaves(visit)) {
+      Steps.act(visit.program.node(visit.node), visit, waited);
     }
   }
 }

@@ -7,6 +7,11 @@ import org.opentrellis.core.calendar.Amount;
 sealed interface Node {
   int next();
 
+  /** Whether who gets here goes on to {@code next} at once, unless they leave or are held up. */
+  default boolean goesStraightOn() {
+    return false;
+  }
+
   /**
    * @param send its number among the sends
    * @param text whether it goes to the phone
@@ -23,7 +28,12 @@ sealed interface Node {
       double[] variants,
       boolean plain,
       int next)
-      implements Node {}
+      implements Node {
+    @Override
+    public boolean goesStraightOn() {
+      return true;
+    }
+  }
 
   /**
    * @param ifPast where to go on if the moment is past
@@ -45,16 +55,31 @@ sealed interface Node {
    */
   record Split(double[] shares, int[] firstOfArm, int next) implements Node {}
 
-  record Change(RecordEdit[] edits, int next) implements Node {}
+  record Change(RecordEdit[] edits, int next) implements Node {
+    @Override
+    public boolean goesStraightOn() {
+      return true;
+    }
+  }
 
   /**
    * @param program the journey's number in the world, or -1 if it is not there
    * @param trigger the number of that journey's hand-over trigger, or -1
    */
-  record HandOver(int program, int trigger, boolean thenFinish, int next) implements Node {}
+  record HandOver(int program, int trigger, boolean thenFinish, int next) implements Node {
+    @Override
+    public boolean goesStraightOn() {
+      return !thenFinish;
+    }
+  }
 
   /** Nothing that the person notices: a notice, or the place where a strand begins. */
-  record Pass(int next) implements Node {}
+  record Pass(int next) implements Node {
+    @Override
+    public boolean goesStraightOn() {
+      return true;
+    }
+  }
 
   record Finish() implements Node {
     @Override

@@ -6,6 +6,23 @@ package org.opentrellis.core.machine;
  * when it happens.
  */
 public interface Outside {
+  /** Every lot falls the first way, and nothing becomes of anything. */
+  Outside NOTHING =
+      new Outside() {
+        @Override
+        public int lot(int step, double[] ways, Visit visit) {
+          return 0;
+        }
+
+        @Override
+        public void send(int send, Visit visit) {}
+      };
+
+  /** What decides in the visits of one journey. */
+  default Outside of(Program program) {
+    return this;
+  }
+
   /**
    * Draws a lot.
    *

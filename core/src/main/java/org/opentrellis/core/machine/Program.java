@@ -167,6 +167,11 @@ public final class Program {
     return nodes[node];
   }
 
+  /** The step, further down, that follows one at once unless somebody leaves or is held up; or -1. */
+  public int followsAtOnce(int step) {
+    return nodes[step].goesStraightOn() ? nodes[step].next() : END;
+  }
+
   /** The world's number of a message. */
   int message(int send, int variant) {
     return messageNumbers[send][variant];

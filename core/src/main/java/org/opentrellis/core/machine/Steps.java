@@ -5,20 +5,14 @@ import org.opentrellis.core.calendar.Amount;
 
 /** What each kind of step does with somebody who stands at it: they go on, wait or leave. */
 final class Steps {
-  private final Outside outside;
-  private final Witness witness;
-
-  Steps(Outside outside, Witness witness) {
-    this.outside = outside;
-    this.witness = witness;
-  }
+  private Steps() {}
 
   /**
    * Does what the step does, at the visit's own moment.
    *
    * @param waited whether the person has waited here, or just got here
    */
-  void act(Node node, Visit visit, boolean waited) {
+  static void act(Node node, Visit visit, boolean waited) {
     if (node instanceof Node.Send send) {
       send(send, visit);
     } else if (node instanceof Node.Wait wait) {
@@ -30,7 +24,7 @@ final class Steps {
     } else if (node instanceof Node.WaitFor waits) {
       lookOut(waits, visit, waited);
     } else if (node instanceof Node.Split split) {
-      take(visit, outside.lot(visit.node, split.shares(), visit), split.firstOfArm());
+      take(visit, visit.outside.lot(visit.node, split.shares(), visit), split.firstOfArm());
     } else if (node instanceof Node.HandOver over) {
       handOver(over, visit);
     } else {
@@ -38,7 +32,7 @@ final class Steps {
     }
   }
 
-  private void pause(Node.Wait wait, Visit visit, boolean waited) {
+  private static void pause(Node.Wait wait, Visit visit, boolean waited) {
     if (waited) {
       goOn(visit, wait.next());
       return;
@@ -51,7 +45,7 @@ final class Steps {
     }
   }
 
-  private void lookOut(Node.WaitFor waits, Visit visit, boolean waited) {
+  private static void lookOut(Node.WaitFor waits, Visit visit, boolean waited) {
     long deadline = deadline(visit, waits.atMost(), waited);
     if (deadline <= visit.now || waits.question().holds(visit, visit.now)) {
       goOn(visit, waits.next());
@@ -60,7 +54,7 @@ final class Steps {
     }
   }
 
-  private void handOver(Node.HandOver over, Visit visit) {
+  private static void handOver(Node.HandOver over, Visit visit) {
     if (over.program() >= 0) {
       visit.person.isHandedOver(over.program(), over.trigger(), visit.program.number(), visit.now);
     }
@@ -74,7 +68,7 @@ final class Steps {
     return atMost == null ? visit.now : atMost.after(visit.now, visit.clock);
   }
 
-  private void decide(Node.Branch branch, Visit visit, boolean waited) {
+  private static void decide(Node.Branch branch, Visit visit, boolean waited) {
     long deadline = deadline(visit, branch.waitUpTo(), waited);
     Question[] questions = branch.questions();
     int way = 0;
@@ -88,12 +82,12 @@ final class Steps {
     }
   }
 
-  private void take(Visit visit, int way, int[] firstOfArm) {
-    witness.took(visit.node, way, visit);
+  private static void take(Visit visit, int way, int[] firstOfArm) {
+    visit.witness.took(visit.node, way, visit);
     goOn(visit, firstOfArm[way]);
   }
 
-  private void change(Node.Change change, Visit visit) {
+  private static void change(Node.Change change, Visit visit) {
     Reactions reactions = visit.person.reactions;
     long before = reactions.toSegments() ? reactions.segments(visit) : 0;
     for (RecordEdit edit : change.edits()) {
@@ -107,29 +101,29 @@ final class Steps {
     }
   }
 
-  private void send(Node.Send send, Visit visit) {
+  private static void send(Node.Send send, Visit visit) {
     if (!send.plain() && !isReady(visit, send)) {
       return;
     }
     double[] variants = send.variants();
-    int variant = variants.length == 0 ? 0 : outside.lot(visit.node, variants, visit);
+    int variant = variants.length == 0 ? 0 : visit.outside.lot(visit.node, variants, visit);
     visit.noteSent(send.send(), variant);
     if (!send.text()) {
       visit.person.noteEmail(visit.now);
     }
     visit.person.gets(visit.program.message(send.send(), variant));
-    witness.sent(visit.node, send.send(), visit);
-    outside.send(send.send(), visit);
+    visit.witness.sent(visit.node, send.send(), visit);
+    visit.outside.send(send.send(), visit);
     if (!leavesBecauseOfNews(visit)) {
       goOn(visit, send.next());
     }
   }
 
   /** Whether a message may go out now; if not, the person has gone on, or waits. */
-  private boolean isReady(Visit visit, Node.Send send) {
+  private static boolean isReady(Visit visit, Node.Send send) {
     SkipReason skip = SendRules.skips(visit, send);
     if (skip != null) {
-      witness.skipped(visit.node, skip, visit);
+      visit.witness.skipped(visit.node, skip, visit);
       goOn(visit, send.next());
       return false;
     }
@@ -139,7 +133,7 @@ final class Steps {
       return false;
     }
     if (visit.waiting) {
-      witness.held(visit.node, visit.now - visit.steppedAt, visit);
+      visit.witness.held(visit.node, visit.now - visit.steppedAt, visit);
     }
     return true;
   }
@@ -149,18 +143,18 @@ final class Steps {
     visit.until = until;
   }
 
-  private void goOn(Visit visit, int next) {
+  private static void goOn(Visit visit, int next) {
     int here = visit.node;
-    witness.passed(here, visit);
+    visit.witness.passed(here, visit);
     visit.waiting = false;
     visit.node = next;
     if (next == Program.END) {
-      witness.finished(here, visit);
+      visit.witness.finished(here, visit);
     }
   }
 
   /** Takes somebody out now if a leave rule says so. */
-  boolean leaves(Visit visit) {
+  static boolean leaves(Visit visit) {
     if (Lookout.leavesAt(visit, visit.now) > visit.now) {
       return false;
     }
@@ -171,14 +165,14 @@ final class Steps {
       reason = LeaveReason.GOAL_MET;
     }
     int here = visit.node;
-    witness.left(here, reason, visit);
+    visit.witness.left(here, reason, visit);
     visit.waiting = false;
     visit.node = Visit.OVER;
     return true;
   }
 
   /** Whether what became known just now takes somebody out. */
-  private boolean leavesBecauseOfNews(Visit visit) {
+  private static boolean leavesBecauseOfNews(Visit visit) {
     if (visit.seenEvidence == visit.person.evidence) {
       return false;
     }

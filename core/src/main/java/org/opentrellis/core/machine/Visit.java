@@ -1,6 +1,7 @@
 package org.opentrellis.core.machine;
 
 import java.util.Arrays;
+import java.util.stream.IntStream;
 import org.opentrellis.core.calendar.ZoneClock;
 
 /**
@@ -13,18 +14,13 @@ import org.opentrellis.core.calendar.ZoneClock;
 public final class Visit {
   static final int OVER = -1;
 
-  private static final int SENT = 0;
-  private static final int DELIVERED = 1;
-  private static final int BOUNCED = 2;
-  private static final int RECORDED_OPEN = 3;
-  private static final int PEOPLE_OPEN = 4;
-  private static final int CLICK = 5;
-  private static final int ORDER = 6;
-  private static final int ORDER_CENTS = 7;
-  private static final int MOMENTS = 8;
-
   final Program program;
   final Person person;
+
+  /** Who is told, and what decides; as the machine says when the visit begins. */
+  Witness witness = Witness.NOBODY;
+
+  Outside outside = Outside.NOTHING;
 
   int node = OVER;
   long now;
@@ -60,15 +56,13 @@ public final class Visit {
   /** When the goal is going to be met, as far as is known. */
   long goalComesAt;
 
-  /** What became of each send and when, {@value #MOMENTS} after another. */
-  private final long[] moments;
+  /** By send number, whether it went out or not. */
+  private final Sent[] messages;
 
-  private final int[] variant;
-  private final int[] clickedLink;
+  /** Those that went out, in order. */
+  private final Sent[] order;
+
   private final long[] linkClickAt;
-
-  /** The sends in the order they went out. */
-  private final int[] order;
 
   /** The send that people unsubscribe because of, and when. */
   private int unsubscribesBy;
@@ -82,17 +76,10 @@ public final class Visit {
     this.person = person;
     this.clock = clock;
     int count = program.sends().size();
-    moments = never(count * MOMENTS);
-    linkClickAt = never(program.linkSlots());
-    variant = new int[count];
-    clickedLink = new int[count];
-    order = new int[count];
-  }
-
-  private static long[] never(int count) {
-    long[] times = new long[count];
-    Arrays.fill(times, Person.NEVER);
-    return times;
+    messages = IntStream.range(0, count).mapToObj(Sent::new).toArray(Sent[]::new);
+    order = new Sent[count];
+    linkClickAt = new long[program.linkSlots()];
+    Arrays.fill(linkClickAt, Person.NEVER);
   }
 
   void begin(int trigger, int origin, int number, long at, ZoneClock clock) {
@@ -114,23 +101,13 @@ public final class Visit {
 
   private void forgetEvidence() {
     for (int i = 0; i < sends; i++) {
-      forget(order[i] * MOMENTS);
+      order[i].forget();
     }
     if (linkClickAt.length > 0) {
       Arrays.fill(linkClickAt, Person.NEVER);
     }
     sends = 0;
     unsubscribesAt = Person.NEVER;
-  }
-
-  private void forget(int first) {
-    moments[first + SENT] = Person.NEVER;
-    moments[first + DELIVERED] = Person.NEVER;
-    moments[first + BOUNCED] = Person.NEVER;
-    moments[first + RECORDED_OPEN] = Person.NEVER;
-    moments[first + PEOPLE_OPEN] = Person.NEVER;
-    moments[first + CLICK] = Person.NEVER;
-    moments[first + ORDER] = Person.NEVER;
   }
 
   /** Time comes to a moment. */
@@ -141,9 +118,9 @@ public final class Visit {
 
   void noteSent(int send, int whichVariant) {
     person.learns(Evidence.MAIL);
-    moments[send * MOMENTS + SENT] = now;
-    variant[send] = whichVariant;
-    order[sends++] = send;
+    Sent message = messages[send];
+    message.goesOut(whichVariant, now);
+    order[sends++] = message;
   }
 
   public Program program() {
@@ -220,42 +197,43 @@ public final class Visit {
     return sends;
   }
 
-  /** The number of the n-th message that went out. */
-  public int sentInOrder(int n) {
+  /** The n-th message that went out. */
+  public Sent sentInOrder(int n) {
     return order[n];
   }
 
-  /** The earliest counts. */
-  private void notes(int place, long at) {
-    moments[place] = Math.min(moments[place], at);
+  /** What became of a message, by its number among the sends. */
+  public Sent sent(int send) {
+    return messages[send];
   }
 
   public void delivered(int send, long at) {
     person.learns(Evidence.MAIL);
-    notes(send * MOMENTS + DELIVERED, at);
+    messages[send].delivered(at);
   }
 
   /** It came back, for this time. */
   public void bounced(int send, long at) {
     person.learns(Evidence.MAIL);
-    notes(send * MOMENTS + BOUNCED, at);
+    messages[send].bounced(at);
   }
 
   /** Notes a recorded open; the earliest counts. */
   public void recordsOpen(int send, long at) {
     person.learns(Evidence.MAIL);
-    notes(send * MOMENTS + RECORDED_OPEN, at);
+    messages[send].openRecorded(at);
   }
 
   /** Notes that the person read it, which is recorded as an open too unless it is untracked. */
   public void opens(int send, long at) {
+    Sent message = messages[send];
     person.learns(Evidence.MAIL);
-    if (person.reactions.toMessages() && peopleOpenAt(send) == Person.NEVER) {
-      person.reactions.toOpen(person, program.message(send, variant[send]), at);
+    if (person.reactions.toMessages() && message.peopleOpenAt() == Person.NEVER) {
+      person.reactions.toOpen(person, program.message(send, message.variant()), at);
     }
-    notes(send * MOMENTS + PEOPLE_OPEN, at);
+    message.opened(at);
     if (program.tracksOpens(send)) {
-      recordsOpen(send, at);
+      message.openRecorded(at);
     }
   }
 
@@ -265,15 +243,13 @@ public final class Visit {
    * @param link the link's number in its message; -1 if that is not known
    */
   public void clicks(int send, int link, long at) {
+    Sent message = messages[send];
     person.learns(Evidence.MAIL);
     if (person.reactions.toMessages()) {
-      person.reactions.toClick(person, program.message(send, variant[send]), link, at);
+      person.reactions.toClick(person, program.message(send, message.variant()), link, at);
     }
-    if (at < clickAt(send)) {
-      moments[send * MOMENTS + CLICK] = at;
-      clickedLink[send] = link;
-    }
-    int slot = program.linkSlot(send, variant[send], link);
+    message.clicked(link, at);
+    int slot = program.linkSlot(send, message.variant(), link);
     if (slot >= 0) {
       linkClickAt[slot] = Math.min(linkClickAt[slot], at);
     }
@@ -281,8 +257,7 @@ public final class Visit {
 
   /** Notes a purchase that came of this message. */
   public void orders(int send, long at, int offer, long cents) {
-    moments[send * MOMENTS + ORDER] = at;
-    moments[send * MOMENTS + ORDER_CENTS] = cents;
+    messages[send].ordered(at, cents);
     person.buys(at, offer, cents);
   }
 
@@ -303,48 +278,6 @@ public final class Visit {
    */
   public int unsubscribedBy(long to) {
     return unsubscribesAt <= to && unsubscribesAt == person.unsubscribesAt() ? unsubscribesBy : -1;
-  }
-
-  public long orderAt(int send) {
-    return moments[send * MOMENTS + ORDER];
-  }
-
-  public long orderCents(int send) {
-    return moments[send * MOMENTS + ORDER_CENTS];
-  }
-
-  public long sentAt(int send) {
-    return moments[send * MOMENTS + SENT];
-  }
-
-  public long deliveredAt(int send) {
-    return moments[send * MOMENTS + DELIVERED];
-  }
-
-  public long bouncedAt(int send) {
-    return moments[send * MOMENTS + BOUNCED];
-  }
-
-  public long recordedOpenAt(int send) {
-    return moments[send * MOMENTS + RECORDED_OPEN];
-  }
-
-  public long peopleOpenAt(int send) {
-    return moments[send * MOMENTS + PEOPLE_OPEN];
-  }
-
-  public long clickAt(int send) {
-    return moments[send * MOMENTS + CLICK];
-  }
-
-  /** The link of the first click; -1 if it is not known. Means nothing without a click. */
-  public int clickedLink(int send) {
-    return clickedLink[send];
-  }
-
-  /** Which variant went out; 0 if there is but one. */
-  public int variant(int send) {
-    return variant[send];
   }
 
   /** When a link was first clicked, by the program's numbering of links. */

@@ -8,6 +8,11 @@ public interface Witness {
   /** Does not care. */
   Witness NOBODY = new Witness() {};
 
+  /** Who is told about the visits of one journey, and of those who may not begin one. */
+  default Witness of(Program program) {
+    return this;
+  }
+
   /** The person is in. */
   default void begins(Visit visit) {}
 

@@ -68,7 +68,7 @@ public final class Replay {
     for (Visit visit : person.visits()) {
       if (visit.program().number() == message.journey()
           && visit.number() == message.visit()
-          && visit.sentAt(message.send()) != Person.NEVER) {
+          && visit.sent(message.send()).at() != Person.NEVER) {
         return visit;
       }
     }

@@ -80,16 +80,16 @@ final class Reasons {
       return Person.NEVER;
     }
     if (asked instanceof Condition.Clicked) {
-      return visit.clickAt(send.get());
+      return visit.sent(send.get()).clickAt();
     }
     if (asked instanceof Condition.Opened opened) {
       return opened.peopleOnly()
-          ? visit.peopleOpenAt(send.get())
-          : visit.recordedOpenAt(send.get());
+          ? visit.sent(send.get()).peopleOpenAt()
+          : visit.sent(send.get()).recordedOpenAt();
     }
     return asked instanceof Condition.Delivered
-        ? visit.deliveredAt(send.get())
-        : visit.bouncedAt(send.get());
+        ? visit.sent(send.get()).deliveredAt()
+        : visit.sent(send.get()).bouncedAt();
   }
 
   String skipped(SkipReason reason, Step.Send send) {

@@ -13,6 +13,7 @@ import org.opentrellis.core.machine.LeaveReason;
 import org.opentrellis.core.machine.Person;
 import org.opentrellis.core.machine.Program;
 import org.opentrellis.core.machine.SkipReason;
+import org.opentrellis.core.machine.Sent;
 import org.opentrellis.core.machine.Visit;
 import org.opentrellis.core.sentence.Sentences;
 import org.opentrellis.core.walk.Turn;
@@ -145,23 +146,23 @@ public final class Story {
 
   private void whatTheyDo(Visit visit) {
     for (int n = 0; n < visit.sends(); n++) {
-      int send = visit.sentInOrder(n);
-      Step.Send step = program.sends().get(send);
-      Message message = program.messages(send).get(visit.variant(send));
+      Sent sent = visit.sentInOrder(n);
+      Step.Send step = program.sends().get(sent.send());
+      Message message = program.messages(sent.send()).get(sent.variant());
       String name = "\u201c" + message.name() + "\u201d";
-      does(visit.bouncedAt(send), step, name + " comes back.");
-      does(visit.peopleOpenAt(send), step, "Opens " + name + ".");
-      if (visit.recordedOpenAt(send) < visit.peopleOpenAt(send)) {
+      does(sent.bouncedAt(), step, name + " comes back.");
+      does(sent.peopleOpenAt(), step, "Opens " + name + ".");
+      if (sent.recordedOpenAt() < sent.peopleOpenAt()) {
         does(
-            visit.recordedOpenAt(send),
+            sent.recordedOpenAt(),
             step,
             "The mail app pre-loads " + name + ", which is recorded as an open.");
       }
       does(
-          visit.clickAt(send),
+          sent.clickAt(),
           step,
-          "Clicks " + link(message, visit.clickedLink(send)) + "in " + name + ".");
-      does(visit.orderAt(send), step, "Buys, after " + name + ".");
+          "Clicks " + link(message, sent.clickedLink()) + "in " + name + ".");
+      does(sent.orderAt(), step, "Buys, after " + name + ".");
     }
     does(person.unsubscribesAt(), null, "Unsubscribes.");
     does(person.complainsAt(), null, "Reports the mail as unwanted.");

@@ -54,7 +54,7 @@ public final class Diary implements Witness {
 
   @Override
   public void sent(int step, int send, Visit visit) {
-    note(visit, step, Turn.Kind.SENT, visit.variant(send));
+    note(visit, step, Turn.Kind.SENT, visit.sent(send).variant());
   }
 
   @Override

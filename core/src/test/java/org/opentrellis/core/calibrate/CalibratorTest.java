@@ -70,7 +70,7 @@ class CalibratorTest {
     for (int number = 0; number < count; number++) {
       Visit visit = run.follow(number, Witness.NOBODY).visits().get(0);
       for (int n = 0; n < visit.sends(); n++) {
-        history.add(record(number, visit, visit.sentInOrder(n)));
+        history.add(record(number, visit, visit.sentInOrder(n).send()));
       }
     }
     return history;
@@ -80,24 +80,24 @@ class CalibratorTest {
     String message = visit.program().messages(send).get(0).id().value();
     long unsubscribed = visit.person().unsubscribesAt();
     boolean after =
-        visit.peopleOpenAt(send) < unsubscribed && lastOpenBefore(visit, unsubscribed) == send;
+        visit.sent(send).peopleOpenAt() < unsubscribed && lastOpenBefore(visit, unsubscribed) == send;
     return new SendRecord(
         "p" + number,
         message,
         BERLIN,
-        Instant.ofEpochSecond(visit.sentAt(send)),
-        at(visit.deliveredAt(send)),
-        at(visit.recordedOpenAt(send)),
-        at(visit.clickAt(send)),
+        Instant.ofEpochSecond(visit.sent(send).at()),
+        at(visit.sent(send).deliveredAt()),
+        at(visit.sent(send).recordedOpenAt()),
+        at(visit.sent(send).clickAt()),
         after ? at(unsubscribed) : Optional.empty(),
-        at(visit.orderAt(send)));
+        at(visit.sent(send).orderAt()));
   }
 
   private static int lastOpenBefore(Visit visit, long moment) {
     int last = -1;
     for (int send = 0; send < 3; send++) {
-      long open = visit.peopleOpenAt(send);
-      if (open < moment && (last < 0 || open > visit.peopleOpenAt(last))) {
+      long open = visit.sent(send).peopleOpenAt();
+      if (open < moment && (last < 0 || open > visit.sent(last).peopleOpenAt())) {
         last = send;
       }
     }

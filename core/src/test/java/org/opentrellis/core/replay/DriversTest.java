@@ -133,22 +133,22 @@ class DriversTest {
               .findFirst()
               .orElseThrow();
       long now = visit.now();
-      boolean delivered = then.deliveredAt(send) != Person.NEVER;
+      boolean delivered = then.sent(send).deliveredAt() != Person.NEVER;
       return new Reply(
           delivered,
           !delivered && before.bouncesAt() == now,
-          after(then.recordedOpenAt(send), now),
-          after(then.peopleOpenAt(send), now),
-          after(then.clickAt(send), now),
-          then.clickedLink(send),
+          after(then.sent(send).recordedOpenAt(), now),
+          after(then.sent(send).peopleOpenAt(), now),
+          after(then.sent(send).clickAt(), now),
+          then.sent(send).clickedLink(),
           run.world().programs().stream()
                   .anyMatch(one -> unsubscribedByStep(one, turns, before.unsubscribesAt()))
               ? OptionalLong.empty()
-              : later(before.unsubscribesAt(), then.peopleOpenAt(send), now),
-          later(before.complainsAt(), then.peopleOpenAt(send), now),
-          after(then.orderAt(send), now),
-          offer(before, then.orderAt(send)),
-          then.orderCents(send));
+              : later(before.unsubscribesAt(), then.sent(send).peopleOpenAt(), now),
+          later(before.complainsAt(), then.sent(send).peopleOpenAt(), now),
+          after(then.sent(send).orderAt(), now),
+          offer(before, then.sent(send).orderAt()),
+          then.sent(send).orderCents());
     }
 
     private static OptionalLong after(long at, long now) {
@@ -223,31 +223,31 @@ class DriversTest {
 
   private static void add(List<Happening> history, Visit visit, Person person) {
     for (int n = 0; n < visit.sends(); n++) {
-      int send = visit.sentInOrder(n);
+      int send = visit.sentInOrder(n).send();
       var message = new Happening.Sent(visit.program().number(), visit.number(), send);
-      if (visit.bouncedAt(send) != Person.NEVER) {
-        boolean forGood = person.bouncesAt() == visit.bouncedAt(send);
-        history.add(new Happening.Bounced(visit.bouncedAt(send), message, forGood));
+      if (visit.sent(send).bouncedAt() != Person.NEVER) {
+        boolean forGood = person.bouncesAt() == visit.sent(send).bouncedAt();
+        history.add(new Happening.Bounced(visit.sent(send).bouncedAt(), message, forGood));
       }
-      if (visit.deliveredAt(send) != Person.NEVER) {
-        history.add(new Happening.Delivered(visit.deliveredAt(send), message));
+      if (visit.sent(send).deliveredAt() != Person.NEVER) {
+        history.add(new Happening.Delivered(visit.sent(send).deliveredAt(), message));
       }
-      if (visit.recordedOpenAt(send) != Person.NEVER) {
-        history.add(new Happening.OpenRecorded(visit.recordedOpenAt(send), message));
+      if (visit.sent(send).recordedOpenAt() != Person.NEVER) {
+        history.add(new Happening.OpenRecorded(visit.sent(send).recordedOpenAt(), message));
       }
-      if (visit.peopleOpenAt(send) != Person.NEVER) {
-        history.add(new Happening.Opened(visit.peopleOpenAt(send), message));
+      if (visit.sent(send).peopleOpenAt() != Person.NEVER) {
+        history.add(new Happening.Opened(visit.sent(send).peopleOpenAt(), message));
       }
-      if (visit.clickAt(send) != Person.NEVER) {
-        history.add(new Happening.Clicked(visit.clickAt(send), message, visit.clickedLink(send)));
+      if (visit.sent(send).clickAt() != Person.NEVER) {
+        history.add(new Happening.Clicked(visit.sent(send).clickAt(), message, visit.sent(send).clickedLink()));
       }
-      if (visit.orderAt(send) != Person.NEVER) {
+      if (visit.sent(send).orderAt() != Person.NEVER) {
         history.add(
             new Happening.Ordered(
-                visit.orderAt(send),
+                visit.sent(send).orderAt(),
                 message,
-                offer(person, visit.orderAt(send)),
-                visit.orderCents(send)));
+                offer(person, visit.sent(send).orderAt()),
+                visit.sent(send).orderCents()));
       }
     }
   }

@@ -1,0 +1,124 @@
+package org.opentrellis.core.dryrun;
+
+import org.opentrellis.core.calendar.ZoneClock;
+import org.opentrellis.core.machine.LeaveReason;
+import org.opentrellis.core.machine.Program;
+import org.opentrellis.core.machine.SkipReason;
+import org.opentrellis.core.machine.Visit;
+import org.opentrellis.core.machine.Witness;
+import org.opentrellis.core.random.Draws;
+
+/** Counts what happens in one journey into its tally, and what is sent into the run's calendars. */
+final class JourneyCounter implements Witness {
+  private static final int DAY = ZoneClock.DAY;
+
+  private final JourneyTally tally;
+  private final ArrivalTally arrivals;
+  private final StepTally[] steps;
+  private final DayTally days;
+  private final Program program;
+  private final SendCalendar emails;
+  private final SendCalendar texts;
+  private final long endOfDays;
+
+  JourneyCounter(JourneyTally tally, SendCalendar emails, SendCalendar texts) {
+    this.tally = tally;
+    this.arrivals = tally.arrivals;
+    this.steps = tally.steps;
+    this.days = tally.days;
+    this.program = tally.program();
+    this.emails = emails;
+    this.texts = texts;
+    this.endOfDays = (tally.horizonDays() + 1L) * DAY;
+  }
+
+  @Override
+  public void begins(Visit visit) {
+    tally.entered++;
+    arrivals.begins(visit);
+  }
+
+  @Override
+  public void turnedAway(Program from, boolean byFilter, long at) {
+    tally.refused += byFilter ? 1 : 0;
+    tally.turnedAway += byFilter ? 0 : 1;
+  }
+
+  @Override
+  public void entered(int step, Visit visit) {
+    arrivals.accept(step, visit);
+  }
+
+  @Override
+  public void held(int step, long seconds, Visit visit) {
+    steps[step].held++;
+    steps[step].heldSeconds += seconds;
+  }
+
+  /** The calendar goes by the person's own time, also where the journey keeps another. */
+  @Override
+  public void sent(int step, int send, Visit visit) {
+    ZoneClock clock = visit.person().clock();
+    long hour =
+        visit.clock() == clock
+            ? arrivals.hour(visit)
+            : Math.floorDiv(clock.local(visit.now()), 3600L);
+    (program.isText(send) ? texts : emails).accept(hour);
+  }
+
+  @Override
+  public void skipped(int step, SkipReason reason, Visit visit) {
+    steps[step].skipped[reason.ordinal()]++;
+    note(visit, step, 900 + reason.ordinal());
+  }
+
+  @Override
+  public void passed(int step, Visit visit) {
+    stays(step, visit);
+  }
+
+  @Override
+  public void took(int step, int way, Visit visit) {
+    steps[step].ways[way]++;
+    note(visit, step, way);
+  }
+
+  @Override
+  public void left(int step, LeaveReason reason, Visit visit) {
+    arrivals.stops();
+    steps[step].left[reason.ordinal()]++;
+    tally.left[reason.ordinal()]++;
+    days.leaves(reason, visit.now() - visit.entryAt());
+    stays(step, visit);
+    note(visit, step, 800 + reason.ordinal());
+  }
+
+  private void stays(int step, Visit visit) {
+    if (visit.now() > visit.steppedAt()) {
+      steps[step].stay(visit.steppedAt() - visit.entryAt(), visit.now() - visit.entryAt());
+    }
+  }
+
+  @Override
+  public void finished(int step, Visit visit) {
+    tally.finished++;
+    days.finishes(visit.now() - visit.entryAt());
+    if (step >= 0) {
+      steps[step].finished++;
+    }
+  }
+
+  @Override
+  public void waiting(int step, Visit visit) {
+    arrivals.stops();
+    steps[step].waiting++;
+    tally.waiting++;
+    note(visit, step, 700);
+    steps[step].stay(visit.steppedAt() - visit.entryAt(), endOfDays);
+  }
+
+  /** Adds a turn to what the visit's path is told by. */
+  private static void note(Visit visit, int step, int turn) {
+    visit.mark(Draws.mix(visit.mark() * 31 + step * 1024L + turn + 1));
+  }
+}
