@@ -10,8 +10,9 @@ final class BareDraws {
 
   static double run(int people, long seed) {
     double sum = 0;
+    long run = Draws.runKey(seed);
     for (int person = 0; person < people; person++) {
-      long key = Draws.personKey(seed, person);
+      long key = Draws.personKey(run, person);
       for (int draw = 0; draw < A_PERSON; draw++) {
         sum += Draws.uniform(key, draw);
       }

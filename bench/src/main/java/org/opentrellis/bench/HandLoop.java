@@ -32,8 +32,9 @@ final class HandLoop {
   }
 
   Counts run(int people, long seed) {
+    long run = Draws.runKey(seed);
     for (int person = 0; person < people; person++) {
-      key = Draws.personKey(seed, person);
+      key = Draws.personKey(run, person);
       theta = keenness.at(Draws.uniform(key, 2));
       leavesAt = NEVER;
       double anyway = Draws.exponential(key, 7, Reference.BUYS_ANYWAY_MEAN);

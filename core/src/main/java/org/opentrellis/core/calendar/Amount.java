@@ -38,7 +38,7 @@ public record Amount(double count, TimeUnit unit) {
   /** The instant this much after a start, in epoch seconds, for a person under a clock. */
   public long after(long start, ZoneClock clock) {
     if (unit.exact()) {
-      return start + Math.round(count * unit.nominalSeconds());
+      return start + exactSeconds();
     }
     if (unit == TimeUnit.DAYS || unit == TimeUnit.WEEKS) {
       return clock.plusDays(start, (int) count * (unit == TimeUnit.WEEKS ? 7 : 1));
@@ -46,6 +46,11 @@ public record Amount(double count, TimeUnit unit) {
     long local = clock.local(start);
     long day = Math.floorDiv(local, (long) ZoneClock.DAY);
     return clock.instant(later(day) * ZoneClock.DAY + local - day * ZoneClock.DAY);
+  }
+
+  /** Its seconds, if the unit is exact. */
+  public long exactSeconds() {
+    return Math.round(count * unit.nominalSeconds());
   }
 
   private long later(long day) {

@@ -38,6 +38,7 @@ final class ArrivalTally {
   private int dayCell;
   private int quarterCell;
   private long hour;
+  private int daysSince;
 
   /**
    * @param days that are counted; the last counts all later ones
@@ -84,13 +85,22 @@ final class ArrivalTally {
     cells[base + quarterCell] += count;
   }
 
-  /** The visit's local hour since 1970. */
-  long hour(Visit visit) {
+  /** Reads the visit's moment, unless it is the latest arrival's. */
+  void comesTo(Visit visit) {
     if (!isRead(visit)) {
       stops();
       read(visit);
     }
+  }
+
+  /** The local hour since 1970 of the latest moment that was read. */
+  long hour() {
     return hour;
+  }
+
+  /** The whole days since entry at the latest moment that was read. */
+  int daysSince() {
+    return daysSince;
   }
 
   private boolean isRead(Visit visit) {
@@ -103,6 +113,7 @@ final class ArrivalTally {
     long local = visit.clock().local(at);
     long localDay = Math.floorDiv(local, (long) DAY);
     bucket = TimeBuckets.index(at - since);
+    daysSince = (int) ((at - since) / DAY);
     dayCell = TimeBuckets.BUCKETS + (int) Math.min(localDay - visit.entryDay(), days - 1L);
     int second = (int) (local - localDay * DAY);
     quarterCell = TimeBuckets.BUCKETS + days + second / 900;

@@ -7,7 +7,10 @@ import org.opentrellis.core.behaviour.Reaction;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepId;
+import org.opentrellis.core.machine.Outside;
 import org.opentrellis.core.machine.Program;
+import org.opentrellis.core.machine.Sent;
+import org.opentrellis.core.machine.Visit;
 import org.opentrellis.core.machine.World;
 import org.opentrellis.core.random.Draws;
 import org.opentrellis.core.random.QuantileTable;
@@ -16,11 +19,10 @@ import org.opentrellis.core.random.QuantileTable;
  * People made ready to be sent through some journeys: who they are is said by the first journey's
  * assumptions, what they do with a message by its own journey's. Immutable.
  */
-final class Cohort {
+final class Cohort implements Outside {
   private final List<GroupDraws> groups;
   private final Shop shop;
-  private final SendDraws[][][] draws;
-  private final long[][] lots;
+  private final Sampler[] samplers;
 
   /**
    * @param behaviours by journey
@@ -28,23 +30,23 @@ final class Cohort {
   Cohort(World world, List<Behaviour> behaviours, CohortSettings settings) {
     this.groups = GroupDraws.all(behaviours.get(0).groups(), world, settings);
     this.shop = new Shop(behaviours.get(0));
-    int count = world.programs().size();
-    draws = new SendDraws[count][][];
-    lots = new long[count][];
-    for (int i = 0; i < count; i++) {
-      Behaviour behaviour = behaviours.get(i);
-      AttentionClock attention = AttentionClock.of(behaviour.attention());
-      QuantileTable clickDelay =
-          QuantileTable.logNormal(
-              behaviour.clickMedianMinutes().value() * 60, behaviour.clickSigma().value());
-      Program program = world.programs().get(i);
-      draws[i] = draws(program, behaviour, clickDelay, attention);
-      String prefix = prefix(program);
-      lots[i] =
-          program.steps().stream()
-              .mapToLong(step -> Draws.address(Purposes.LOT, prefix + step.id().value()))
-              .toArray();
-    }
+    this.samplers =
+        world.programs().stream()
+            .map(program -> sampler(program, behaviours.get(program.number()), shop))
+            .toArray(Sampler[]::new);
+  }
+
+  private static Sampler sampler(Program program, Behaviour behaviour, Shop shop) {
+    AttentionClock attention = AttentionClock.of(behaviour.attention());
+    QuantileTable clickDelay =
+        QuantileTable.logNormal(
+            behaviour.clickMedianMinutes().value() * 60, behaviour.clickSigma().value());
+    String prefix = prefix(program);
+    long[] lots =
+        program.steps().stream()
+            .mapToLong(step -> Draws.address(Purposes.LOT, prefix + step.id().value()))
+            .toArray();
+    return new Sampler(draws(program, behaviour, clickDelay, attention), lots, shop);
   }
 
   /** Draws of the first journey are addressed by step alone, so that its variants share them. */
@@ -105,11 +107,19 @@ final class Cohort {
     return shop;
   }
 
-  SendDraws draws(int program, int send, int variant) {
-    return draws[program][send][variant];
+  /** Decides as these people do. */
+  @Override
+  public Outside of(Program program) {
+    return samplers[program.number()];
   }
 
-  long lotAddress(int program, int step) {
-    return lots[program][step];
+  @Override
+  public int lot(int step, double[] ways, Visit visit) {
+    return of(visit.program()).lot(step, ways, visit);
+  }
+
+  @Override
+  public void send(Sent message) {
+    of(message.visit().program()).send(message);
   }
 }

@@ -63,8 +63,11 @@ public final class DayTally {
     }
   }
 
-  void email(long sinceEntry) {
-    emails[(int) Math.min(horizonDays, sinceEntry / DAY)]++;
+  /**
+   * @param day whole days since entry
+   */
+  void email(int day) {
+    emails[Math.min(horizonDays, day)]++;
   }
 
   void finishes(long sinceEntry) {

@@ -166,14 +166,14 @@ public final class DryRun {
     Person person = population.newPerson();
     population.become(person, number);
     if (withFate) {
-      population.fate(person, new Sampler(population.cohort));
+      population.fate(person);
     }
     return person;
   }
 
   /** Decides as the people of this run do, for other drivers of them. */
   public Outside outside() {
-    return new Sampler(population.cohort);
+    return population.cohort;
   }
 
   /**

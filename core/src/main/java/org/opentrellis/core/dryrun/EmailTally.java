@@ -1,6 +1,5 @@
 package org.opentrellis.core.dryrun;
 
-import org.opentrellis.core.machine.Sent;
 
 /** Counts of one message sent by one step; people are counted once for each time it was sent. */
 public final class EmailTally {
@@ -19,33 +18,6 @@ public final class EmailTally {
   EmailTally(int variants, int links) {
     byLink = new long[variants][links];
     byVariant = new long[variants];
-  }
-
-  /** Counts what became of it by a moment, once a visit is over. */
-  void close(Sent message, long goalAt, long end) {
-    sent++;
-    afterGoal += message.at() > goalAt ? 1 : 0;
-    byVariant[message.variant()]++;
-    if (message.deliveredAt() > end) {
-      return;
-    }
-    delivered++;
-    opened += message.recordedOpenAt() <= end ? 1 : 0;
-    if (message.peopleOpenAt() > end) {
-      return;
-    }
-    openedByPeople++;
-    if (message.clickAt() <= end) {
-      clicked++;
-      int link = message.clickedLink();
-      if (link >= 0) {
-        byLink[message.variant()][link]++;
-      }
-    }
-    if (message.orderAt() <= end) {
-      buyers++;
-      revenueCents += message.orderCents();
-    }
   }
 
   void combine(EmailTally other) {

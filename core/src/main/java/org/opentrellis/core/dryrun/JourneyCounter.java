@@ -3,6 +3,7 @@ package org.opentrellis.core.dryrun;
 import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.machine.LeaveReason;
 import org.opentrellis.core.machine.Program;
+import org.opentrellis.core.machine.Sent;
 import org.opentrellis.core.machine.SkipReason;
 import org.opentrellis.core.machine.Visit;
 import org.opentrellis.core.machine.Witness;
@@ -15,8 +16,8 @@ final class JourneyCounter implements Witness {
   private final JourneyTally tally;
   private final ArrivalTally arrivals;
   private final StepTally[] steps;
+  private final EmailTally[] sends;
   private final DayTally days;
-  private final Program program;
   private final SendCalendar emails;
   private final SendCalendar texts;
   private final long endOfDays;
@@ -25,8 +26,8 @@ final class JourneyCounter implements Witness {
     this.tally = tally;
     this.arrivals = tally.arrivals;
     this.steps = tally.steps;
+    this.sends = tally.sends;
     this.days = tally.days;
-    this.program = tally.program();
     this.emails = emails;
     this.texts = texts;
     this.endOfDays = (tally.horizonDays() + 1L) * DAY;
@@ -57,13 +58,63 @@ final class JourneyCounter implements Witness {
 
   /** The calendar goes by the person's own time, also where the journey keeps another. */
   @Override
-  public void sent(int step, int send, Visit visit) {
+  public void sent(int step, Sent message) {
+    Visit visit = message.visit();
+    EmailTally of = sends[message.send()];
+    of.sent++;
+    of.byVariant[message.variant()]++;
+    arrivals.comesTo(visit);
     ZoneClock clock = visit.person().clock();
     long hour =
         visit.clock() == clock
-            ? arrivals.hour(visit)
+            ? arrivals.hour()
             : Math.floorDiv(clock.local(visit.now()), 3600L);
-    (program.isText(send) ? texts : emails).accept(hour);
+    if (message.text()) {
+      texts.accept(hour);
+    } else {
+      emails.accept(hour);
+      days.email(arrivals.daysSince());
+    }
+  }
+
+  @Override
+  public void delivered(Sent message, long at) {
+    sends[message.send()].delivered += isNews(message, message.deliveredAt(), at);
+  }
+
+  @Override
+  public void openRecorded(Sent message, long at) {
+    sends[message.send()].opened += isNews(message, message.recordedOpenAt(), at);
+  }
+
+  @Override
+  public void opened(Sent message, long at) {
+    sends[message.send()].openedByPeople += isNews(message, message.peopleOpenAt(), at);
+  }
+
+  /** A dry run's people click once. */
+  @Override
+  public void clicked(Sent message, int link, long at) {
+    EmailTally of = sends[message.send()];
+    int news = isNews(message, message.clickAt(), at);
+    of.clicked += news;
+    if (link >= 0) {
+      of.byLink[message.variant()][link] += news;
+    }
+  }
+
+  @Override
+  public void ordered(Sent message, long cents, long at) {
+    EmailTally of = sends[message.send()];
+    int news = isNews(message, message.orderAt(), at);
+    of.buyers += news;
+    of.revenueCents += news * cents;
+  }
+
+  /** 1 if something happens while the person is looked at and was not known to; else 0. */
+  private static int isNews(Sent message, long known, long at) {
+    long end = message.visit().person().endsAt();
+    return at <= end && known > end ? 1 : 0;
   }
 
   @Override

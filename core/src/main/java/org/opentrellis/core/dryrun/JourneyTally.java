@@ -7,7 +7,6 @@ import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.Tries;
 import org.opentrellis.core.machine.LeaveReason;
 import org.opentrellis.core.machine.Program;
-import org.opentrellis.core.machine.Sent;
 import org.opentrellis.core.machine.Visit;
 import org.opentrellis.core.stats.TimeBuckets;
 
@@ -24,7 +23,7 @@ public final class JourneyTally {
   private final int horizonDays;
   final ArrivalTally arrivals;
   final StepTally[] steps;
-  private final EmailTally[] sends;
+  final EmailTally[] sends;
   final DayTally days;
   private final MoneyTally money = new MoneyTally();
   private final ChainTally[] chains;
@@ -73,18 +72,9 @@ public final class JourneyTally {
     arrivals.finish();
   }
 
-  /** Counts what became of the messages and of the goal, once a visit is over. */
+  /** Counts what a visit came to, once it is over. */
   void close(Visit visit, int person, int number, long end) {
     long goalAt = visit.goalMetAt(end);
-    int emails = 0;
-    for (int n = 0; n < visit.sends(); n++) {
-      Sent message = visit.sentInOrder(n);
-      sends[message.send()].close(message, goalAt, end);
-      if (!program.isText(message.send())) {
-        emails++;
-        days.email(message.at() - visit.entryAt());
-      }
-    }
     for (ChainTally chain : chains) {
       chain.close(visit, end);
     }
@@ -98,12 +88,19 @@ public final class JourneyTally {
     if (goalAt <= end) {
       goalMet++;
       goalTimes.accept(goalAt - visit.entryAt());
+      sentAfter(goalAt, visit);
     }
     days.close(visit.entryAt(), goalAt, visit.person().unsubscribesAt(), end);
-    money.close(visit, emails, end);
+    money.close(visit, visit.emails(), end);
     long until = visit.over() ? visit.now() : end;
     paths.accept(
         visit.mark(), person, number, goalAt <= end, visit.sends(), until - visit.entryAt());
+  }
+
+  private void sentAfter(long goalAt, Visit visit) {
+    for (int n = visit.sends() - 1; n >= 0 && visit.sentInOrder(n).at() > goalAt; n--) {
+      sends[visit.sentInOrder(n).send()].afterGoal++;
+    }
   }
 
   void heldOut(Visit visit, long end) {

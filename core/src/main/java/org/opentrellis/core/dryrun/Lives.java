@@ -8,14 +8,12 @@ import org.opentrellis.core.machine.Witness;
 /** One thread's working state: a population's people go through it one after another. */
 final class Lives {
   private final Population population;
-  private final Sampler sampler;
   private final JourneyMachine machine;
   private final Person person;
 
   Lives(Population population, Witness witness) {
     this.population = population;
-    sampler = new Sampler(population.cohort);
-    machine = new JourneyMachine(sampler, witness);
+    machine = new JourneyMachine(population.cohort, witness);
     person = population.newPerson();
   }
 
@@ -32,7 +30,7 @@ final class Lives {
   }
 
   private Person goesOn() {
-    population.fate(person, sampler);
+    population.fate(person);
     machine.run(person, person.endsAt());
     machine.close(person);
     return person;

@@ -15,7 +15,9 @@ final class Population {
   final World world;
   final Cohort cohort;
   private final CohortSettings settings;
+  private final long runKey;
   private final Arrivals arrivals;
+  private final Background background;
   private final boolean sendsTexts;
 
   Population(
@@ -24,8 +26,10 @@ final class Population {
       List<Behaviour> behaviours,
       CohortSettings settings) {
     this.settings = settings;
+    this.runKey = Draws.runKey(settings.seed());
     world = World.compile(journeys, catalogue, Shop.products(behaviours.get(0)));
     cohort = new Cohort(world, behaviours, settings);
+    background = new Background(cohort.shop());
     arrivals = new Arrivals(world, settings, cohort.shop());
     sendsTexts =
         world.programs().stream()
@@ -43,7 +47,7 @@ final class Population {
   /** Makes a person one of these, with what their record says. */
   void become(Person person, int number) {
     Traits who = Traits.of(person);
-    who.become(Draws.personKey(settings.seed(), number), cohort);
+    who.become(Draws.personKey(runKey, number), cohort);
     person.begin(who.group.clock);
     who.group.fillRecord(person, who.key);
     person.agreesToTexts(sendsTexts && who.agreesToTexts());
@@ -53,12 +57,12 @@ final class Population {
    * What will happen to the person whatever is sent, and until when they are looked at. Whoever
    * comes to a cart has left one; that replaces what they would buy anyway.
    */
-  void fate(Person person, Sampler sampler) {
+  void fate(Person person) {
     Traits who = Traits.of(person);
     long first = arrivals.first(person, who);
     long end = first + (long) settings.horizonDays() * ZoneClock.DAY;
     person.endsAt(end);
-    sampler.background(person, arrivals.fromCart() ? first : null, first, end);
+    background.happensTo(person, arrivals.fromCart() ? first : null, first, end);
     who.group.addEvents(person, who.key, first, end);
   }
 }

@@ -4,13 +4,13 @@ import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.behaviour.Reaction;
 import org.opentrellis.core.behaviour.Tiredness;
 import org.opentrellis.core.machine.Outside;
-import org.opentrellis.core.machine.Person;
+import org.opentrellis.core.machine.Sent;
 import org.opentrellis.core.machine.Visit;
 import org.opentrellis.core.random.Draws;
 
 /**
- * Draws what one person after another does with each message at the moment it is sent. Every draw
- * is addressed by person and purpose, a message's also by its step.
+ * Draws what people do with one journey's messages at the moment they are sent. Every draw is
+ * addressed by person and purpose, a message's also by its step. Immutable.
  */
 final class Sampler implements Outside {
   /** A mail program that loads images by itself does so within this time. */
@@ -18,16 +18,23 @@ final class Sampler implements Outside {
 
   private static final long WEEK_SECONDS = 7 * 86_400L;
 
-  private final Cohort cohort;
+  private final SendDraws[][] draws;
+  private final long[] lots;
+  private final Shop shop;
 
-  Sampler(Cohort cohort) {
-    this.cohort = cohort;
+  /**
+   * @param draws by send and variant
+   * @param lots the address of each step's lot
+   */
+  Sampler(SendDraws[][] draws, long[] lots, Shop shop) {
+    this.draws = draws;
+    this.lots = lots;
+    this.shop = shop;
   }
 
   @Override
   public int lot(int step, double[] ways, Visit visit) {
-    long key = Traits.of(visit.person()).keyOf(visit);
-    double u = Draws.uniform(key, cohort.lotAddress(visit.program().number(), step));
+    double u = Draws.uniform(Traits.of(visit.person()).keyOf(visit), lots[step]);
     int way = 0;
     while (way < ways.length - 1 && u >= ways[way]) {
       way++;
@@ -36,67 +43,66 @@ final class Sampler implements Outside {
   }
 
   @Override
-  public void send(int send, Visit visit) {
-    SendDraws draws = cohort.draws(visit.program().number(), send, visit.sent(send).variant());
+  public void send(Sent message) {
+    SendDraws of = draws[message.send()][message.variant()];
+    Visit visit = message.visit();
     Traits who = Traits.of(visit.person());
-    long now = visit.now();
-    if (who.deadAddress && !draws.text) {
-      visit.bounced(send, now);
+    long now = message.at();
+    if (who.deadAddress && !of.text) {
+      message.bounced(now);
       visit.person().bouncesForGood(now);
       return;
     }
     long own = who.keyOf(visit);
-    if (Traits.happens(own, draws.softBounceAt, who.group.softBounce)) {
-      visit.bounced(send, now);
+    if (Traits.happens(own, of.softBounceAt, who.group.softBounce)) {
+      message.bounced(now);
       return;
     }
-    visit.delivered(send, now);
-    if (who.preloads && visit.program().tracksOpens(send)) {
-      double delay = PRELOAD_SECONDS * Draws.uniform(own, draws.preloadDelayAt);
-      visit.recordsOpen(send, now + 1 + (long) delay);
+    message.delivered(now);
+    if (who.preloads && message.tracked()) {
+      double delay = PRELOAD_SECONDS * Draws.uniform(own, of.preloadDelayAt);
+      message.recordsOpen(now + 1 + (long) delay);
     }
-    double excess = draws.tiredness == null ? 0 : excess(draws.tiredness, visit);
-    double u = Draws.uniform(own, draws.openAt);
-    if (Reaction.opens(pull(draws, visit, excess), who.keenness, u)) {
-      opens(send, draws, visit, own, excess);
+    double excess = of.tiredness == null ? 0 : excess(of.tiredness, visit);
+    double u = Draws.uniform(own, of.openAt);
+    if (Reaction.opens(pull(of, visit, excess), who.keenness, u)) {
+      opens(message, of, own, excess);
     }
   }
 
-  private void opens(int send, SendDraws draws, Visit visit, long own, double excess) {
-    double delay = draws.openDelay.at(Draws.uniform(own, draws.openDelayAt));
-    AttentionClock attention = draws.attention;
+  private void opens(Sent message, SendDraws of, long own, double excess) {
+    double delay = of.openDelay.at(Draws.uniform(own, of.openDelayAt));
+    long now = message.at();
     long openAt =
-        attention == null
-            ? later(visit.now(), delay)
+        of.attention == null
+            ? later(now, delay)
             : Math.max(
-                visit.now() + 1,
-                attention.after(visit.now(), Math.min(delay, 1e9), visit.person().clock()));
-    visit.opens(send, openAt);
+                now + 1,
+                of.attention.after(now, Math.min(delay, 1e9), message.visit().person().clock()));
+    message.opens(openAt);
     double unsubscribe =
-        draws.tiredness == null
-            ? draws.unsubscribe
-            : draws.unsubscribe * Math.pow(draws.tiredness.unsubscribeFactor().value(), excess);
-    if (Traits.happens(own, draws.unsubscribeAt, unsubscribe)) {
-      visit.unsubscribes(send, afterOpen(openAt, own, draws.unsubscribeDelayAt, draws));
+        of.tiredness == null
+            ? of.unsubscribe
+            : of.unsubscribe * Math.pow(of.tiredness.unsubscribeFactor().value(), excess);
+    if (Traits.happens(own, of.unsubscribeAt, unsubscribe)) {
+      message.unsubscribes(afterOpen(openAt, own, of.unsubscribeDelayAt, of));
     }
-    if (Traits.happens(own, draws.complaintAt, draws.complaint)) {
-      visit.person().complains(openAt + 1);
+    if (Traits.happens(own, of.complaintAt, of.complaint)) {
+      message.visit().person().complains(openAt + 1);
     }
-    if (Traits.happens(own, draws.clickAt, draws.click)) {
-      clicks(send, draws, visit, own, openAt);
+    if (Traits.happens(own, of.clickAt, of.click)) {
+      clicks(message, of, own, openAt);
     }
   }
 
-  private void clicks(int send, SendDraws draws, Visit visit, long own, long openAt) {
-    long clickAt = afterOpen(openAt, own, draws.clickDelayAt, draws);
-    visit.clicks(send, draws.link(own), clickAt);
-    if (Traits.happens(own, draws.buyAt, draws.buy)) {
-      Shop shop = cohort.shop();
-      visit.orders(
-          send,
-          later(clickAt, Draws.exponential(own, draws.buyDelayAt, draws.buyMeanSeconds)),
-          shop.offer(own, draws.offerAt),
-          shop.cents(own, draws.orderValueAt));
+  private void clicks(Sent message, SendDraws of, long own, long openAt) {
+    long clickAt = afterOpen(openAt, own, of.clickDelayAt, of);
+    message.clicks(of.link(own), clickAt);
+    if (Traits.happens(own, of.buyAt, of.buy)) {
+      message.orders(
+          later(clickAt, Draws.exponential(own, of.buyDelayAt, of.buyMeanSeconds)),
+          shop.offer(own, of.offerAt),
+          shop.cents(own, of.orderValueAt));
     }
   }
 
@@ -119,33 +125,7 @@ final class Sampler implements Outside {
   }
 
   /** At least a second later, and at most some thirty years. */
-  private static long later(long moment, double seconds) {
+  static long later(long moment, double seconds) {
     return moment + 1 + (long) Math.min(1e9, seconds);
-  }
-
-  /** What a person does anyway, in the time that is looked at. */
-  void background(Person person, @Nullable Long cartLeftAt, long from, long to) {
-    Shop shop = cohort.shop();
-    Traits who = Traits.of(person);
-    GroupDraws group = who.group;
-    long key = who.key;
-    if (cartLeftAt != null) {
-      if (Traits.happens(key, Purposes.RETURNS_TO_CART, group.group.returnsToCart().value())) {
-        double mean = group.group.returnMeanHours().value() * 3600;
-        long at = later(cartLeftAt, Draws.exponential(key, Purposes.RETURN_DELAY, mean));
-        person.buys(at, shop.offer(key, Purposes.OFFER), shop.cents(key, Purposes.ORDER_VALUE));
-      }
-      return;
-    }
-    if (Draws.uniform(key, Purposes.BUYS_ANYWAY) < group.buysNothingBelow) {
-      return;
-    }
-    long address = Purposes.BUYS_ANYWAY;
-    double at = from + Draws.exponential(key, address, group.buysAnywayMeanSeconds);
-    while (at <= to) {
-      person.buys(1 + (long) at, shop.offer(key, address + 100), shop.cents(key, address + 200));
-      address += 1000;
-      at += Draws.exponential(key, address, group.buysAnywayMeanSeconds);
-    }
   }
 }

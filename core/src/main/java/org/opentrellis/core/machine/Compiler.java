@@ -118,7 +118,8 @@ final class Compiler {
       return new Node.Wait(timer, target(around.ifPast(), next), next);
     }
     WaitRule.UntilHappens until = (WaitRule.UntilHappens) rule;
-    return new Node.WaitFor(questions.compile(until.condition()), until.atMost(), next);
+    return new Node.WaitFor(
+        new Question[] {questions.compile(until.condition())}, until.atMost(), next);
   }
 
   /** Where a wait goes on whose moment is past; a step that is not ahead counts as "go on". */

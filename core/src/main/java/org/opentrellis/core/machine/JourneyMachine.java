@@ -87,19 +87,26 @@ public final class JourneyMachine {
     return alone;
   }
 
-  /** Returns whether there may be more to do. */
-  private boolean runAlone(Person person, Visit visit, long end) {
-    while (!visit.over()) {
-      long at = visit.waiting ? wake(visit) : visit.now;
+  /**
+   * Lets a visit go on while it stays alone. What follows at one instant needs no looking out:
+   * nothing becomes known meanwhile but what a step brings about, and a step looks at that itself.
+   *
+   * @return whether somebody comes in now
+   */
+  private static boolean runAlone(Person person, Visit visit, long end) {
+    do {
+      long at = wake(visit);
       if (at > end) {
         return false;
       }
       resume(visit, at);
-      if (!person.entries.isEmpty()) {
-        return true;
+      while (visit.isUnderWay() && person.entries.isEmpty()) {
+        visit.steppedAt = at;
+        visit.witness.entered(visit.node, visit);
+        Steps.act(visit, false);
       }
-    }
-    return false;
+    } while (!visit.over() && person.entries.isEmpty());
+    return !person.entries.isEmpty();
   }
 
   /** Does the next thing, if it happens in time. */
@@ -187,18 +194,13 @@ public final class JourneyMachine {
       return visit.now;
     }
     long at = visit.until;
-    Node node = visit.program.node(visit.node);
-    if (node instanceof Node.Branch branch) {
-      for (Question question : branch.questions()) {
-        at = Math.min(at, question.firstHolds(visit, Lookout.present(visit), at));
-      }
-    } else if (node instanceof Node.WaitFor waits) {
-      at = Math.min(at, waits.question().firstHolds(visit, Lookout.present(visit), at));
+    for (Question question : visit.awaited) {
+      at = Math.min(at, question.firstHolds(visit, Lookout.present(visit), at));
     }
     return Math.min(at, Lookout.leavesAt(visit, at));
   }
 
-  private void resume(Visit visit, long at) {
+  private static void resume(Visit visit, long at) {
     boolean waited = visit.waiting;
     visit.comesTo(at);
     if (!waited) {
@@ -206,7 +208,7 @@ public final class JourneyMachine {
       visit.witness.entered(visit.node, visit);
     }
     if (!Steps.leaves(visit)) {
-      Steps.act(visit.program.node(visit.node), visit, waited);
+      Steps.act(visit, waited);
     }
   }
 }

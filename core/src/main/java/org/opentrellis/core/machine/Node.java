@@ -40,7 +40,10 @@ sealed interface Node {
    */
   record Wait(Timer timer, int ifPast, int next) implements Node {}
 
-  record WaitFor(Question question, Amount atMost, int next) implements Node {}
+  /**
+   * @param awaited the one question
+   */
+  record WaitFor(Question[] awaited, Amount atMost, int next) implements Node {}
 
   /**
    * @param waitUpTo how long to wait for an arm to hold, or null to decide at once

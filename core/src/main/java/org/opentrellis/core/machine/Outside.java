@@ -15,7 +15,7 @@ public interface Outside {
         }
 
         @Override
-        public void send(int send, Visit visit) {}
+        public void send(Sent message) {}
       };
 
   /** What decides in the visits of one journey. */
@@ -33,5 +33,5 @@ public interface Outside {
   int lot(int step, double[] ways, Visit visit);
 
   /** A message goes out now. */
-  void send(int send, Visit visit);
+  void send(Sent message);
 }

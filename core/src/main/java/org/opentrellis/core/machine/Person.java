@@ -26,14 +26,21 @@ public final class Person {
   final Reactions reactions;
   private final int watched;
   final List<Visit> visits = new ArrayList<>();
-  private final List<List<Visit>> spare = new ArrayList<>();
+
+  /** By program, to be used again from person to person. */
+  private final List<List<Visit>> visitsMade = new ArrayList<>();
+
+  private final int[] visitsUsed;
   final Entries entries = new Entries();
 
   private final Marks marks;
   private final Marks hadMarks;
   private final Operand[] fields;
   private final Marks hadMessages;
+
+  /** By program; means nothing before the first entry. */
   final long[] lastEntryAt;
+
   final int[] timesEntered;
 
   private final Happenings purchases = new Happenings();
@@ -73,16 +80,14 @@ public final class Person {
     fields = new Operand[world.fieldCount()];
     lastEntryAt = new long[world.programs().size()];
     timesEntered = new int[world.programs().size()];
-    world.programs().forEach(program -> spare.add(new ArrayList<>()));
+    visitsUsed = new int[world.programs().size()];
+    world.programs().forEach(program -> visitsMade.add(new ArrayList<>()));
     begin(clock);
   }
 
   /** Starts another person, of whom nothing is known. */
   public void begin(ZoneClock clock) {
     this.clock = clock;
-    for (int i = 0; i < visits.size(); i++) {
-      spare.get(visits.get(i).program.number()).add(visits.get(i));
-    }
     visits.clear();
     entries.clear();
     marks.clear();
@@ -91,8 +96,10 @@ public final class Person {
     if (fields.length > 0) {
       Arrays.fill(fields, null);
     }
-    Arrays.fill(lastEntryAt, NEVER);
-    Arrays.fill(timesEntered, 0);
+    for (int program = 0; program < timesEntered.length; program++) {
+      timesEntered[program] = 0;
+      visitsUsed[program] = 0;
+    }
     purchases.clear();
     events.clear();
     sendCount = 0;
@@ -107,8 +114,12 @@ public final class Person {
 
   /** A visit that is not over, or over since the person began. */
   Visit newVisit(Program program) {
-    List<Visit> free = spare.get(program.number());
-    Visit visit = free.isEmpty() ? new Visit(program, this, clock) : free.remove(free.size() - 1);
+    List<Visit> made = visitsMade.get(program.number());
+    int used = visitsUsed[program.number()]++;
+    if (used == made.size()) {
+      made.add(new Visit(program, this, clock));
+    }
+    Visit visit = made.get(used);
     visits.add(visit);
     return visit;
   }
@@ -288,12 +299,14 @@ public final class Person {
     return hadMessages.has(message);
   }
 
-  void gets(int message) {
-    hadMessages.add(message);
-  }
-
-  void noteEmail(long at) {
-    sendTimes[sendCount++ & REMEMBERED - 1] = at;
+  /** A message goes out to the person. */
+  void gets(Sent message) {
+    if (!message.text()) {
+      sendTimes[sendCount++ & REMEMBERED - 1] = message.at();
+    }
+    if (world.asksForMessages()) {
+      hadMessages.add(message.visit().program.message(message.send(), message.variant()));
+    }
   }
 
   /** How many emails went out to the person after a moment, at most {@value #REMEMBERED}. */

@@ -7,7 +7,10 @@ package org.opentrellis.core.machine;
  * <p>Mutable and reused from person to person, for speed.
  */
 public final class Sent {
+  private final Visit visit;
   private final int send;
+  private final boolean text;
+  private final boolean tracked;
   private int variant;
   private long at;
   private long deliveredAt;
@@ -19,8 +22,11 @@ public final class Sent {
   private long orderAt;
   private long orderCents;
 
-  Sent(int send) {
+  Sent(Visit visit, int send) {
+    this.visit = visit;
     this.send = send;
+    this.text = visit.program.isText(send);
+    this.tracked = visit.program.tracksOpens(send);
     forget();
   }
 
@@ -39,38 +45,100 @@ public final class Sent {
     at = moment;
   }
 
-  /** The earliest counts, here and below. */
-  void delivered(long moment) {
-    deliveredAt = Math.min(deliveredAt, moment);
+  private int message() {
+    return visit.program.message(send, variant);
   }
 
-  void bounced(long moment) {
-    bouncedAt = Math.min(bouncedAt, moment);
-  }
-
-  void openRecorded(long moment) {
-    recordedOpenAt = Math.min(recordedOpenAt, moment);
-  }
-
-  void opened(long moment) {
-    peopleOpenAt = Math.min(peopleOpenAt, moment);
-  }
-
-  void clicked(int link, long moment) {
-    if (moment < clickAt) {
-      clickAt = moment;
-      clickedLink = link;
+  /** Notes that it arrived; the earliest counts, here and below. */
+  public void delivered(long moment) {
+    visit.person.learns(Evidence.MAIL);
+    if (moment < deliveredAt) {
+      visit.witness.delivered(this, moment);
+      deliveredAt = moment;
     }
   }
 
-  void ordered(long moment, long cents) {
+  /** It came back, for this time. */
+  public void bounced(long moment) {
+    visit.person.learns(Evidence.MAIL);
+    bouncedAt = Math.min(bouncedAt, moment);
+  }
+
+  public void recordsOpen(long moment) {
+    visit.person.learns(Evidence.MAIL);
+    if (moment < recordedOpenAt) {
+      visit.witness.openRecorded(this, moment);
+      recordedOpenAt = moment;
+    }
+  }
+
+  /** The person read it, which is recorded as an open too unless it is untracked. */
+  public void opens(long moment) {
+    Person person = visit.person;
+    person.learns(Evidence.MAIL);
+    if (person.reactions.toMessages() && peopleOpenAt == Person.NEVER) {
+      person.reactions.toOpen(person, message(), moment);
+    }
+    if (moment < peopleOpenAt) {
+      visit.witness.opened(this, moment);
+      peopleOpenAt = moment;
+    }
+    if (tracked && moment < recordedOpenAt) {
+      visit.witness.openRecorded(this, moment);
+      recordedOpenAt = moment;
+    }
+  }
+
+  /**
+   * Notes a click.
+   *
+   * @param link the link's number in its message; -1 if that is not known
+   */
+  public void clicks(int link, long moment) {
+    Person person = visit.person;
+    person.learns(Evidence.MAIL);
+    if (person.reactions.toMessages()) {
+      person.reactions.toClick(person, message(), link, moment);
+    }
+    if (moment < clickAt) {
+      visit.witness.clicked(this, link, moment);
+      clickAt = moment;
+      clickedLink = link;
+    }
+    visit.clicked(visit.program.linkSlot(send, variant, link), moment);
+  }
+
+  /** Notes a purchase that came of this message. */
+  public void orders(long moment, int offer, long cents) {
+    visit.witness.ordered(this, cents, moment);
     orderAt = moment;
     orderCents = cents;
+    visit.person.buys(moment, offer, cents);
+  }
+
+  /** The person unsubscribes because of this message. */
+  public void unsubscribes(long moment) {
+    visit.person.unsubscribes(moment);
+    visit.unsubscribes(send, moment);
+  }
+
+  public Visit visit() {
+    return visit;
   }
 
   /** Its number among the journey's sends. */
   public int send() {
     return send;
+  }
+
+  /** Whether it goes to the phone. */
+  public boolean text() {
+    return text;
+  }
+
+  /** Whether opens of it are recorded. */
+  public boolean tracked() {
+    return tracked;
   }
 
   /** Which variant went out; 0 if there is but one. */

@@ -8,11 +8,12 @@ final class Steps {
   private Steps() {}
 
   /**
-   * Does what the step does, at the visit's own moment.
+   * Does what the step does where a visit stands, at the visit's own moment.
    *
    * @param waited whether the person has waited here, or just got here
    */
-  static void act(Node node, Visit visit, boolean waited) {
+  static void act(Visit visit, boolean waited) {
+    Node node = visit.program.node(visit.node);
     if (node instanceof Node.Send send) {
       send(send, visit);
     } else if (node instanceof Node.Wait wait) {
@@ -41,16 +42,16 @@ final class Steps {
     if (until == Timer.PAST) {
       goOn(visit, wait.ifPast());
     } else {
-      waitUntil(visit, until);
+      visit.waitUntil(until, Visit.NOTHING_AWAITED);
     }
   }
 
   private static void lookOut(Node.WaitFor waits, Visit visit, boolean waited) {
     long deadline = deadline(visit, waits.atMost(), waited);
-    if (deadline <= visit.now || waits.question().holds(visit, visit.now)) {
+    if (deadline <= visit.now || waits.awaited()[0].holds(visit, visit.now)) {
       goOn(visit, waits.next());
     } else {
-      waitUntil(visit, deadline);
+      visit.waitUntil(deadline, waits.awaited());
     }
   }
 
@@ -76,7 +77,7 @@ final class Steps {
       way++;
     }
     if (way == questions.length && visit.now < deadline) {
-      waitUntil(visit, deadline);
+      visit.waitUntil(deadline, questions);
     } else {
       take(visit, way, branch.firstOfArm());
     }
@@ -107,13 +108,10 @@ final class Steps {
     }
     double[] variants = send.variants();
     int variant = variants.length == 0 ? 0 : visit.outside.lot(visit.node, variants, visit);
-    visit.noteSent(send.send(), variant);
-    if (!send.text()) {
-      visit.person.noteEmail(visit.now);
-    }
-    visit.person.gets(visit.program.message(send.send(), variant));
-    visit.witness.sent(visit.node, send.send(), visit);
-    visit.outside.send(send.send(), visit);
+    Sent message = visit.sends(send.send(), variant);
+    visit.person.gets(message);
+    visit.witness.sent(visit.node, message);
+    visit.outside.send(message);
     if (!leavesBecauseOfNews(visit)) {
       goOn(visit, send.next());
     }
@@ -129,18 +127,13 @@ final class Steps {
     }
     long ready = SendRules.readyAt(visit, send);
     if (ready > visit.now) {
-      waitUntil(visit, ready);
+      visit.waitUntil(ready, Visit.NOTHING_AWAITED);
       return false;
     }
     if (visit.waiting) {
       visit.witness.held(visit.node, visit.now - visit.steppedAt, visit);
     }
     return true;
-  }
-
-  private static void waitUntil(Visit visit, long until) {
-    visit.waiting = true;
-    visit.until = until;
   }
 
   private static void goOn(Visit visit, int next) {

@@ -20,10 +20,19 @@ interface Timer {
 
   static Timer forAmount(Amount amount, Optional<TimeOfDay> thenUntil) {
     if (thenUntil.isEmpty()) {
-      return visit -> amount.after(visit.now, visit.clock);
+      return forAmount(amount);
     }
     TimeOfDay moment = thenUntil.get();
     return visit -> moment.atOrAfter(amount.after(visit.now, visit.clock), visit.clock);
+  }
+
+  /** The usual kinds of amounts, without a look at which it is each time. */
+  private static Timer forAmount(Amount amount) {
+    if (amount.unit().exact()) {
+      long seconds = amount.exactSeconds();
+      return visit -> visit.now + seconds;
+    }
+    return visit -> amount.after(visit.now, visit.clock);
   }
 
   static Timer until(TimeOfDay moment) {

@@ -13,6 +13,7 @@ import org.opentrellis.core.calendar.ZoneClock;
  */
 public final class Visit {
   static final int OVER = -1;
+  static final Question[] NOTHING_AWAITED = {};
 
   final Program program;
   final Person person;
@@ -34,6 +35,9 @@ public final class Visit {
   boolean waiting;
 
   long until;
+
+  /** What may end the waiting sooner. */
+  Question[] awaited = NOTHING_AWAITED;
 
   /** When they got to the node. */
   long steppedAt;
@@ -70,13 +74,14 @@ public final class Visit {
   private long unsubscribesAt;
 
   private int sends;
+  private int texts;
 
   Visit(Program program, Person person, ZoneClock clock) {
     this.program = program;
     this.person = person;
     this.clock = clock;
     int count = program.sends().size();
-    messages = IntStream.range(0, count).mapToObj(Sent::new).toArray(Sent[]::new);
+    messages = IntStream.range(0, count).mapToObj(send -> new Sent(this, send)).toArray(Sent[]::new);
     order = new Sent[count];
     linkClickAt = new long[program.linkSlots()];
     Arrays.fill(linkClickAt, Person.NEVER);
@@ -107,6 +112,7 @@ public final class Visit {
       Arrays.fill(linkClickAt, Person.NEVER);
     }
     sends = 0;
+    texts = 0;
     unsubscribesAt = Person.NEVER;
   }
 
@@ -116,11 +122,14 @@ public final class Visit {
     person.now = at;
   }
 
-  void noteSent(int send, int whichVariant) {
+  /** A message goes out now. */
+  Sent sends(int send, int variant) {
     person.learns(Evidence.MAIL);
     Sent message = messages[send];
-    message.goesOut(whichVariant, now);
+    message.goesOut(variant, now);
     order[sends++] = message;
+    texts += message.text() ? 1 : 0;
+    return message;
   }
 
   public Program program() {
@@ -177,6 +186,17 @@ public final class Visit {
     return node == OVER;
   }
 
+  /** Whether there is more to do at this instant. */
+  boolean isUnderWay() {
+    return !waiting && node != OVER;
+  }
+
+  void waitUntil(long moment, Question[] orSoonerIf) {
+    waiting = true;
+    until = moment;
+    awaited = orSoonerIf;
+  }
+
   /**
    * When the goal is met within its limit, as far as is known; also after the visit is over.
    *
@@ -197,6 +217,11 @@ public final class Visit {
     return sends;
   }
 
+  /** How many of them were emails. */
+  public int emails() {
+    return sends - texts;
+  }
+
   /** The n-th message that went out. */
   public Sent sentInOrder(int n) {
     return order[n];
@@ -207,63 +232,19 @@ public final class Visit {
     return messages[send];
   }
 
-  public void delivered(int send, long at) {
-    person.learns(Evidence.MAIL);
-    messages[send].delivered(at);
-  }
-
-  /** It came back, for this time. */
-  public void bounced(int send, long at) {
-    person.learns(Evidence.MAIL);
-    messages[send].bounced(at);
-  }
-
-  /** Notes a recorded open; the earliest counts. */
-  public void recordsOpen(int send, long at) {
-    person.learns(Evidence.MAIL);
-    messages[send].openRecorded(at);
-  }
-
-  /** Notes that the person read it, which is recorded as an open too unless it is untracked. */
-  public void opens(int send, long at) {
-    Sent message = messages[send];
-    person.learns(Evidence.MAIL);
-    if (person.reactions.toMessages() && message.peopleOpenAt() == Person.NEVER) {
-      person.reactions.toOpen(person, program.message(send, message.variant()), at);
-    }
-    message.opened(at);
-    if (program.tracksOpens(send)) {
-      message.openRecorded(at);
-    }
-  }
-
   /**
-   * Notes a click.
+   * A link was clicked.
    *
-   * @param link the link's number in its message; -1 if that is not known
+   * @param slot by the program's numbering of links; -1 if no condition asks about it
    */
-  public void clicks(int send, int link, long at) {
-    Sent message = messages[send];
-    person.learns(Evidence.MAIL);
-    if (person.reactions.toMessages()) {
-      person.reactions.toClick(person, program.message(send, message.variant()), link, at);
-    }
-    message.clicked(link, at);
-    int slot = program.linkSlot(send, message.variant(), link);
+  void clicked(int slot, long at) {
     if (slot >= 0) {
       linkClickAt[slot] = Math.min(linkClickAt[slot], at);
     }
   }
 
-  /** Notes a purchase that came of this message. */
-  public void orders(int send, long at, int offer, long cents) {
-    messages[send].ordered(at, cents);
-    person.buys(at, offer, cents);
-  }
-
-  /** Notes that the person unsubscribes because of this message. */
-  public void unsubscribes(int send, long at) {
-    person.unsubscribes(at);
+  /** The person unsubscribes because of a message. */
+  void unsubscribes(int send, long at) {
     if (at < unsubscribesAt) {
       unsubscribesAt = at;
       unsubscribesBy = send;

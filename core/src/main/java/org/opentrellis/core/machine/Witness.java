@@ -24,7 +24,24 @@ public interface Witness {
   /** A message that had to wait for the send window or the frequency guard goes out at last. */
   default void held(int step, long seconds, Visit visit) {}
 
-  default void sent(int step, int send, Visit visit) {}
+  default void sent(int step, Sent message) {}
+
+  /**
+   * It becomes known that a message arrives, now or later. Told before the message itself knows,
+   * once for each moment that is earlier than what was known; so are those below.
+   */
+  default void delivered(Sent message, long at) {}
+
+  default void openRecorded(Sent message, long at) {}
+
+  default void opened(Sent message, long at) {}
+
+  /**
+   * @param link the link's number in its message; -1 if that is not known
+   */
+  default void clicked(Sent message, int link, long at) {}
+
+  default void ordered(Sent message, long cents, long at) {}
 
   default void skipped(int step, SkipReason reason, Visit visit) {}
 

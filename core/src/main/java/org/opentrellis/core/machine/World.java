@@ -17,6 +17,7 @@ import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.journey.Product;
 import org.opentrellis.core.journey.Purchases;
+import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.journey.TagName;
 
@@ -36,6 +37,7 @@ public final class World {
   private final Reactions reactions = new Reactions();
   private final int[] handOverTriggers;
   private final int watched;
+  private final boolean asksForMessages;
 
   private World(List<Journey> journeys, Catalogue catalogue, List<Product> products) {
     this.catalogue = catalogue;
@@ -46,6 +48,10 @@ public final class World {
     for (Journey journey : expanded) {
       programs.add(new Program(this, programs.size(), journey));
     }
+    this.asksForMessages =
+        programs.stream()
+            .flatMap(program -> program.sends().stream())
+            .anyMatch(Step.Send::oncePerPerson);
     this.watched = programs.stream().mapToInt(Program::watched).reduce(0, (a, b) -> a | b);
   }
 
@@ -148,6 +154,11 @@ public final class World {
 
   int handOverTrigger(int program) {
     return program < 0 ? -1 : handOverTriggers[program];
+  }
+
+  /** Whether a step asks whether somebody has had its message before. */
+  boolean asksForMessages() {
+    return asksForMessages;
   }
 
   /** The kinds of evidence that may take somebody out of a journey or meet its goal. */

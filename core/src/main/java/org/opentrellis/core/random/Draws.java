@@ -28,9 +28,14 @@ public final class Draws {
     return mix(key + address * GOLDEN_GAMMA);
   }
 
+  /** The key of a run, under which its people's keys are addressed. */
+  public static long runKey(long seed) {
+    return bits(seed, 1);
+  }
+
   /** The key under which all of one person's draws in one run are addressed. */
-  public static long personKey(long seed, long person) {
-    return bits(bits(seed, 1), mix(person + 1));
+  public static long personKey(long runKey, long person) {
+    return bits(runKey, mix(person + 1));
   }
 
   /** An address for a purpose and a stable name, such as a step's id. */

@@ -6,6 +6,7 @@ import java.util.List;
 import org.opentrellis.core.machine.JourneyMachine;
 import org.opentrellis.core.machine.Outside;
 import org.opentrellis.core.machine.Person;
+import org.opentrellis.core.machine.Sent;
 import org.opentrellis.core.machine.Visit;
 import org.opentrellis.core.machine.Witness;
 
@@ -93,24 +94,24 @@ public final class Replay {
   }
 
   private void note(Happening.OfMessage happening, Visit visit) {
-    int send = happening.message().send();
+    Sent message = visit.sent(happening.message().send());
     long at = happening.at();
     if (happening instanceof Happening.Delivered) {
-      visit.delivered(send, at);
+      message.delivered(at);
     } else if (happening instanceof Happening.Bounced bounced) {
-      visit.bounced(send, at);
+      message.bounced(at);
       if (bounced.forGood()) {
         person.bouncesForGood(at);
       }
     } else if (happening instanceof Happening.OpenRecorded) {
-      visit.recordsOpen(send, at);
+      message.recordsOpen(at);
     } else if (happening instanceof Happening.Opened) {
-      visit.opens(send, at);
+      message.opens(at);
     } else if (happening instanceof Happening.Clicked clicked) {
-      visit.clicks(send, clicked.link(), at);
+      message.clicks(clicked.link(), at);
     } else {
       Happening.Ordered ordered = (Happening.Ordered) happening;
-      visit.orders(send, at, ordered.offer(), ordered.cents());
+      message.orders(at, ordered.offer(), ordered.cents());
     }
   }
 
@@ -121,8 +122,10 @@ public final class Replay {
     }
 
     @Override
-    public void send(int send, Visit visit) {
-      Happening.Sent message = new Happening.Sent(visit.program().number(), visit.number(), send);
+    public void send(Sent sent) {
+      Visit visit = sent.visit();
+      Happening.Sent message =
+          new Happening.Sent(visit.program().number(), visit.number(), sent.send());
       List<Happening> now = new ArrayList<>();
       history.removeIf(
           one ->

@@ -5,6 +5,7 @@ import java.util.Collections;
 import java.util.List;
 import org.opentrellis.core.machine.LeaveReason;
 import org.opentrellis.core.machine.Program;
+import org.opentrellis.core.machine.Sent;
 import org.opentrellis.core.machine.SkipReason;
 import org.opentrellis.core.machine.Visit;
 import org.opentrellis.core.machine.Witness;
@@ -53,8 +54,8 @@ public final class Diary implements Witness {
   }
 
   @Override
-  public void sent(int step, int send, Visit visit) {
-    note(visit, step, Turn.Kind.SENT, visit.sent(send).variant());
+  public void sent(int step, Sent message) {
+    note(message.visit(), step, Turn.Kind.SENT, message.variant());
   }
 
   @Override

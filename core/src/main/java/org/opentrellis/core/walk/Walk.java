@@ -6,6 +6,7 @@ import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.machine.JourneyMachine;
 import org.opentrellis.core.machine.Outside;
 import org.opentrellis.core.machine.Person;
+import org.opentrellis.core.machine.Sent;
 import org.opentrellis.core.machine.Visit;
 
 /**
@@ -59,10 +60,11 @@ public final class Walk {
     }
 
     @Override
-    public void send(int send, Visit visit) {
-      Reply reply = choices.to(send, visit);
+    public void send(Sent message) {
+      Visit visit = message.visit();
+      Reply reply = choices.to(message.send(), visit);
       if (reply == null) {
-        Objects.requireNonNull(otherwise, "nothing decides what is not chosen").send(send, visit);
+        Objects.requireNonNull(otherwise, "nothing decides what is not chosen").send(message);
         return;
       }
       long now = visit.now();
@@ -70,16 +72,16 @@ public final class Walk {
         visit.person().bouncesForGood(now);
       }
       if (!reply.delivered()) {
-        visit.bounced(send, now);
+        message.bounced(now);
         return;
       }
-      visit.delivered(send, now);
-      at(reply.recordedOpen(), now, moment -> visit.recordsOpen(send, moment));
-      at(reply.open(), now, moment -> visit.opens(send, moment));
+      message.delivered(now);
+      at(reply.recordedOpen(), now, message::recordsOpen);
+      at(reply.open(), now, message::opens);
       at(reply.unsubscribe(), now, visit.person()::unsubscribes);
       at(reply.complaint(), now, visit.person()::complains);
-      at(reply.click(), now, moment -> visit.clicks(send, reply.link(), moment));
-      at(reply.buy(), now, moment -> visit.orders(send, moment, reply.offer(), reply.cents()));
+      at(reply.click(), now, moment -> message.clicks(reply.link(), moment));
+      at(reply.buy(), now, moment -> message.orders(moment, reply.offer(), reply.cents()));
     }
 
     private static void at(OptionalLong after, long now, java.util.function.LongConsumer note) {

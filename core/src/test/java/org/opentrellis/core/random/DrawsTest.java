@@ -47,7 +47,7 @@ class DrawsTest {
     long open = Draws.address(21, "planner");
     long click = Draws.address(24, "planner");
     for (int person = 0; person < people; person++) {
-      long key = Draws.personKey(7, person);
+      long key = Draws.personKey(Draws.runKey(7), person);
       int i = (int) (Draws.uniform(key, open) * cells);
       int j = (int) (Draws.uniform(key, click) * cells);
       pairs[i * cells + j]++;

@@ -63,8 +63,8 @@ class PhiloxTest {
     long[] both = new long[64 * 64];
     long[] neighbours = new long[64 * 64];
     for (int person = 0; person < n; person++) {
-      double own = Draws.uniform(Draws.personKey(7, person), 21);
-      double next = Draws.uniform(Draws.personKey(7, person), 22);
+      double own = Draws.uniform(Draws.personKey(Draws.runKey(7), person), 21);
+      double next = Draws.uniform(Draws.personKey(Draws.runKey(7), person), 22);
       double other = (philox(new int[] {person, 21, 0, 0}, new int[] {7, 0})[0] >>> 1) / 0x1p31;
       ours[(int) (own * 256)]++;
       theirs[(int) (other * 256)]++;
