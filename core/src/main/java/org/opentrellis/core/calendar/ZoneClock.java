@@ -32,6 +32,12 @@ public final class ZoneClock {
   private final ZoneRules rules;
   private final long first;
   private final int[] offsets;
+
+  /** The longest time without a change, and its offset: most questions are about it. */
+  private long steadyFrom;
+
+  private long steadyTo;
+  private int steadyOffset;
   private final Map<ZoneId, ZoneClock> siblings;
 
   private ZoneClock(ZoneId zone, long first, int stretches, Map<ZoneId, ZoneClock> siblings) {
@@ -47,6 +53,22 @@ public final class ZoneClock {
       int offset = offsetByRules(dayBefore);
       boolean steady = offset == offsetByRules(dayAfter) && noTransition(dayBefore, dayAfter);
       offsets[i] = steady ? offset : ASK;
+    }
+    findSteady();
+  }
+
+  private void findSteady() {
+    int begun = 0;
+    for (int i = 0; i < offsets.length; i++) {
+      if (offsets[i] != offsets[begun]) {
+        begun = i;
+      }
+      long length = (long) (i + 1 - begun) << STRETCH;
+      if (offsets[i] != ASK && length > steadyTo - steadyFrom) {
+        steadyFrom = first + ((long) begun << STRETCH);
+        steadyTo = steadyFrom + length;
+        steadyOffset = offsets[i];
+      }
     }
   }
 
@@ -110,6 +132,9 @@ public final class ZoneClock {
 
   /** The offset all day before and after a moment, whether that is local or an instant, or ASK. */
   private int tabled(long moment) {
+    if (moment >= steadyFrom && moment < steadyTo) {
+      return steadyOffset;
+    }
     long stretch = moment - first >> STRETCH;
     return stretch >= 0 && stretch < offsets.length ? offsets[(int) stretch] : ASK;
   }

@@ -19,7 +19,7 @@ final class ArrivalTally {
   /** Local times of arrival are counted by quarter of an hour. */
   private static final int QUARTERS = 96;
 
-  private static final int DAY = ZoneClock.DAY;
+  private static final int QUARTER = ZoneClock.DAY / QUARTERS;
   private static final int NONE = -1;
 
   private final int days;
@@ -38,7 +38,6 @@ final class ArrivalTally {
   private int dayCell;
   private int quarterCell;
   private long hour;
-  private int daysSince;
 
   /**
    * @param days that are counted; the last counts all later ones
@@ -98,11 +97,6 @@ final class ArrivalTally {
     return hour;
   }
 
-  /** The whole days since entry at the latest moment that was read. */
-  int daysSince() {
-    return daysSince;
-  }
-
   private boolean isRead(Visit visit) {
     return visit.now() == at && visit.entryAt() == since;
   }
@@ -110,14 +104,12 @@ final class ArrivalTally {
   private void read(Visit visit) {
     at = visit.now();
     since = visit.entryAt();
-    long local = visit.clock().local(at);
-    long localDay = Math.floorDiv(local, (long) DAY);
+    long quarter = Math.floorDiv(visit.clock().local(at), (long) QUARTER);
+    long day = Math.floorDiv(quarter, (long) QUARTERS);
+    hour = quarter >> 2;
     bucket = TimeBuckets.index(at - since);
-    daysSince = (int) ((at - since) / DAY);
-    dayCell = TimeBuckets.BUCKETS + (int) Math.min(localDay - visit.entryDay(), days - 1L);
-    int second = (int) (local - localDay * DAY);
-    quarterCell = TimeBuckets.BUCKETS + days + second / 900;
-    hour = localDay * 24 + second / 3600;
+    dayCell = TimeBuckets.BUCKETS + (int) Math.min(day - visit.entryDay(), days - 1L);
+    quarterCell = TimeBuckets.BUCKETS + days + (int) (quarter - day * QUARTERS);
   }
 
   /** Once everybody has been counted: from now on, cells are of single steps. */

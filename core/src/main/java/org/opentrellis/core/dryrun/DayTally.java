@@ -63,11 +63,8 @@ public final class DayTally {
     }
   }
 
-  /**
-   * @param day whole days since entry
-   */
-  void email(int day) {
-    emails[Math.min(horizonDays, day)]++;
+  void email(long sinceEntry) {
+    emails[(int) Math.min(horizonDays, sinceEntry / DAY)]++;
   }
 
   void finishes(long sinceEntry) {

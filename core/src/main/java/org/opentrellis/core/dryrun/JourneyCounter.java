@@ -73,7 +73,7 @@ final class JourneyCounter implements Witness {
       texts.accept(hour);
     } else {
       emails.accept(hour);
-      days.email(arrivals.daysSince());
+      days.email(visit.now() - visit.entryAt());
     }
   }
 

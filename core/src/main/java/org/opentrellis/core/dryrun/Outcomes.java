@@ -36,8 +36,8 @@ public final class Outcomes {
 
   private void note(Person person, int journey, int number) {
     long end = person.endsAt();
-    for (int n = 0; n < person.visits().size(); n++) {
-      Visit visit = person.visits().get(n);
+    for (int n = 0; n < person.visitCount(); n++) {
+      Visit visit = person.visit(n);
       if (visit.program().number() == journey) {
         entered.set(number);
         if (visit.goalMetAt(end) <= end) {

@@ -174,8 +174,8 @@ public final class PairedSends {
         Arrays.fill(counts[i], 0);
         counts[i][Count.REACHED.ordinal()] = timesReached[reached.get(i)];
       }
-      for (int n = 0; n < person.visits().size(); n++) {
-        Visit visit = person.visits().get(n);
+      for (int n = 0; n < person.visitCount(); n++) {
+        Visit visit = person.visit(n);
         if (visit.program() == program) {
           add(visit, person.endsAt());
         }

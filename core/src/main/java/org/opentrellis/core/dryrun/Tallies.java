@@ -51,9 +51,8 @@ public final class Tallies implements Witness {
     people++;
     mostInAWeek[Math.min(MOST_IN_A_WEEK, person.mostEmailsWithin(WEEK))]++;
     long end = person.endsAt();
-    List<Visit> visits = person.visits();
-    for (int n = 0; n < visits.size(); n++) {
-      Visit visit = visits.get(n);
+    for (int n = 0; n < person.visitCount(); n++) {
+      Visit visit = person.visit(n);
       journeys[visit.program().number()].close(visit, number, n, end);
     }
   }

@@ -35,19 +35,11 @@ public final class JourneyMachine {
    */
   public void run(Person person, long end) {
     Lookout.around(person);
-    Visit alone = untilAlone(person, end);
-    while (alone != null && runAlone(person, alone, end)) {
-      alone = untilAlone(person, end);
+    boolean more = true;
+    while (more) {
+      Visit alone = alone(person);
+      more = alone == null ? doNext(person, end) : runAlone(person, alone, end);
     }
-  }
-
-  /** Does what comes next until one visit is alone, which is returned, or nothing more happens. */
-  private @Nullable Visit untilAlone(Person person, long end) {
-    Visit alone = alone(person);
-    while (alone == null && doNext(person, end)) {
-      alone = alone(person);
-    }
-    return alone;
   }
 
   /** Tells the witness who is still inside. */
@@ -63,7 +55,8 @@ public final class JourneyMachine {
   /** The next moment at which something happens to a person as far as is known, or NEVER. */
   public long nextAt(Person person) {
     long next = person.entries.nextAt();
-    for (Visit visit : person.visits) {
+    for (int i = 0; i < person.visits.size(); i++) {
+      Visit visit = person.visits.get(i);
       next = visit.over() ? next : Math.min(next, wake(visit));
     }
     return next;
@@ -113,7 +106,8 @@ public final class JourneyMachine {
   private boolean doNext(Person person, long end) {
     long at = person.entries.nextAt();
     Visit first = null;
-    for (Visit visit : person.visits) {
+    for (int i = 0; i < person.visits.size(); i++) {
+      Visit visit = person.visits.get(i);
       if (!visit.over()) {
         long wakes = wake(visit);
         if (wakes < at) {
@@ -149,7 +143,7 @@ public final class JourneyMachine {
       told.turnedAway(program, false, at);
       return;
     }
-    Visit visit = person.newVisit(program);
+    Visit visit = person.visits.add(program, person);
     ZoneClock clock = person.world.clockOf(program, person.clock);
     program.markOnEntry(person, trigger);
     visit.witness = told;
@@ -157,7 +151,7 @@ public final class JourneyMachine {
     visit.begin(trigger, origin, person.timesEntered[program.number()], at, clock);
     if (!program.admits(visit)) {
       visit.node = Visit.OVER;
-      person.visits.remove(visit);
+      person.visits.removeLast();
       told.turnedAway(program, true, at);
       return;
     }
@@ -180,7 +174,7 @@ public final class JourneyMachine {
     }
     ReEntry rule = program.reEntry();
     if (rule instanceof ReEntry.AfterHavingLeft) {
-      return person.visits.stream().allMatch(v -> v.program != program || v.over());
+      return person.visits.asList().stream().allMatch(v -> v.program != program || v.over());
     }
     if (rule instanceof ReEntry.AfterDays days) {
       return at - person.lastEntryAt[program.number()] >= (long) days.days() * ZoneClock.DAY;

@@ -1,6 +1,5 @@
 package org.opentrellis.core.machine;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -25,12 +24,7 @@ public final class Person {
   final World world;
   final Reactions reactions;
   private final int watched;
-  final List<Visit> visits = new ArrayList<>();
-
-  /** By program, to be used again from person to person. */
-  private final List<List<Visit>> visitsMade = new ArrayList<>();
-
-  private final int[] visitsUsed;
+  final Visits visits;
   final Entries entries = new Entries();
 
   private final Marks marks;
@@ -80,8 +74,7 @@ public final class Person {
     fields = new Operand[world.fieldCount()];
     lastEntryAt = new long[world.programs().size()];
     timesEntered = new int[world.programs().size()];
-    visitsUsed = new int[world.programs().size()];
-    world.programs().forEach(program -> visitsMade.add(new ArrayList<>()));
+    visits = new Visits(world);
     begin(clock);
   }
 
@@ -98,7 +91,6 @@ public final class Person {
     }
     for (int program = 0; program < timesEntered.length; program++) {
       timesEntered[program] = 0;
-      visitsUsed[program] = 0;
     }
     purchases.clear();
     events.clear();
@@ -110,18 +102,6 @@ public final class Person {
     bouncesAt = NEVER;
     goneAt = NEVER;
     now = Long.MIN_VALUE;
-  }
-
-  /** A visit that is not over, or over since the person began. */
-  Visit newVisit(Program program) {
-    List<Visit> made = visitsMade.get(program.number());
-    int used = visitsUsed[program.number()]++;
-    if (used == made.size()) {
-      made.add(new Visit(program, this, clock));
-    }
-    Visit visit = made.get(used);
-    visits.add(visit);
-    return visit;
   }
 
   /** Something became known. */
@@ -151,7 +131,17 @@ public final class Person {
 
   /** The visits so far, those that are over too, in order of entry. */
   public List<Visit> visits() {
-    return visits;
+    return visits.asList();
+  }
+
+  /** How many visits there are so far. */
+  public int visitCount() {
+    return visits.size();
+  }
+
+  /** The n-th visit in order of entry, from 0. */
+  public Visit visit(int n) {
+    return visits.get(n);
   }
 
   public ZoneClock clock() {

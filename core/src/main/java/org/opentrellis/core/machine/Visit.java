@@ -76,10 +76,10 @@ public final class Visit {
   private int sends;
   private int texts;
 
-  Visit(Program program, Person person, ZoneClock clock) {
+  Visit(Program program, Person person) {
     this.program = program;
     this.person = person;
-    this.clock = clock;
+    this.clock = person.clock;
     int count = program.sends().size();
     messages = IntStream.range(0, count).mapToObj(send -> new Sent(this, send)).toArray(Sent[]::new);
     order = new Sent[count];

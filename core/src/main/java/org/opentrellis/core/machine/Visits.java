@@ -1,0 +1,60 @@
+package org.opentrellis.core.machine;
+
+import java.util.Arrays;
+import java.util.List;
+
+/** A person's visits in order of entry, those that are over too; used again from person to person. */
+final class Visits {
+  private Visit[] all = new Visit[4];
+  private int size;
+
+  /** By program, those that were made, and how many of them are in use. */
+  private final Visit[][] made;
+
+  private final int[] used;
+
+  Visits(World world) {
+    made = new Visit[world.programs().size()][0];
+    used = new int[made.length];
+  }
+
+  void clear() {
+    size = 0;
+    for (int program = 0; program < used.length; program++) {
+      used[program] = 0;
+    }
+  }
+
+  int size() {
+    return size;
+  }
+
+  Visit get(int n) {
+    return all[n];
+  }
+
+  List<Visit> asList() {
+    return List.of(Arrays.copyOf(all, size));
+  }
+
+  /** One more, which has yet to begin. */
+  Visit add(Program program, Person person) {
+    int n = used[program.number()]++;
+    if (n == made[program.number()].length) {
+      made[program.number()] = Arrays.copyOf(made[program.number()], n + 1);
+      made[program.number()][n] = new Visit(program, person);
+    }
+    if (size == all.length) {
+      all = Arrays.copyOf(all, 2 * size);
+    }
+    Visit visit = made[program.number()][n];
+    all[size++] = visit;
+    return visit;
+  }
+
+  /** The last one did not begin after all. */
+  void removeLast() {
+    Visit visit = all[--size];
+    used[visit.program.number()]--;
+  }
+}
