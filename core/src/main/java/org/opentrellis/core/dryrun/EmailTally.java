@@ -1,10 +1,11 @@
 package org.opentrellis.core.dryrun;
 
+import java.util.Arrays;
+
 
 /** Counts of one message sent by one step; people are counted once for each time it was sent. */
 public final class EmailTally {
-  long sent;
-  long delivered;
+  long bounced;
   long opened;
   long openedByPeople;
   long clicked;
@@ -21,8 +22,7 @@ public final class EmailTally {
   }
 
   void combine(EmailTally other) {
-    sent += other.sent;
-    delivered += other.delivered;
+    bounced += other.bounced;
     opened += other.opened;
     openedByPeople += other.openedByPeople;
     clicked += other.clicked;
@@ -37,11 +37,12 @@ public final class EmailTally {
   }
 
   public long sent() {
-    return sent;
+    return Arrays.stream(byVariant).sum();
   }
 
+  /** A message either arrives or comes back, at once. */
   public long delivered() {
-    return delivered;
+    return sent() - bounced;
   }
 
   /** Recorded opens, machine pre-loads included. */

@@ -60,9 +60,7 @@ final class JourneyCounter implements Witness {
   @Override
   public void sent(int step, Sent message) {
     Visit visit = message.visit();
-    EmailTally of = sends[message.send()];
-    of.sent++;
-    of.byVariant[message.variant()]++;
+    sends[message.send()].byVariant[message.variant()]++;
     arrivals.comesTo(visit);
     ZoneClock clock = visit.person().clock();
     long hour =
@@ -78,8 +76,8 @@ final class JourneyCounter implements Witness {
   }
 
   @Override
-  public void delivered(Sent message, long at) {
-    sends[message.send()].delivered += isNews(message, message.deliveredAt(), at);
+  public void bounced(Sent message, long at) {
+    sends[message.send()].bounced += isNews(message, message.bouncedAt(), at);
   }
 
   @Override

@@ -7,21 +7,21 @@ public final class SendCalendar {
   private static final int HOURS = 24;
   private static final int MOST_DAYS = 3660;
 
-  private final long firstDay;
+  private final long firstHour;
   private long[] counts = new long[0];
 
   /**
    * @param firstDay the day that counts as 0, in days since 1970-01-01
    */
   SendCalendar(long firstDay) {
-    this.firstDay = firstDay;
+    this.firstHour = firstDay * HOURS;
   }
 
   /**
    * @param hour the local hour since 1970
    */
   void accept(long hour) {
-    long from = hour - firstDay * HOURS;
+    long from = hour - firstHour;
     int index = (int) Math.max(0, Math.min(from, (long) MOST_DAYS * HOURS - 1));
     if (index >= counts.length) {
       counts = Arrays.copyOf(counts, Math.max(index / HOURS * HOURS + HOURS, counts.length * 2));

@@ -52,16 +52,16 @@ public final class Sent {
   /** Notes that it arrived; the earliest counts, here and below. */
   public void delivered(long moment) {
     visit.person.learns(Evidence.MAIL);
-    if (moment < deliveredAt) {
-      visit.witness.delivered(this, moment);
-      deliveredAt = moment;
-    }
+    deliveredAt = Math.min(deliveredAt, moment);
   }
 
   /** It came back, for this time. */
   public void bounced(long moment) {
     visit.person.learns(Evidence.MAIL);
-    bouncedAt = Math.min(bouncedAt, moment);
+    if (moment < bouncedAt) {
+      visit.witness.bounced(this, moment);
+      bouncedAt = moment;
+    }
   }
 
   public void recordsOpen(long moment) {

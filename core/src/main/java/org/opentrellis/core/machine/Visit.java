@@ -124,8 +124,8 @@ public final class Visit {
 
   /** A message goes out now. */
   Sent sends(int send, int variant) {
-    person.learns(Evidence.MAIL);
     Sent message = messages[send];
+    person.learns(Evidence.MAIL);
     message.goesOut(variant, now);
     order[sends++] = message;
     texts += message.text() ? 1 : 0;

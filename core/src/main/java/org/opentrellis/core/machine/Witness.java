@@ -27,10 +27,10 @@ public interface Witness {
   default void sent(int step, Sent message) {}
 
   /**
-   * It becomes known that a message arrives, now or later. Told before the message itself knows,
+   * It becomes known that a message comes back, now or later. Told before the message itself knows,
    * once for each moment that is earlier than what was known; so are those below.
    */
-  default void delivered(Sent message, long at) {}
+  default void bounced(Sent message, long at) {}
 
   default void openRecorded(Sent message, long at) {}
 
