@@ -41,7 +41,7 @@ public record Amount(double count, TimeUnit unit) {
       return start + exactSeconds();
     }
     if (unit == TimeUnit.DAYS || unit == TimeUnit.WEEKS) {
-      return clock.plusDays(start, (int) count * (unit == TimeUnit.WEEKS ? 7 : 1));
+      return clock.plusDays(start, wholeDays());
     }
     long local = clock.local(start);
     long day = Math.floorDiv(local, (long) ZoneClock.DAY);
@@ -51,6 +51,11 @@ public record Amount(double count, TimeUnit unit) {
   /** Its seconds, if the unit is exact. */
   public long exactSeconds() {
     return Math.round(count * unit.nominalSeconds());
+  }
+
+  /** Its days, if the unit is days or weeks. */
+  public int wholeDays() {
+    return (int) count * (unit == TimeUnit.WEEKS ? 7 : 1);
   }
 
   private long later(long day) {

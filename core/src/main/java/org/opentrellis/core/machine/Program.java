@@ -163,8 +163,8 @@ public final class Program {
     return first;
   }
 
-  Node node(int node) {
-    return nodes[node];
+  Node[] nodes() {
+    return nodes;
   }
 
   /** The step, further down, that follows one at once unless somebody leaves or is held up; or -1. */

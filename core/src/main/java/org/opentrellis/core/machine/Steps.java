@@ -13,7 +13,7 @@ final class Steps {
    * @param waited whether the person has waited here, or just got here
    */
   static void act(Visit visit, boolean waited) {
-    Node node = visit.program.node(visit.node);
+    Node node = visit.stand();
     if (node instanceof Node.Send send) {
       send(send, visit);
     } else if (node instanceof Node.Wait wait) {

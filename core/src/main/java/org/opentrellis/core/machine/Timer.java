@@ -5,6 +5,7 @@ import java.time.LocalTime;
 import java.util.Optional;
 import org.opentrellis.core.calendar.Amount;
 import org.opentrellis.core.calendar.TimeOfDay;
+import org.opentrellis.core.calendar.TimeUnit;
 import org.opentrellis.core.calendar.YearlyDate;
 import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.journey.Operand;
@@ -31,6 +32,10 @@ interface Timer {
     if (amount.unit().exact()) {
       long seconds = amount.exactSeconds();
       return visit -> visit.now + seconds;
+    }
+    if (amount.unit() == TimeUnit.DAYS || amount.unit() == TimeUnit.WEEKS) {
+      int days = amount.wholeDays();
+      return visit -> visit.clock.plusDays(visit.now, days);
     }
     return visit -> amount.after(visit.now, visit.clock);
   }

@@ -17,6 +17,7 @@ public final class Visit {
 
   final Program program;
   final Person person;
+  private final Node[] nodes;
 
   /** Who is told, and what decides; as the machine says when the visit begins. */
   Witness witness = Witness.NOBODY;
@@ -79,6 +80,7 @@ public final class Visit {
   Visit(Program program, Person person) {
     this.program = program;
     this.person = person;
+    this.nodes = program.nodes();
     this.clock = person.clock;
     int count = program.sends().size();
     messages = IntStream.range(0, count).mapToObj(send -> new Sent(this, send)).toArray(Sent[]::new);
@@ -207,7 +209,12 @@ public final class Visit {
     return Lookout.goalMetAt(this, to);
   }
 
-  /** The node where the person stands. */
+  /** The step where the person stands. */
+  Node stand() {
+    return nodes[node];
+  }
+
+  /** The number of the node where the person stands. */
   public int node() {
     return node;
   }
