@@ -104,12 +104,13 @@ final class ArrivalTally {
   private void read(Visit visit) {
     at = visit.now();
     since = visit.entryAt();
-    long quarter = Math.floorDiv(visit.clock().local(at), (long) QUARTER);
-    long day = Math.floorDiv(quarter, (long) QUARTERS);
-    hour = quarter >> 2;
+    long entryDay = visit.entryDay();
+    int quarters = (int) ((visit.clock().local(at) - entryDay * ZoneClock.DAY) / QUARTER);
+    int day = quarters / QUARTERS;
+    hour = entryDay * 24 + (quarters >> 2);
     bucket = TimeBuckets.index(at - since);
-    dayCell = TimeBuckets.BUCKETS + (int) Math.min(day - visit.entryDay(), days - 1L);
-    quarterCell = TimeBuckets.BUCKETS + days + (int) (quarter - day * QUARTERS);
+    dayCell = TimeBuckets.BUCKETS + Math.min(day, days - 1);
+    quarterCell = TimeBuckets.BUCKETS + days + quarters - day * QUARTERS;
   }
 
   /** Once everybody has been counted: from now on, cells are of single steps. */

@@ -54,7 +54,7 @@ final class Cohort implements Outside {
     return program.number() == 0 ? "" : program.number() + ":";
   }
 
-  private static SendDraws[][] draws(
+  private static SendDraws[] draws(
       Program program,
       Behaviour behaviour,
       QuantileTable clickDelay,
@@ -65,14 +65,13 @@ final class Cohort implements Outside {
     QuantileTable read =
         QuantileTable.logNormal(
             behaviour.textMedianMinutes().value() * 60, behaviour.clickSigma().value());
-    SendDraws[][] all = new SendDraws[program.sends().size()][];
-    for (int send = 0; send < all.length; send++) {
+    SendDraws[] all = new SendDraws[program.versions()];
+    for (int send = 0; send < program.sends().size(); send++) {
       Step.Send step = program.sends().get(send);
       boolean text = step instanceof Step.SendText;
       List<Message> versions = program.messages(send);
-      all[send] = new SendDraws[versions.size()];
       for (int version = 0; version < versions.size(); version++) {
-        all[send][version] =
+        all[program.firstVersion(send) + version] =
             new SendDraws(
                 prefix(program) + step.id().value(),
                 reaction(step, version, behaviour),

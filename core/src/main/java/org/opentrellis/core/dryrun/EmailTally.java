@@ -2,7 +2,6 @@ package org.opentrellis.core.dryrun;
 
 import java.util.Arrays;
 
-
 /** Counts of one message sent by one step; people are counted once for each time it was sent. */
 public final class EmailTally {
   long bounced;
@@ -14,11 +13,17 @@ public final class EmailTally {
   long unsubscribed;
   long afterGoal;
   final long[][] byLink;
-  final long[] byVariant;
+  private final long[] sentByVersion;
+  private final int firstVersion;
 
-  EmailTally(int variants, int links) {
+  /**
+   * @param sentByVersion counts what is sent, of the whole journey
+   * @param firstVersion where this message's variants begin there
+   */
+  EmailTally(long[] sentByVersion, int firstVersion, int variants, int links) {
+    this.sentByVersion = sentByVersion;
+    this.firstVersion = firstVersion;
     byLink = new long[variants][links];
-    byVariant = new long[variants];
   }
 
   void combine(EmailTally other) {
@@ -30,14 +35,13 @@ public final class EmailTally {
     revenueCents += other.revenueCents;
     unsubscribed += other.unsubscribed;
     afterGoal += other.afterGoal;
-    StepTally.add(byVariant, other.byVariant);
     for (int i = 0; i < byLink.length; i++) {
       StepTally.add(byLink[i], other.byLink[i]);
     }
   }
 
   public long sent() {
-    return Arrays.stream(byVariant).sum();
+    return Arrays.stream(byVariant()).sum();
   }
 
   /** A message either arrives or comes back, at once. */
@@ -79,7 +83,7 @@ public final class EmailTally {
 
   /** How often each variant was sent; one number if there is but one version. */
   public long[] byVariant() {
-    return byVariant.clone();
+    return Arrays.copyOfRange(sentByVersion, firstVersion, firstVersion + byLink.length);
   }
 
   /** Clicks of a variant by link, in the message's order. */

@@ -17,6 +17,7 @@ final class JourneyCounter implements Witness {
   private final ArrivalTally arrivals;
   private final StepTally[] steps;
   private final EmailTally[] sends;
+  private final long[] sentByVersion;
   private final DayTally days;
   private final SendCalendar emails;
   private final SendCalendar texts;
@@ -27,6 +28,7 @@ final class JourneyCounter implements Witness {
     this.arrivals = tally.arrivals;
     this.steps = tally.steps;
     this.sends = tally.sends;
+    this.sentByVersion = tally.sentByVersion;
     this.days = tally.days;
     this.emails = emails;
     this.texts = texts;
@@ -60,7 +62,7 @@ final class JourneyCounter implements Witness {
   @Override
   public void sent(int step, Sent message) {
     Visit visit = message.visit();
-    sends[message.send()].byVariant[message.variant()]++;
+    sentByVersion[message.version()]++;
     arrivals.comesTo(visit);
     ZoneClock clock = visit.person().clock();
     long hour =

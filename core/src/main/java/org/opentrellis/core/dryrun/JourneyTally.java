@@ -24,6 +24,7 @@ public final class JourneyTally {
   final ArrivalTally arrivals;
   final StepTally[] steps;
   final EmailTally[] sends;
+  final long[] sentByVersion;
   final DayTally days;
   private final MoneyTally money = new MoneyTally();
   private final ChainTally[] chains;
@@ -54,11 +55,12 @@ public final class JourneyTally {
     for (int i = 0; i < steps.length; i++) {
       steps[i] = new StepTally(arrivals, i, program.steps().get(i).ways().size(), counted);
     }
+    this.sentByVersion = new long[program.versions()];
     this.sends = new EmailTally[program.sends().size()];
     for (int i = 0; i < sends.length; i++) {
       List<Message> versions = program.messages(i);
       int links = versions.stream().mapToInt(m -> m.links().size()).max().orElse(0);
-      sends[i] = new EmailTally(versions.size(), links);
+      sends[i] = new EmailTally(sentByVersion, program.firstVersion(i), versions.size(), links);
     }
     this.sentPerVisit = new long[sends.length + 1];
     this.chains =
@@ -132,6 +134,7 @@ public final class JourneyTally {
     for (int i = 0; i < steps.length; i++) {
       steps[i].combine(other.steps[i]);
     }
+    StepTally.add(sentByVersion, other.sentByVersion);
     for (int i = 0; i < sends.length; i++) {
       sends[i].combine(other.sends[i]);
     }

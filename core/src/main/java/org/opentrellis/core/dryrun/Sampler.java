@@ -18,15 +18,15 @@ final class Sampler implements Outside {
 
   private static final long WEEK_SECONDS = 7 * 86_400L;
 
-  private final SendDraws[][] draws;
+  private final SendDraws[] draws;
   private final long[] lots;
   private final Shop shop;
 
   /**
-   * @param draws by send and variant
+   * @param draws by version
    * @param lots the address of each step's lot
    */
-  Sampler(SendDraws[][] draws, long[] lots, Shop shop) {
+  Sampler(SendDraws[] draws, long[] lots, Shop shop) {
     this.draws = draws;
     this.lots = lots;
     this.shop = shop;
@@ -44,7 +44,7 @@ final class Sampler implements Outside {
 
   @Override
   public void send(Sent message) {
-    SendDraws of = draws[message.send()][message.variant()];
+    SendDraws of = draws[message.version()];
     Visit visit = message.visit();
     Traits who = Traits.of(visit.person());
     long now = message.at();

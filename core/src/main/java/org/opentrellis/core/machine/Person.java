@@ -295,7 +295,7 @@ public final class Person {
       sendTimes[sendCount++ & REMEMBERED - 1] = message.at();
     }
     if (world.asksForMessages()) {
-      hadMessages.add(message.visit().program.message(message.send(), message.variant()));
+      hadMessages.add(message.message());
     }
   }
 

@@ -34,7 +34,11 @@ public final class Program {
   private final List<Step> steps;
   private final List<Step.Send> sends;
   private final List<List<Message>> messagesOfSend = new ArrayList<>();
-  private final int[][] messageNumbers;
+
+  /** What may go out is numbered through all sends: each message or variant is a version. */
+  private final int[] firstVersion;
+
+  private final int[] messageNumbers;
   private final boolean[] tracked;
   private final boolean[] text;
   private final Map<StepId, Integer> sendOf = new HashMap<>();
@@ -64,10 +68,15 @@ public final class Program {
       sendOf.put(send.id(), sendOf.size());
       messagesOfSend.add(messageIds(send).stream().map(id -> messageOf(id, world)).toList());
     }
+    this.firstVersion = new int[sends.size() + 1];
+    for (int i = 0; i < sends.size(); i++) {
+      firstVersion[i + 1] = firstVersion[i] + messagesOfSend.get(i).size();
+    }
     this.messageNumbers =
         messagesOfSend.stream()
-            .map(all -> all.stream().mapToInt(m -> world.numberOf(m.id())).toArray())
-            .toArray(int[][]::new);
+            .flatMap(List::stream)
+            .mapToInt(message -> world.numberOf(message.id()))
+            .toArray();
     this.tracked = new boolean[sends.size()];
     this.text = new boolean[sends.size()];
     for (int i = 0; i < tracked.length; i++) {
@@ -172,9 +181,19 @@ public final class Program {
     return nodes[step].goesStraightOn() ? nodes[step].next() : END;
   }
 
-  /** The world's number of a message. */
-  int message(int send, int variant) {
-    return messageNumbers[send][variant];
+  /** The number of a send's first version among those of all sends. */
+  public int firstVersion(int send) {
+    return firstVersion[send];
+  }
+
+  /** How many versions all sends have together. */
+  public int versions() {
+    return messageNumbers.length;
+  }
+
+  /** The world's number of a version's message. */
+  int message(int version) {
+    return messageNumbers[version];
   }
 
   /** The send of a step, or -1 if that sends nothing. */

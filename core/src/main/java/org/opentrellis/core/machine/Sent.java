@@ -9,6 +9,7 @@ package org.opentrellis.core.machine;
 public final class Sent {
   private final Visit visit;
   private final int send;
+  private final int firstVersion;
   private final boolean text;
   private final boolean tracked;
   private int variant;
@@ -25,6 +26,7 @@ public final class Sent {
   Sent(Visit visit, int send) {
     this.visit = visit;
     this.send = send;
+    this.firstVersion = visit.program.firstVersion(send);
     this.text = visit.program.isText(send);
     this.tracked = visit.program.tracksOpens(send);
     forget();
@@ -45,8 +47,9 @@ public final class Sent {
     at = moment;
   }
 
-  private int message() {
-    return visit.program.message(send, variant);
+  /** The world's number of the message. */
+  int message() {
+    return visit.program.message(version());
   }
 
   /** Notes that it arrived; the earliest counts, here and below. */
@@ -144,6 +147,11 @@ public final class Sent {
   /** Which variant went out; 0 if there is but one. */
   public int variant() {
     return variant;
+  }
+
+  /** Which message or variant, numbered through all sends of the journey. */
+  public int version() {
+    return firstVersion + variant;
   }
 
   /** When it went out. */
