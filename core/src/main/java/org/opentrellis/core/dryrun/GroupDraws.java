@@ -31,9 +31,12 @@ final class GroupDraws {
   final double upTo;
   final ZoneClock clock;
   final QuantileTable keenness;
-  final double preloads;
-  final double hardBounce;
-  final double softBounce;
+
+  /** Chances, in cells of a draw. */
+  final long preloads;
+
+  final long hardBounce;
+  final long softBounce;
   final double buysAnywayMeanSeconds;
   final double comesAgainMeanSeconds;
 
@@ -55,9 +58,9 @@ final class GroupDraws {
     this.clock = ZoneClock.around(group.zone(), settings.start(), days);
     this.startDate = clock.date(settings.start().getEpochSecond());
     this.keenness = QuantileTable.beta(group.keenness().alpha(), group.keenness().beta());
-    this.preloads = group.preloads().value();
-    this.hardBounce = group.hardBounce().value();
-    this.softBounce = group.softBounce().value();
+    this.preloads = Draws.cells(group.preloads().value());
+    this.hardBounce = Draws.cells(group.hardBounce().value());
+    this.softBounce = Draws.cells(group.softBounce().value());
     this.buysAnywayMeanSeconds = meanSeconds(group.buysAnyway().value());
     this.buysNothingBelow =
         Math.exp(-(settings.horizonDays() + 1.0) * ZoneClock.DAY / buysAnywayMeanSeconds);

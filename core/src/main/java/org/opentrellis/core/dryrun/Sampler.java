@@ -54,7 +54,7 @@ final class Sampler implements Outside {
       return;
     }
     long own = who.keyOf(visit);
-    if (Traits.happens(own, of.softBounceAt, who.group.softBounce)) {
+    if (Draws.happens(own, of.softBounceAt, who.group.softBounce)) {
       message.bounced(now);
       return;
     }
@@ -71,7 +71,7 @@ final class Sampler implements Outside {
   }
 
   private void opens(Sent message, SendDraws of, long own, double excess) {
-    double delay = of.openDelay.at(Draws.uniform(own, of.openDelayAt));
+    double delay = of.openDelay.draw(own, of.openDelayAt);
     long now = message.at();
     long openAt =
         of.attention == null
@@ -80,17 +80,14 @@ final class Sampler implements Outside {
                 now + 1,
                 of.attention.after(now, Math.min(delay, 1e9), message.visit().person().clock()));
     message.opens(openAt);
-    double unsubscribe =
-        of.tiredness == null
-            ? of.unsubscribe
-            : of.unsubscribe * Math.pow(of.tiredness.unsubscribeFactor().value(), excess);
-    if (Traits.happens(own, of.unsubscribeAt, unsubscribe)) {
+    long unsubscribes = of.tiredness == null ? of.unsubscribes : tired(of, of.tiredness, excess);
+    if (Draws.happens(own, of.unsubscribeAt, unsubscribes)) {
       message.unsubscribes(afterOpen(openAt, own, of.unsubscribeDelayAt, of));
     }
-    if (Traits.happens(own, of.complaintAt, of.complaint)) {
+    if (Draws.happens(own, of.complaintAt, of.complains)) {
       message.visit().person().complains(openAt + 1);
     }
-    if (Traits.happens(own, of.clickAt, of.click)) {
+    if (Draws.happens(own, of.clickAt, of.clicks)) {
       clicks(message, of, own, openAt);
     }
   }
@@ -98,7 +95,7 @@ final class Sampler implements Outside {
   private void clicks(Sent message, SendDraws of, long own, long openAt) {
     long clickAt = afterOpen(openAt, own, of.clickDelayAt, of);
     message.clicks(of.link(own), clickAt);
-    if (Traits.happens(own, of.buyAt, of.buy)) {
+    if (Draws.happens(own, of.buyAt, of.buys)) {
       message.orders(
           later(clickAt, Draws.exponential(own, of.buyDelayAt, of.buyMeanSeconds)),
           shop.offer(own, of.offerAt),
@@ -120,12 +117,17 @@ final class Sampler implements Outside {
     return Math.max(0, recent - tiredness.emailsPerWeek().value());
   }
 
+  private static long tired(SendDraws of, Tiredness tiredness, double excess) {
+    double factor = Math.pow(tiredness.unsubscribeFactor().value(), excess);
+    return Draws.cells(Math.min(1, of.unsubscribe * factor));
+  }
+
   private static long afterOpen(long openAt, long own, long address, SendDraws draws) {
-    return later(openAt, draws.clickDelay.at(Draws.uniform(own, address)));
+    return later(openAt, draws.clickDelay.draw(own, address));
   }
 
   /** At least a second later, and at most some thirty years. */
   static long later(long moment, double seconds) {
-    return moment + 1 + (long) Math.min(1e9, seconds);
+    return moment + 1 + (seconds < 1e9 ? (long) seconds : 1_000_000_000L);
   }
 }

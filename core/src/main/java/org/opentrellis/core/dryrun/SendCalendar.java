@@ -23,10 +23,13 @@ public final class SendCalendar {
   void accept(long hour) {
     long from = hour - firstHour;
     int index = (int) Math.max(0, Math.min(from, (long) MOST_DAYS * HOURS - 1));
-    if (index >= counts.length) {
-      counts = Arrays.copyOf(counts, Math.max(index / HOURS * HOURS + HOURS, counts.length * 2));
-    }
-    counts[index]++;
+    long[] all = index < counts.length ? counts : grown(index);
+    all[index]++;
+  }
+
+  private long[] grown(int index) {
+    counts = Arrays.copyOf(counts, Math.max(index / HOURS * HOURS + HOURS, counts.length * 2));
+    return counts;
   }
 
   void combine(SendCalendar other) {

@@ -11,10 +11,14 @@ import org.opentrellis.core.random.QuantileTable;
 final class SendDraws {
   final boolean text;
   final double pull;
-  final double click;
   final double unsubscribe;
-  final double complaint;
-  final double buy;
+
+  /** Chances, in cells of a draw. */
+  final long clicks;
+
+  final long unsubscribes;
+  final long complains;
+  final long buys;
   final double[] linksUpTo;
   final QuantileTable openDelay;
   final QuantileTable clickDelay;
@@ -60,10 +64,11 @@ final class SendDraws {
     fading = behaviour.fading().value();
     tiredness = behaviour.tiredness().isNone() ? null : behaviour.tiredness();
     pull = reaction.pull().value();
-    click = reaction.clickGivenOpen().value();
+    clicks = Draws.cells(reaction.clickGivenOpen().value());
     unsubscribe = reaction.unsubscribeGivenOpen().value();
-    complaint = reaction.complaintGivenOpen().value();
-    buy = behaviour.buyAfterClick().value();
+    unsubscribes = Draws.cells(unsubscribe);
+    complains = Draws.cells(reaction.complaintGivenOpen().value());
+    buys = Draws.cells(behaviour.buyAfterClick().value());
     linksUpTo = linksUpTo(reaction, links);
     softBounceAt = Draws.address(Purposes.SOFT_BOUNCE, name);
     openAt = Draws.address(Purposes.OPEN, name);

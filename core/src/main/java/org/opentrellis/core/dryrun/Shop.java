@@ -52,7 +52,7 @@ final class Shop {
 
   /** The value of an order in cents. */
   long cents(long key, long address) {
-    return Math.min(MOST_CENTS, (long) value.at(Draws.uniform(key, address)));
+    return Math.min(MOST_CENTS, (long) value.draw(key, address));
   }
 
   /** The product of the first of some draws that fits, or -2 if none does. */

@@ -24,9 +24,9 @@ final class Traits {
   void become(long personKey, Cohort cohort) {
     key = personKey;
     group = GroupDraws.of(key, cohort.groups());
-    keenness = group.keenness.at(Draws.uniform(key, Purposes.KEENNESS));
-    preloads = happens(Purposes.PRELOADS, group.preloads);
-    deadAddress = happens(Purposes.DEAD_ADDRESS, group.hardBounce);
+    keenness = group.keenness.draw(key, Purposes.KEENNESS);
+    preloads = Draws.happens(key, Purposes.PRELOADS, group.preloads);
+    deadAddress = Draws.happens(key, Purposes.DEAD_ADDRESS, group.hardBounce);
   }
 
   boolean happens(long address, double chance) {

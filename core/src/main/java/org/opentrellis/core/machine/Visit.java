@@ -64,8 +64,8 @@ public final class Visit {
   /** By send number, whether it went out or not. */
   private final Sent[] messages;
 
-  /** Those that went out, in order. */
-  private final Sent[] order;
+  /** The numbers of those that went out, in order. */
+  private final int[] order;
 
   private final long[] linkClickAt;
 
@@ -84,7 +84,7 @@ public final class Visit {
     this.clock = person.clock;
     int count = program.sends().size();
     messages = IntStream.range(0, count).mapToObj(send -> new Sent(this, send)).toArray(Sent[]::new);
-    order = new Sent[count];
+    order = new int[count];
     linkClickAt = new long[program.linkSlots()];
     Arrays.fill(linkClickAt, Person.NEVER);
   }
@@ -108,7 +108,7 @@ public final class Visit {
 
   private void forgetEvidence() {
     for (int i = 0; i < sends; i++) {
-      order[i].forget();
+      messages[order[i]].forget();
     }
     if (linkClickAt.length > 0) {
       Arrays.fill(linkClickAt, Person.NEVER);
@@ -129,7 +129,7 @@ public final class Visit {
     Sent message = messages[send];
     person.learns(Evidence.MAIL);
     message.goesOut(variant, now);
-    order[sends++] = message;
+    order[sends++] = send;
     texts += message.text() ? 1 : 0;
     return message;
   }
@@ -231,7 +231,7 @@ public final class Visit {
 
   /** The n-th message that went out. */
   public Sent sentInOrder(int n) {
-    return order[n];
+    return messages[order[n]];
   }
 
   /** What became of a message, by its number among the sends. */

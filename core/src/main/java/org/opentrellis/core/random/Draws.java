@@ -52,6 +52,23 @@ public final class Draws {
     return middleOfCell(bits(key, address));
   }
 
+  /**
+   * Whether something happens that has a chance of so many {@link #cells}: exactly whether {@link
+   * #uniform} lies below the share, without working it out.
+   */
+  public static boolean happens(long key, long address, long cells) {
+    return cells > 0 && bits(key, address) >>> 12 < cells;
+  }
+
+  /**
+   * How many of the 2^52 cells lie, with their middle, below a share.
+   *
+   * @param share 0 to 1
+   */
+  public static long cells(double share) {
+    return (long) Math.ceil(share / TO_UNIT - 0.5);
+  }
+
   /** With 2^52 cells every middle is an exact double; with 2^53 the last would round to 1. */
   static double middleOfCell(long bits) {
     return ((bits >>> 12) + 0.5) * TO_UNIT;
