@@ -64,8 +64,8 @@ final class Sampler implements Outside {
       message.recordsOpen(now + 1 + (long) delay);
     }
     double excess = of.tiredness == null ? 0 : excess(of.tiredness, visit);
-    double u = Draws.uniform(own, of.openAt);
-    if (Reaction.opens(pull(of, visit, excess), who.keenness, u)) {
+    double chance = Reaction.openChance(pull(of, visit, excess), who.keenness);
+    if (Draws.happens(own, of.openAt, Draws.wholeCells(chance))) {
       opens(message, of, own, excess);
     }
   }

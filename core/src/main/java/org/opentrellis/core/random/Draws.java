@@ -11,7 +11,8 @@ package org.opentrellis.core.random;
  */
 public final class Draws {
   private static final long GOLDEN_GAMMA = 0x9e3779b97f4a7c15L;
-  private static final double TO_UNIT = 0x1.0p-52;
+  private static final double CELLS = 0x1.0p52;
+  private static final double TO_UNIT = 1 / CELLS;
 
   private Draws() {}
 
@@ -66,7 +67,12 @@ public final class Draws {
    * @param share 0 to 1
    */
   public static long cells(double share) {
-    return (long) Math.ceil(share / TO_UNIT - 0.5);
+    return (long) Math.ceil(share * CELLS - 0.5);
+  }
+
+  /** The same to within a cell, which is soon worked out. */
+  public static long wholeCells(double share) {
+    return (long) (share * CELLS);
   }
 
   /** With 2^52 cells every middle is an exact double; with 2^53 the last would round to 1. */
