@@ -9,7 +9,7 @@ import org.opentrellis.core.stats.TimeBuckets;
 
 /**
  * When people got to each step of a journey: by time since entry, by calendar day and by quarter of
- * the local day. All in one array, because this is what a run touches most.
+ * the local day. In two arrays, dense where a run touches them most.
  *
  * <p>Most steps are reached at the instant of the step before, so while a run goes on, an arrival
  * counts for the step and for those that follow it at once; should they not be reached after all, it
@@ -24,7 +24,13 @@ final class ArrivalTally {
 
   private final int days;
   private final int stride;
+
+  /** By step: each day, then each quarter of the day. */
   private final int[] cells;
+
+  /** By step: each bucket of the time since entry. */
+  private final int[] buckets;
+
   private final int[] followsAtOnce;
 
   /** The step that the latest arrival counts for already, though it is not reached yet. */
@@ -46,8 +52,9 @@ final class ArrivalTally {
     this.days = days;
     int steps = program.steps().size();
     followsAtOnce = IntStream.range(0, steps).map(program::followsAtOnce).toArray();
-    stride = TimeBuckets.BUCKETS + days + QUARTERS;
+    stride = days + QUARTERS;
     cells = new int[steps * stride];
+    buckets = new int[steps * TimeBuckets.BUCKETS];
   }
 
   /** Another visit begins. */
@@ -79,7 +86,7 @@ final class ArrivalTally {
 
   private void add(int step, int count) {
     int base = step * stride;
-    cells[base + bucket] += count;
+    buckets[step * TimeBuckets.BUCKETS + bucket] += count;
     cells[base + dayCell] += count;
     cells[base + quarterCell] += count;
   }
@@ -109,8 +116,8 @@ final class ArrivalTally {
     int day = quarters / QUARTERS;
     hour = entryDay * 24 + (quarters >> 2);
     bucket = TimeBuckets.index(at - since);
-    dayCell = TimeBuckets.BUCKETS + Math.min(day, days - 1);
-    quarterCell = TimeBuckets.BUCKETS + days + quarters - day * QUARTERS;
+    dayCell = Math.min(day, days - 1);
+    quarterCell = days + quarters - day * QUARTERS;
   }
 
   /** Once everybody has been counted: from now on, cells are of single steps. */
@@ -118,42 +125,42 @@ final class ArrivalTally {
     stops();
     for (int step = 0; step < followsAtOnce.length; step++) {
       if (followsAtOnce[step] != NONE) {
-        int from = step * stride;
-        int to = followsAtOnce[step] * stride;
-        for (int i = 0; i < stride; i++) {
-          cells[to + i] += cells[from + i];
-        }
+        addTo(followsAtOnce[step], step, cells, stride);
+        addTo(followsAtOnce[step], step, buckets, TimeBuckets.BUCKETS);
       }
+    }
+  }
+
+  private static void addTo(int step, int from, int[] counts, int stride) {
+    for (int i = 0; i < stride; i++) {
+      counts[step * stride + i] += counts[from * stride + i];
     }
   }
 
   /** Both must be finished. */
   void combine(ArrivalTally other) {
-    for (int i = 0; i < cells.length; i++) {
-      cells[i] += other.cells[i];
-    }
+    StepTally.add(cells, other.cells);
+    StepTally.add(buckets, other.buckets);
   }
 
   TimeBuckets sinceEntry(int step) {
-    return TimeBuckets.of(part(step, 0, TimeBuckets.BUCKETS));
+    int start = step * TimeBuckets.BUCKETS;
+    return TimeBuckets.of(Arrays.copyOfRange(buckets, start, start + TimeBuckets.BUCKETS));
   }
 
   long[] byDay(int step) {
-    return wide(part(step, TimeBuckets.BUCKETS, days));
+    int start = step * stride;
+    return wide(Arrays.copyOfRange(cells, start, start + days));
   }
 
   long[] byQuarter(int step) {
-    return wide(part(step, TimeBuckets.BUCKETS + days, QUARTERS));
+    int start = step * stride + days;
+    return wide(Arrays.copyOfRange(cells, start, start + QUARTERS));
   }
 
   /** How many got to a step. */
   long total(int step) {
     return Arrays.stream(byDay(step)).sum();
-  }
-
-  private int[] part(int step, int from, int length) {
-    int start = step * stride + from;
-    return Arrays.copyOfRange(cells, start, start + length);
   }
 
   private static long[] wide(int[] counts) {

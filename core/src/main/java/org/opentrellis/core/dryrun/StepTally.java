@@ -139,7 +139,7 @@ public final class StepTally {
     return standing;
   }
 
-  private static void add(int[] to, int[] from) {
+  static void add(int[] to, int[] from) {
     for (int i = 0; i < to.length; i++) {
       to[i] += from[i];
     }
