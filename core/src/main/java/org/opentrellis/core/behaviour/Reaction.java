@@ -44,14 +44,4 @@ public record Reaction(
     double pulled = pull * keenness;
     return pulled / (1 - keenness + pulled);
   }
-
-  /**
-   * Whether a draw falls below the chance that somebody opens, without dividing.
-   *
-   * @param draw in (0, 1)
-   */
-  public static boolean opens(double pull, double keenness, double draw) {
-    double pulled = pull * keenness;
-    return draw * (1 - keenness + pulled) < pulled;
-  }
 }

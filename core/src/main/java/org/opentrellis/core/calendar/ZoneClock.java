@@ -10,9 +10,9 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
- * A zone's local time for instants in epoch seconds, by a table of offsets. Gives
- * exactly what java.time gives, some twenty times quicker; outside its table, and around a
- * change of the offset, it asks java.time.
+ * A zone's local time for instants in epoch seconds, by a table of offsets. Gives exactly what
+ * java.time gives, some twenty times quicker; outside its table, and around a change of the offset,
+ * it asks java.time.
  *
  * <p>Local times are seconds since 1970-01-01T00:00 on the wall clock. A local time in a gap moves
  * later by the gap's length, in an overlap the earlier offset is taken ({@link

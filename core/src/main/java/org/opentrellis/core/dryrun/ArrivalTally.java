@@ -12,8 +12,8 @@ import org.opentrellis.core.stats.TimeBuckets;
  * the local day. In two arrays, dense where a run touches them most.
  *
  * <p>Most steps are reached at the instant of the step before, so while a run goes on, an arrival
- * counts for the step and for those that follow it at once; should they not be reached after all, it
- * is taken back from the first of them on. {@link #finish} makes it the counts of single steps.
+ * counts for the step and for those that follow it at once; should they not be reached after all,
+ * it is taken back from the first of them on. {@link #finish} makes it the counts of single steps.
  */
 final class ArrivalTally {
   /** Local times of arrival are counted by quarter of an hour. */
@@ -112,7 +112,7 @@ final class ArrivalTally {
     at = visit.now();
     since = visit.entryAt();
     long entryDay = visit.entryDay();
-    int quarters = (int) ((visit.clock().local(at) - entryDay * ZoneClock.DAY) / QUARTER);
+    int quarters = (int) (visit.clock().local(at) - entryDay * ZoneClock.DAY) / QUARTER;
     int day = quarters / QUARTERS;
     hour = entryDay * 24 + (quarters >> 2);
     bucket = TimeBuckets.index(at - since);

@@ -32,7 +32,7 @@ final class Background {
       }
       return;
     }
-    if (Draws.uniform(key, Purposes.BUYS_ANYWAY) < group.buysNothingBelow) {
+    if (Draws.happens(key, Purposes.BUYS_ANYWAY, group.buysNothingBelow)) {
       return;
     }
     long address = Purposes.BUYS_ANYWAY;

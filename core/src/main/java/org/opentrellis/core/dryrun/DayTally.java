@@ -48,7 +48,7 @@ public final class DayTally {
    * not count, so that as many could have met the goal on a day as did.
    */
   void close(long entryAt, long goalAt, long unsubscribesAt, long end) {
-    int seen = (int) Math.min(horizonDays, (end - entryAt) / DAY);
+    int seen = Math.min(horizonDays, Days.passed(end - entryAt));
     followed[seen]++;
     count(entryAt, goalAt, Math.min(seen, goalDays), goals, goalsUnmet);
     count(entryAt, unsubscribesAt, seen, unsubscribed, stayedSubscribed);
@@ -57,14 +57,14 @@ public final class DayTally {
   private static void count(long entryAt, long at, int seen, long[] happened, long[] not) {
     boolean inTime = at != Person.NEVER && at - entryAt <= (long) seen * DAY && seen > 0;
     if (inTime) {
-      happened[(int) Math.min(seen - 1L, Math.max(0, at - entryAt) / DAY)]++;
+      happened[Math.min(seen - 1, Days.passed(Math.max(0, at - entryAt)))]++;
     } else {
       not[seen]++;
     }
   }
 
   void email(long sinceEntry) {
-    emails[(int) Math.min(horizonDays, sinceEntry / DAY)]++;
+    emails[Math.min(horizonDays, Days.passed(sinceEntry))]++;
   }
 
   void finishes(long sinceEntry) {
@@ -77,7 +77,7 @@ public final class DayTally {
 
   /** The first whole day at which something has happened. */
   private int dayAfter(long sinceEntry) {
-    return (int) Math.min(horizonDays + 1L, (sinceEntry + DAY - 1) / DAY);
+    return Math.min(horizonDays + 1, Days.reached(sinceEntry));
   }
 
   void combine(DayTally other) {

@@ -41,7 +41,7 @@ final class GroupDraws {
   final double comesAgainMeanSeconds;
 
   /** A draw below this means no purchase anyway until the horizon, without taking a logarithm. */
-  final double buysNothingBelow;
+  final long buysNothingBelow;
 
   private final int[] marks;
   private final List<Held> fields = new ArrayList<>();
@@ -63,7 +63,8 @@ final class GroupDraws {
     this.softBounce = Draws.cells(group.softBounce().value());
     this.buysAnywayMeanSeconds = meanSeconds(group.buysAnyway().value());
     this.buysNothingBelow =
-        Math.exp(-(settings.horizonDays() + 1.0) * ZoneClock.DAY / buysAnywayMeanSeconds);
+        Draws.cells(
+            Math.exp(-(settings.horizonDays() + 1.0) * ZoneClock.DAY / buysAnywayMeanSeconds));
     this.comesAgainMeanSeconds = meanSeconds(group.comesAgain().value());
     this.marks =
         Stream.concat(

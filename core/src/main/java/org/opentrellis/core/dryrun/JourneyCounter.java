@@ -7,11 +7,13 @@ import org.opentrellis.core.machine.Sent;
 import org.opentrellis.core.machine.SkipReason;
 import org.opentrellis.core.machine.Visit;
 import org.opentrellis.core.machine.Witness;
-import org.opentrellis.core.random.Draws;
 
 /** Counts what happens in one journey into its tally, and what is sent into the run's calendars. */
 final class JourneyCounter implements Witness {
   private static final int DAY = ZoneClock.DAY;
+
+  /** Any odd number without a pattern: what a path is told by must not depend on its turns' sum. */
+  private static final long STIR = 0x9e3779b97f4a7c15L;
 
   private final JourneyTally tally;
   private final ArrivalTally arrivals;
@@ -66,9 +68,7 @@ final class JourneyCounter implements Witness {
     arrivals.comesTo(visit);
     ZoneClock clock = visit.person().clock();
     long hour =
-        visit.clock() == clock
-            ? arrivals.hour()
-            : Math.floorDiv(clock.local(visit.now()), 3600L);
+        visit.clock() == clock ? arrivals.hour() : Math.floorDiv(clock.local(visit.now()), 3600L);
     if (message.text()) {
       texts.accept(hour);
     } else {
@@ -170,6 +170,6 @@ final class JourneyCounter implements Witness {
 
   /** Adds a turn to what the visit's path is told by. */
   private static void note(Visit visit, int step, int turn) {
-    visit.mark(Draws.mix(visit.mark() * 31 + step * 1024L + turn + 1));
+    visit.mark((visit.mark() + step * 1024L + turn + 1) * STIR);
   }
 }

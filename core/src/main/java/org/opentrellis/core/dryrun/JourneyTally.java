@@ -8,6 +8,7 @@ import org.opentrellis.core.journey.Tries;
 import org.opentrellis.core.machine.LeaveReason;
 import org.opentrellis.core.machine.Program;
 import org.opentrellis.core.machine.Visit;
+import org.opentrellis.core.random.Draws;
 import org.opentrellis.core.stats.TimeBuckets;
 
 /**
@@ -80,13 +81,10 @@ public final class JourneyTally {
     for (ChainTally chain : chains) {
       chain.close(visit, end);
     }
-    int unsubscribedBy = visit.unsubscribedBy(end);
-    if (unsubscribedBy >= 0) {
-      sends[unsubscribedBy].unsubscribed++;
-    }
     sentPerVisit[visit.sends()]++;
-    unsubscribed += visit.person().unsubscribesAt() <= end ? 1 : 0;
-    complained += visit.person().complainsAt() <= end ? 1 : 0;
+    if (visit.person().goneAt() <= end) {
+      gone(visit, end);
+    }
     if (goalAt <= end) {
       goalMet++;
       goalTimes.accept(goalAt - visit.entryAt());
@@ -96,7 +94,21 @@ public final class JourneyTally {
     money.close(visit, visit.emails(), end);
     long until = visit.over() ? visit.now() : end;
     paths.accept(
-        visit.mark(), person, number, goalAt <= end, visit.sends(), until - visit.entryAt());
+        Draws.mix(visit.mark()),
+        person,
+        number,
+        goalAt <= end,
+        visit.sends(),
+        until - visit.entryAt());
+  }
+
+  private void gone(Visit visit, long end) {
+    unsubscribed += visit.person().unsubscribesAt() <= end ? 1 : 0;
+    complained += visit.person().complainsAt() <= end ? 1 : 0;
+    int by = visit.unsubscribedBy(end);
+    if (by >= 0) {
+      sends[by].unsubscribed++;
+    }
   }
 
   private void sentAfter(long goalAt, Visit visit) {

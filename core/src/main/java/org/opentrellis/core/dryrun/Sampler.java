@@ -1,6 +1,5 @@
 package org.opentrellis.core.dryrun;
 
-import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.behaviour.Reaction;
 import org.opentrellis.core.behaviour.Tiredness;
 import org.opentrellis.core.machine.Outside;

@@ -1,15 +1,12 @@
 package org.opentrellis.core.dryrun;
 
 import java.util.Arrays;
-import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.machine.LeaveReason;
 import org.opentrellis.core.machine.SkipReason;
 import org.opentrellis.core.stats.TimeBuckets;
 
 /** Counts of one step. Integers only; merging in any order gives the same. */
 public final class StepTally {
-  private static final int DAY = ZoneClock.DAY;
-
   private final ArrivalTally arrivals;
   private final int number;
   long waiting;
@@ -39,11 +36,11 @@ public final class StepTally {
    * @param to when it ended
    */
   void stay(long from, long to) {
-    long first = (from + DAY - 1) / DAY;
-    long last = (to + DAY - 1) / DAY - 1;
-    if (first <= last && first < days) {
-      stayChanges[(int) first]++;
-      stayChanges[(int) Math.min(last + 1, days)]--;
+    int first = Days.reached(from);
+    int behind = Math.min(Days.reached(to), days);
+    if (first < behind) {
+      stayChanges[first]++;
+      stayChanges[behind]--;
     }
   }
 

@@ -40,8 +40,7 @@ record EmailQuestion(
           case OPENED_BY_PEOPLE -> of.peopleOpenAt();
           case CLICKED -> clicked(visit, of);
         };
-    boolean late =
-        within != null && at != Person.NEVER && at > within.after(of.at(), visit.clock);
+    boolean late = within != null && at != Person.NEVER && at > within.after(of.at(), visit.clock);
     return late ? Person.NEVER : at;
   }
 

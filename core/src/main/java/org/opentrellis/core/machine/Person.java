@@ -257,6 +257,13 @@ public final class Person {
     forgetRecord();
   }
 
+  /**
+   * When the person is lost for all journeys, by unsubscribing or otherwise, as far as is known.
+   */
+  public long goneAt() {
+    return goneAt;
+  }
+
   public long unsubscribesAt() {
     return unsubscribesAt;
   }

@@ -176,7 +176,9 @@ public final class Program {
     return nodes;
   }
 
-  /** The step, further down, that follows one at once unless somebody leaves or is held up; or -1. */
+  /**
+   * The step, further down, that follows one at once unless somebody leaves or is held up; or -1.
+   */
   public int followsAtOnce(int step) {
     return nodes[step].goesStraightOn() ? nodes[step].next() : END;
   }

@@ -33,7 +33,8 @@ final class SendRules {
   private static boolean hadAll(Visit visit, Node.Send send) {
     int versions = Math.max(1, send.variants().length);
     for (int variant = 0; variant < versions; variant++) {
-      if (visit.person.hadMessage(visit.program.message(visit.program.firstVersion(send.send()) + variant))) {
+      if (visit.person.hadMessage(
+          visit.program.message(visit.program.firstVersion(send.send()) + variant))) {
         return true;
       }
     }

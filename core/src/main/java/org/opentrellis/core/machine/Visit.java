@@ -83,7 +83,8 @@ public final class Visit {
     this.nodes = program.nodes();
     this.clock = person.clock;
     int count = program.sends().size();
-    messages = IntStream.range(0, count).mapToObj(send -> new Sent(this, send)).toArray(Sent[]::new);
+    messages =
+        IntStream.range(0, count).mapToObj(send -> new Sent(this, send)).toArray(Sent[]::new);
     order = new int[count];
     linkClickAt = new long[program.linkSlots()];
     Arrays.fill(linkClickAt, Person.NEVER);

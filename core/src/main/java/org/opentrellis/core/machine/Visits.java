@@ -3,7 +3,9 @@ package org.opentrellis.core.machine;
 import java.util.Arrays;
 import java.util.List;
 
-/** A person's visits in order of entry, those that are over too; used again from person to person. */
+/**
+ * A person's visits in order of entry, those that are over too; used again from person to person.
+ */
 final class Visits {
   private Visit[] all = new Visit[4];
   private int size;

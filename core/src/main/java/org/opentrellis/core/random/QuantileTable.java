@@ -89,8 +89,8 @@ public final class QuantileTable {
   }
 
   /**
-   * A value drawn by its address: the same as {@link #at} of the uniform draw there, but the cell is
-   * looked up without a detour through floating point.
+   * A value drawn by its address: the same as {@link #at} of the uniform draw there, but the cell
+   * is looked up without a detour through floating point.
    */
   public double draw(long key, long address) {
     long bits = Draws.bits(key, address);

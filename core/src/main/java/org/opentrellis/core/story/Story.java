@@ -12,8 +12,8 @@ import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.machine.LeaveReason;
 import org.opentrellis.core.machine.Person;
 import org.opentrellis.core.machine.Program;
-import org.opentrellis.core.machine.SkipReason;
 import org.opentrellis.core.machine.Sent;
+import org.opentrellis.core.machine.SkipReason;
 import org.opentrellis.core.machine.Visit;
 import org.opentrellis.core.sentence.Sentences;
 import org.opentrellis.core.walk.Turn;
@@ -159,9 +159,7 @@ public final class Story {
             "The mail app pre-loads " + name + ", which is recorded as an open.");
       }
       does(
-          sent.clickAt(),
-          step,
-          "Clicks " + link(message, sent.clickedLink()) + "in " + name + ".");
+          sent.clickAt(), step, "Clicks " + link(message, sent.clickedLink()) + "in " + name + ".");
       does(sent.orderAt(), step, "Buys, after " + name + ".");
     }
     does(person.unsubscribesAt(), null, "Unsubscribes.");

@@ -80,7 +80,8 @@ class CalibratorTest {
     String message = visit.program().messages(send).get(0).id().value();
     long unsubscribed = visit.person().unsubscribesAt();
     boolean after =
-        visit.sent(send).peopleOpenAt() < unsubscribed && lastOpenBefore(visit, unsubscribed) == send;
+        visit.sent(send).peopleOpenAt() < unsubscribed
+            && lastOpenBefore(visit, unsubscribed) == send;
     return new SendRecord(
         "p" + number,
         message,

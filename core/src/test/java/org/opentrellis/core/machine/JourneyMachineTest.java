@@ -17,7 +17,7 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.BiConsumer;
+import java.util.function.Consumer;
 import org.junit.jupiter.api.Test;
 import org.opentrellis.core.calendar.Amount;
 import org.opentrellis.core.calendar.TimeUnit;
@@ -36,8 +36,7 @@ class JourneyMachineTest {
   private static final Amount A_DAY = Amount.of(1, TimeUnit.DAYS);
 
   /** Runs one person from time 0 with hours as time; tells what happened, a line each. */
-  private static List<String> run(
-      Journey journey, BiConsumer<Integer, Visit> evidence, long endHours) {
+  private static List<String> run(Journey journey, Consumer<Sent> evidence, long endHours) {
     ZoneClock clock = ZoneClock.around(ZoneOffset.UTC, Instant.EPOCH, 100);
     World world = World.compile(List.of(journey), MESSAGES, List.of());
     Story story = new Story(world.programs().get(0));
@@ -49,8 +48,8 @@ class JourneyMachineTest {
           }
 
           @Override
-          public void send(int send, Visit visit) {
-            evidence.accept(send, visit);
+          public void send(Sent message) {
+            evidence.accept(message);
           }
         };
     JourneyMachine machine = new JourneyMachine(outside, story);
@@ -113,9 +112,9 @@ class JourneyMachineTest {
   @Test
   void anOpenAtExactlyTheDeadlineCounts() {
     Journey journey = journey(send("a"), branch("b", opened("a"), A_DAY, List.of(), List.of()));
-    assertThat(run(journey, (email, visit) -> visit.opens(email, 24 * HOUR), 100))
+    assertThat(run(journey, email -> email.opens(24 * HOUR), 100))
         .containsExactly("passed a 0.0h", "took arm 0", "passed b 24.0h", "finished");
-    assertThat(run(journey, (email, visit) -> visit.opens(email, 24 * HOUR + 1), 100))
+    assertThat(run(journey, email -> email.opens(24 * HOUR + 1), 100))
         .containsExactly("passed a 0.0h", "took arm 1", "passed b 24.0h", "finished");
   }
 
@@ -123,7 +122,7 @@ class JourneyMachineTest {
   void aBranchThatWaitsLeavesAsSoonAsAnArmHolds() {
     Journey journey =
         journey(send("a"), branch("b", opened("a"), A_DAY, List.of(tag("t", "x")), List.of()));
-    assertThat(run(journey, (email, visit) -> visit.opens(email, 5 * HOUR), 100))
+    assertThat(run(journey, email -> email.opens(5 * HOUR), 100))
         .containsExactly(
             "passed a 0.0h", "took arm 0", "passed b 5.0h", "passed t 5.0h", "finished");
   }
@@ -136,9 +135,9 @@ class JourneyMachineTest {
             send("a"),
             pause("w", 2, TimeUnit.HOURS),
             branch("b", notOpened, A_DAY, List.of(), List.of()));
-    assertThat(run(journey, (email, visit) -> visit.opens(email, 1 * HOUR), 100))
+    assertThat(run(journey, email -> email.opens(1 * HOUR), 100))
         .contains("took arm 1", "passed b 26.0h");
-    assertThat(run(journey, (email, visit) -> visit.opens(email, 3 * HOUR), 100))
+    assertThat(run(journey, email -> email.opens(3 * HOUR), 100))
         .contains("took arm 0", "passed b 2.0h");
   }
 
@@ -146,16 +145,15 @@ class JourneyMachineTest {
   void peopleOnlyLeavesOutMachineOpens() {
     Condition byPeople = openedByPeople("a");
     Journey journey = journey(send("a"), branch("b", byPeople, A_DAY, List.of(), List.of()));
-    assertThat(run(journey, (email, visit) -> visit.recordsOpen(email, HOUR), 100))
-        .contains("took arm 1");
-    assertThat(run(journey, (email, visit) -> visit.opens(email, HOUR), 100))
+    assertThat(run(journey, email -> email.recordsOpen(HOUR), 100)).contains("took arm 1");
+    assertThat(run(journey, email -> email.opens(HOUR), 100))
         .contains("took arm 0", "passed b 1.0h");
   }
 
   @Test
   void whoBuysAtTheVeryMomentAWaitEndsHasLeft() {
     Journey journey = journey(send("a"), pause("w", 1, TimeUnit.DAYS), send("b"));
-    assertThat(run(journey, (email, visit) -> visit.person().buys(24 * HOUR, -1, 100), 100))
+    assertThat(run(journey, email -> email.visit().person().buys(24 * HOUR, -1, 100), 100))
         .containsExactly("passed a 0.0h", "left for GOAL_MET at w 24.0h");
   }
 
@@ -164,9 +162,9 @@ class JourneyMachineTest {
     Journey journey =
         journey(
             Optional.of(Goal.bought(1, true)), send("a"), pause("w", 2, TimeUnit.DAYS), send("b"));
-    assertThat(run(journey, (email, visit) -> visit.person().buys(24 * HOUR + 1, -1, 100), 100))
+    assertThat(run(journey, email -> email.visit().person().buys(24 * HOUR + 1, -1, 100), 100))
         .contains("finished");
-    assertThat(run(journey, (email, visit) -> visit.person().buys(24 * HOUR, -1, 100), 100))
+    assertThat(run(journey, email -> email.visit().person().buys(24 * HOUR, -1, 100), 100))
         .contains("left for GOAL_MET at w 24.0h");
   }
 
@@ -175,17 +173,17 @@ class JourneyMachineTest {
     Journey journey =
         journey(
             Optional.of(Goal.bought(9, false)), send("a"), pause("w", 2, TimeUnit.DAYS), send("b"));
-    assertThat(run(journey, (email, visit) -> visit.person().buys(HOUR, -1, 100), 100))
+    assertThat(run(journey, email -> email.visit().person().buys(HOUR, -1, 100), 100))
         .contains("finished");
   }
 
   @Test
   void theEarliestReasonToLeaveCounts() {
     Journey journey = journey(send("a"), pause("w", 2, TimeUnit.DAYS), send("b"));
-    BiConsumer<Integer, Visit> both =
-        (email, visit) -> {
-          visit.person().unsubscribes(3 * HOUR);
-          visit.person().buys(4 * HOUR, -1, 100);
+    Consumer<Sent> both =
+        email -> {
+          email.visit().person().unsubscribes(3 * HOUR);
+          email.visit().person().buys(4 * HOUR, -1, 100);
         };
     assertThat(run(journey, both, 100)).contains("left for UNSUBSCRIBED at w 3.0h");
   }
@@ -193,16 +191,15 @@ class JourneyMachineTest {
   @Test
   void aDeadAddressLeavesAtTheSend() {
     Journey journey = journey(send("a"), pause("w", 2, TimeUnit.DAYS));
-    assertThat(run(journey, (email, visit) -> visit.person().bouncesForGood(visit.now()), 100))
+    assertThat(run(journey, email -> email.visit().person().bouncesForGood(email.at()), 100))
         .containsExactly("left for BOUNCED at a 0.0h");
   }
 
   @Test
   void whoIsNotThroughAtTheEndIsWaiting() {
     Journey journey = journey(send("a"), pause("w", 2, TimeUnit.DAYS), send("b"));
-    assertThat(run(journey, (email, visit) -> {}, 47))
-        .containsExactly("passed a 0.0h", "waiting at w 0.0h");
-    assertThat(run(journey, (email, visit) -> {}, 48)).contains("finished");
+    assertThat(run(journey, email -> {}, 47)).containsExactly("passed a 0.0h", "waiting at w 0.0h");
+    assertThat(run(journey, email -> {}, 48)).contains("finished");
   }
 
   @Test
@@ -224,7 +221,7 @@ class JourneyMachineTest {
                         new Condition.OnList(new ListName("Old")),
                         new Condition.HasTag(new TagName("t"))))));
     Journey journey = journey(move, branch("b", moved, null, List.of(finish("f")), List.of()));
-    assertThat(run(journey, (email, visit) -> {}, 1)).contains("took arm 0", "passed f 0.0h");
+    assertThat(run(journey, email -> {}, 1)).contains("took arm 0", "passed f 0.0h");
   }
 
   @Test
@@ -234,7 +231,7 @@ class JourneyMachineTest {
             send("a"),
             branch("b", opened("a"), null, List.of(tag("t", "x")), List.of(finish("f"))),
             send("c"));
-    assertThat(run(journey, (email, visit) -> visit.opens(email, 0), 1))
+    assertThat(run(journey, email -> email.opens(0), 1))
         .containsExactly(
             "passed a 0.0h",
             "took arm 0",
@@ -242,7 +239,7 @@ class JourneyMachineTest {
             "passed t 0.0h",
             "passed c 0.0h",
             "finished");
-    assertThat(run(journey, (email, visit) -> {}, 1))
+    assertThat(run(journey, email -> {}, 1))
         .containsExactly(
             "passed a 0.0h", "took arm 1", "passed b 0.0h", "passed f 0.0h", "finished");
   }
@@ -250,6 +247,6 @@ class JourneyMachineTest {
   @Test
   void aQuestionAboutAMissingEmailNeverHolds() {
     Journey journey = journey(branch("b", opened("gone"), A_DAY, List.of(), List.of()));
-    assertThat(run(journey, (email, visit) -> {}, 100)).contains("took arm 1", "passed b 24.0h");
+    assertThat(run(journey, email -> {}, 100)).contains("took arm 1", "passed b 24.0h");
   }
 }

@@ -239,7 +239,9 @@ class DriversTest {
         history.add(new Happening.Opened(visit.sent(send).peopleOpenAt(), message));
       }
       if (visit.sent(send).clickAt() != Person.NEVER) {
-        history.add(new Happening.Clicked(visit.sent(send).clickAt(), message, visit.sent(send).clickedLink()));
+        history.add(
+            new Happening.Clicked(
+                visit.sent(send).clickAt(), message, visit.sent(send).clickedLink()));
       }
       if (visit.sent(send).orderAt() != Person.NEVER) {
         history.add(
