@@ -9,6 +9,9 @@ import org.opentrellis.core.random.QuantileTable;
  */
 final class HandLoop {
   private static final long NEVER = Long.MAX_VALUE;
+  private static final long UNSUBSCRIBES = Draws.cells(Reference.UNSUBSCRIBE);
+  private static final long CLICKS = Draws.cells(Reference.CLICK);
+  private static final long BUYS = Draws.cells(Reference.BUY);
 
   private final QuantileTable keenness;
   private final QuantileTable openDelay =
@@ -35,7 +38,7 @@ final class HandLoop {
     long run = Draws.runKey(seed);
     for (int person = 0; person < people; person++) {
       key = Draws.personKey(run, person);
-      theta = keenness.at(Draws.uniform(key, 2));
+      theta = keenness.draw(key, 2);
       leavesAt = NEVER;
       double anyway = Draws.exponential(key, 7, Reference.BUYS_ANYWAY_MEAN);
       buysAt = anyway <= Reference.GOAL_LIMIT ? 1 + (long) anyway : NEVER;
@@ -105,17 +108,16 @@ final class HandLoop {
     clickAt = NEVER;
     long base = 100L * (email + 1);
     double pulled = Reference.PULLS[email] * theta;
-    if (Draws.uniform(key, base) >= pulled / (1 - theta + pulled)) {
+    if (!Draws.happens(key, base, Draws.wholeCells(pulled / (1 - theta + pulled)))) {
       return;
     }
-    openAt = now + 1 + (long) openDelay.at(Draws.uniform(key, base + 1));
-    if (Draws.uniform(key, base + 2) < Reference.UNSUBSCRIBE) {
-      leavesAt =
-          Math.min(leavesAt, openAt + 1 + (long) clickDelay.at(Draws.uniform(key, base + 3)));
+    openAt = now + 1 + (long) openDelay.draw(key, base + 1);
+    if (Draws.happens(key, base + 2, UNSUBSCRIBES)) {
+      leavesAt = Math.min(leavesAt, openAt + 1 + (long) clickDelay.draw(key, base + 3));
     }
-    if (Draws.uniform(key, base + 4) < Reference.CLICK) {
-      clickAt = openAt + 1 + (long) clickDelay.at(Draws.uniform(key, base + 5));
-      if (Draws.uniform(key, base + 6) < Reference.BUY) {
+    if (Draws.happens(key, base + 4, CLICKS)) {
+      clickAt = openAt + 1 + (long) clickDelay.draw(key, base + 5);
+      if (Draws.happens(key, base + 6, BUYS)) {
         double delay = Draws.exponential(key, base + 7, Reference.BUY_MEAN);
         buysAt = Math.min(buysAt, clickAt + 1 + (long) delay);
       }

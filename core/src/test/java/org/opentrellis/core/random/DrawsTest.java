@@ -61,6 +61,22 @@ class DrawsTest {
     assertThat(chiSquare).isLessThan(limit);
   }
 
+  /** Whole numbers say the same as the uniform, also where a share lies on the edge of a cell. */
+  @Test
+  void somethingHappensWhenItsUniformLiesBelowTheShare() {
+    assertThat(Draws.cells(0)).isZero();
+    assertThat(Draws.cells(1)).isEqualTo(1L << 52);
+    assertThat(Draws.cells(0x1.0p-53)).isZero();
+    assertThat(Draws.cells(Math.nextUp(0x1.0p-53))).isEqualTo(1);
+    for (int address = 1; address <= 2_000; address++) {
+      double u = Draws.uniform(9, address);
+      for (double share : new double[] {0.006, 0.22, 0.5, u, Math.nextUp(u), 1}) {
+        assertThat(Draws.happens(9, address, Draws.cells(share))).isEqualTo(u < share);
+        assertThat(Draws.wholeCells(share)).isBetween(Draws.cells(share) - 1, Draws.cells(share));
+      }
+    }
+  }
+
   @Test
   void aPurposeAndANameMakeTheAddress() {
     assertThat(Draws.address(1, "a")).isNotEqualTo(Draws.address(2, "a"));

@@ -3,6 +3,7 @@ package org.opentrellis.core.random;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import org.apache.commons.statistics.distribution.BetaDistribution;
 import org.apache.commons.statistics.distribution.LogNormalDistribution;
 import org.junit.jupiter.api.Test;
@@ -51,6 +52,20 @@ class QuantileTableTest {
       }
       assertThat(sum / grid)
           .isCloseTo(BetaDistribution.of(shape[0], shape[1]).getMean(), within(2e-5));
+    }
+  }
+
+  /** Looked up by a draw's bits or by its uniform, a value is the same to the last bit. */
+  @Test
+  void aDrawIsTheQuantileOfItsUniform() {
+    for (QuantileTable table :
+        List.of(
+            QuantileTable.standardNormal(),
+            QuantileTable.logNormal(10_800, 1.6),
+            QuantileTable.beta(1.2, 1.8))) {
+      for (int address = 1; address <= 20_000; address++) {
+        assertThat(table.draw(3, address)).isEqualTo(table.at(Draws.uniform(3, address)));
+      }
     }
   }
 
