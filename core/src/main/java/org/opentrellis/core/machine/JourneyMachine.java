@@ -87,17 +87,24 @@ public final class JourneyMachine {
    * @return whether somebody comes in now
    */
   private static boolean runAlone(Person person, Visit visit, long end) {
+    boolean anInstantBegins = true;
     do {
-      long at = wake(visit);
-      if (at > end) {
-        return false;
+      boolean waited = visit.waiting;
+      if (anInstantBegins || waited) {
+        long at = wake(visit);
+        if (at > end) {
+          return false;
+        }
+        visit.comesTo(at);
       }
-      resume(visit, at);
-      while (visit.isUnderWay() && person.entries.isEmpty()) {
-        visit.steppedAt = at;
-        visit.witness.entered(visit.node, visit);
-        Steps.act(visit, false);
+      if (!waited) {
+        visit.arrives();
       }
+      if ((anInstantBegins || waited) && Steps.leaves(visit)) {
+        break;
+      }
+      Steps.act(visit, waited);
+      anInstantBegins = false;
     } while (!visit.over() && person.entries.isEmpty());
     return !person.entries.isEmpty();
   }
@@ -198,8 +205,7 @@ public final class JourneyMachine {
     boolean waited = visit.waiting;
     visit.comesTo(at);
     if (!waited) {
-      visit.steppedAt = at;
-      visit.witness.entered(visit.node, visit);
+      visit.arrives();
     }
     if (!Steps.leaves(visit)) {
       Steps.act(visit, waited);

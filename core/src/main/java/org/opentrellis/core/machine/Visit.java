@@ -189,9 +189,10 @@ public final class Visit {
     return node == OVER;
   }
 
-  /** Whether there is more to do at this instant. */
-  boolean isUnderWay() {
-    return !waiting && node != OVER;
+  /** The person gets to the node now. */
+  void arrives() {
+    steppedAt = now;
+    witness.entered(node, this);
   }
 
   void waitUntil(long moment, Question[] orSoonerIf) {
