@@ -2,27 +2,29 @@
 import { Flag, LogIn } from '@lucide/vue'
 import { storeToRefs } from 'pinia'
 import { computed, nextTick, onBeforeUpdate, onUpdated, ref, useTemplateRef, watch } from 'vue'
-import type { FindingView, Phrase, Row, StepMeasures, UnderstoodView } from '@/api/types'
-import DropMenu from '@/ui/DropMenu.vue'
+import type { Phrase, Row, UnderstoodView } from '@/api/types'
+import EditableLine from './EditableLine.vue'
 import { placeAbove, START } from './edits'
 import { useJourneyStore } from './journeyStore'
 import RemoveQuestion from './RemoveQuestion.vue'
 import RemoveSeveral from './RemoveSeveral.vue'
 import RunSheetRow from './RunSheetRow.vue'
 import SentenceDock from './SentenceDock.vue'
+import SheetButtons from './SheetButtons.vue'
+import { pressed, type SheetActions } from './pressed'
 import SheetLineRow from './SheetLineRow.vue'
 import { sheetMenu } from './sheetMenu'
-import TypedLine from './typing/TypedLine.vue'
 import { useArrangements, type Details } from './useArrangements'
 import { useDragging } from './useDragging'
 import { useFolding } from './useFolding'
 import { useReasons } from './useReasons'
 import { useRemoving } from './useRemoving'
+import { useRowFigures } from './useRowFigures'
 import type { SeriesAction } from './useSeries'
 
 const emit = defineEmits<{ help: [] }>()
 const store = useJourneyStore()
-const { view, journey, estimate, selected, chosen } = storeToRefs(store)
+const { view, journey, selected, chosen } = storeToRefs(store)
 const arrangements = useArrangements()
 const { clipboard, refusal, order, cut } = arrangements
 const list = useTemplateRef<HTMLElement>('list')
@@ -46,25 +48,7 @@ const current = computed(() =>
 const selectedRow = computed(() => rows.value.find((row) => row.id === selected.value))
 const arrangeable = computed(() => !!selectedRow.value && !selectedRow.value.ofStrand)
 
-const measures = computed(() => new Map(estimate.value?.steps.map((step) => [step.id, step])))
-const arms = computed(
-  () =>
-    new Map(estimate.value?.steps.flatMap((step) => step.arms).map((arm) => [arm.id, arm.taken])),
-)
-
-function reachOf(row: Row): number | null {
-  if (row.kind !== 'ARM') return measures.value.get(row.id)?.reach.value ?? null
-  const taken = arms.value.get(row.id)
-  return taken && estimate.value?.entered ? taken.count / estimate.value.entered : null
-}
-
-function measuresOf(row: Row): StepMeasures | null {
-  return measures.value.get(row.id) ?? null
-}
-
-function findingsOf(row: Row): FindingView[] {
-  return view.value?.findings.filter((finding) => finding.step === row.id) ?? []
-}
+const { reachOf, measuresOf, findingsOf } = useRowFigures()
 
 watch(selected, (row) => {
   if (row) reveal(row)
@@ -181,8 +165,11 @@ async function series(action: SeriesAction, details: Details) {
 
 /* Going from row to row */
 
-function go(to: number, extend: boolean) {
-  const next = stops.value[Math.max(0, Math.min(stops.value.length - 1, to))]
+function go(to: number | 'FIRST' | 'LAST', extend: boolean) {
+  const last = stops.value.length - 1
+  const here = stops.value.indexOf(current.value ?? '')
+  const place = to === 'FIRST' ? 0 : to === 'LAST' ? last : here + to
+  const next = stops.value[Math.max(0, Math.min(last, place))]
   if (!next) return
   if (extend && rows.value.some((row) => row.id === next)) store.extendTo(next)
   else store.select(next)
@@ -233,56 +220,21 @@ onUpdated(() => {
 
 function onKey(event: KeyboardEvent) {
   if (!(event.target as HTMLElement).hasAttribute('data-row')) return
-  if (keyDone(event)) event.preventDefault()
+  if (pressed(event, keys)) event.preventDefault()
 }
 
-function keyDone(event: KeyboardEvent): boolean {
-  const { key, altKey, shiftKey } = event
-  const ctrl = event.ctrlKey || event.metaKey
-  const here = stops.value.indexOf(current.value ?? '')
-  const done = (act: unknown) => (void act, true)
-  if (altKey && !ctrl) {
-    const how = ({ ArrowUp: 'UP', ArrowDown: 'DOWN', ArrowRight: 'IN', ArrowLeft: 'OUT' } as const)[
-      key
-    ]
-    return how ? done(arrange(how)) : false
-  }
-  if (ctrl) {
-    if (key === 'Enter') return done(write('', shiftKey))
-    if (key.toLowerCase() === 'c') return done(copy(false))
-    if (key.toLowerCase() === 'x') return done(copy(true))
-    if (key.toLowerCase() === 'v') return done(paste())
-    if (key.toLowerCase() === 'd') return done(arrange('DUPLICATE'))
-    return false
-  }
-  switch (key) {
-    case 'ArrowUp':
-      return done(go(here - 1, shiftKey))
-    case 'ArrowDown':
-      return done(go(here + 1, shiftKey))
-    case 'Home':
-      return done(go(0, false))
-    case 'End':
-      return done(go(stops.value.length - 1, false))
-    case 'Delete':
-    case 'Backspace':
-      return done(arrangeable.value && remove())
-    case 'Enter':
-    case 'F2':
-      return done(edit(current.value ?? ''))
-    case 'F8':
-      return done(nextFinding(shiftKey))
-    case 'F9':
-      return done(mend())
-    case ' ':
-      return done(
-        shown.value.hidden.has(current.value ?? '') || isFork() ? toggle(current.value!) : 0,
-      )
-    case '?':
-      return done(emit('help'))
-    default:
-      return key.length === 1 ? done(write(key)) : false
-  }
+const keys: SheetActions = {
+  arrange,
+  go,
+  write,
+  copy,
+  paste,
+  remove: () => arrangeable.value && remove(),
+  edit: () => edit(current.value ?? ''),
+  nextFinding,
+  mend,
+  fold: () => (shown.value.hidden.has(current.value ?? '') || isFork()) && toggle(current.value!),
+  help: () => emit('help'),
 }
 
 function isFork() {
@@ -321,38 +273,14 @@ const CHOICES: Record<string, () => unknown> = {
     <div class="panel-head">
       <h2 id="run-sheet">Run sheet</h2>
       <span class="note">{{ stepCount === 1 ? '1 step' : `${stepCount} steps` }}</span>
-      <span class="ml-auto flex gap-1">
-        <button
-          type="button"
-          class="button button-small"
-          :disabled="!arrangeable"
-          title="Move up (Alt ↑)"
-          aria-label="Move step up"
-          @click="arrange('UP')"
-        >
-          ↑
-        </button>
-        <button
-          type="button"
-          class="button button-small"
-          :disabled="!arrangeable"
-          title="Move down (Alt ↓)"
-          aria-label="Move step down"
-          @click="arrange('DOWN')"
-        >
-          ↓
-        </button>
-        <button
-          type="button"
-          class="button button-small"
-          :disabled="!arrangeable || selectedRow?.kind === 'ARM'"
-          title="Remove (Delete)"
-          @click="remove"
-        >
-          Remove
-        </button>
-        <DropMenu label="More" :groups="menu" small @choose="(id) => CHOICES[id]!()" />
-      </span>
+      <SheetButtons
+        :arrangeable="arrangeable"
+        :removable="arrangeable && selectedRow?.kind !== 'ARM'"
+        :menu="menu"
+        @arrange="arrange"
+        @remove="remove"
+        @choose="(id) => CHOICES[id]!()"
+      />
       <span class="note w-9 text-right">reach</span>
     </div>
     <div
@@ -362,19 +290,17 @@ const CHOICES: Record<string, () => unknown> = {
       @keydown="onKey"
       @dragend="end"
     >
-      <template v-for="line in [view.sheet.opening, ...view.sheet.rules]" :key="line.id">
-        <TypedLine
-          v-if="editing?.row === line.id"
-          class="border-b border-line2 px-3"
-          :row="line.id"
-          :replaced="line.typed"
-          :slot-at="editing.slot"
-          label="Change the sentence"
-          @understood="edited"
-          @cancel="leaveEditing"
-        />
+      <EditableLine
+        v-for="line in [view.sheet.opening, ...view.sheet.rules]"
+        :key="line.id"
+        :row="line.id"
+        :typed="line.typed"
+        :editing="editing"
+        field-class="border-b border-line2 px-3"
+        @understood="edited"
+        @cancel="leaveEditing"
+      >
         <SheetLineRow
-          v-else
           :line="line"
           :quiet="line.id !== START"
           :reason="why.reasons.value[line.id]"
@@ -385,7 +311,7 @@ const CHOICES: Record<string, () => unknown> = {
         >
           <LogIn v-if="line.id === START" class="size-4 shrink-0 text-ink2" aria-hidden="true" />
         </SheetLineRow>
-      </template>
+      </EditableLine>
       <ol aria-label="Steps">
         <li
           v-for="row in shown.rows"
@@ -398,31 +324,29 @@ const CHOICES: Record<string, () => unknown> = {
           @dragover="over($event, row.id)"
           @drop="dropped"
         >
-          <TypedLine
-            v-if="editing?.row === row.id"
-            class="border-b border-line2 bg-marigold-soft pr-2 pl-[78px]"
+          <EditableLine
             :row="row.id"
-            :replaced="row.typed"
-            :slot-at="editing.slot"
-            label="Change the sentence"
+            :typed="row.typed"
+            :editing="editing"
+            field-class="border-b border-line2 bg-marigold-soft pr-2 pl-[78px]"
             @understood="edited"
             @cancel="leaveEditing"
-          />
-          <RunSheetRow
-            v-else
-            :row="row"
-            :measures="measuresOf(row)"
-            :reach="reachOf(row)"
-            :findings="findingsOf(row)"
-            :reason="why.reasons.value[row.id]"
-            :hovered="row.id === store.hovered"
-            :selected="chosen.includes(row.id)"
-            :current="row.id === current"
-            :folded="folded.has(row.id) ? (shown.hidden.get(row.id) ?? 0) : null"
-            @select="(event) => select(row, event)"
-            @edit="(slot) => edit(row.id, slot)"
-            @fold="toggle(row.id)"
-          />
+          >
+            <RunSheetRow
+              :row="row"
+              :measures="measuresOf(row)"
+              :reach="reachOf(row)"
+              :findings="findingsOf(row)"
+              :reason="why.reasons.value[row.id]"
+              :hovered="row.id === store.hovered"
+              :selected="chosen.includes(row.id)"
+              :current="row.id === current"
+              :folded="folded.has(row.id) ? (shown.hidden.get(row.id) ?? 0) : null"
+              @select="(event) => select(row, event)"
+              @edit="(slot) => edit(row.id, slot)"
+              @fold="toggle(row.id)"
+            />
+          </EditableLine>
           <RemoveSeveral
             v-if="asking && asking.rows.length > 1 && row.id === asking.row"
             :steps="asking.steps"
@@ -442,30 +366,28 @@ const CHOICES: Record<string, () => unknown> = {
           An empty sheet. Type the first step below: usually the email that people asked for.
         </li>
       </ol>
-      <TypedLine
-        v-if="editing?.row === view.sheet.goal.id"
-        class="px-3"
+      <EditableLine
         :row="view.sheet.goal.id"
-        :replaced="view.sheet.goal.typed"
-        :slot-at="editing.slot"
-        label="Change the sentence"
+        :typed="view.sheet.goal.typed"
+        :editing="editing"
+        field-class="px-3"
         @understood="edited"
         @cancel="leaveEditing"
-      />
-      <SheetLineRow
-        v-else
-        :class="markOf('goal')"
-        :line="view.sheet.goal"
-        :reason="why.reasons.value[view.sheet.goal.id]"
-        :selected="selected === view.sheet.goal.id"
-        :current="current === view.sheet.goal.id"
-        @select="store.select(view.sheet.goal.id)"
-        @edit="(slot) => edit(view!.sheet.goal.id, slot)"
-        @dragover="over($event, 'goal')"
-        @drop="dropped"
       >
-        <Flag class="size-4 shrink-0 text-ink2" aria-hidden="true" />
-      </SheetLineRow>
+        <SheetLineRow
+          :class="markOf('goal')"
+          :line="view.sheet.goal"
+          :reason="why.reasons.value[view.sheet.goal.id]"
+          :selected="selected === view.sheet.goal.id"
+          :current="current === view.sheet.goal.id"
+          @select="store.select(view.sheet.goal.id)"
+          @edit="(slot) => edit(view!.sheet.goal.id, slot)"
+          @dragover="over($event, 'goal')"
+          @drop="dropped"
+        >
+          <Flag class="size-4 shrink-0 text-ink2" aria-hidden="true" />
+        </SheetLineRow>
+      </EditableLine>
     </div>
     <p v-if="refusal" class="warning mx-2 mb-1.5 flex items-start gap-2" role="alert">
       <span class="flex-1">{{ refusal }}</span>
