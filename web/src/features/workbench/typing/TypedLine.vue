@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { autoUpdate, flip, offset, shift, size, useFloating } from '@floating-ui/vue'
 import { storeToRefs } from 'pinia'
 import { computed, nextTick, onMounted, ref, useId, useTemplateRef, watch } from 'vue'
 import { reasonOf } from '@/api/client'
@@ -8,6 +7,7 @@ import Sentence from '@/ui/Sentence.vue'
 import { useJourneyStore } from '../journeyStore'
 import { follow, nextSlot, slotsOf, textOf, type Slot } from './slots'
 import { useReading } from './useReading'
+import WaysToGoOn from './WaysToGoOn.vue'
 
 /**
  * A line to type a sentence into. The server reads it while it is typed: below it stands how it was
@@ -29,7 +29,6 @@ const { journey, view } = storeToRefs(store)
 const list = useId()
 const hint = useId()
 const field = useTemplateRef<HTMLTextAreaElement>('field')
-const popup = useTemplateRef<HTMLElement>('popup')
 
 const begun = props.replaced ? textOf(props.replaced) : ''
 const text = ref(begun)
@@ -74,22 +73,6 @@ const open = computed(
     completions.value.length > 0 &&
     (!props.replaced || text.value !== begun),
 )
-
-const { floatingStyles } = useFloating(field, popup, {
-  open,
-  placement: 'bottom-start',
-  whileElementsMounted: autoUpdate,
-  middleware: [
-    offset({ mainAxis: 30 }),
-    flip({ padding: 8, fallbackPlacements: ['top-start'] }),
-    shift({ padding: 8 }),
-    size({
-      apply: ({ availableHeight, elements }) => {
-        elements.floating.style.maxHeight = `${Math.max(80, availableHeight - 8)}px`
-      },
-    }),
-  ],
-})
 
 onMounted(() => {
   if (!props.replaced) return
@@ -304,30 +287,14 @@ defineExpose({ focus })
       <template v-else-if="text && refused">{{ refused.why }}</template>
       <slot v-else />
     </p>
-    <Teleport defer to="main">
-      <ul
-        v-if="open"
-        :id="list"
-        ref="popup"
-        role="listbox"
-        aria-label="Ways to go on"
-        class="z-20 min-w-[180px] overflow-y-auto rounded-lg border border-line bg-panel py-1"
-        :style="floatingStyles"
-      >
-        <li
-          v-for="(one, i) in completions"
-          :id="`${list}-${i}`"
-          :key="one.text + one.what"
-          role="option"
-          :aria-selected="i === active"
-          class="flex cursor-pointer items-baseline gap-3 px-3 py-0.5"
-          :class="i === active ? 'bg-marigold-soft' : 'hover:bg-sunk'"
-          @mousedown.prevent="take(one)"
-        >
-          {{ one.text }}<span class="ml-auto text-[11.5px] text-ink2">{{ one.what }}</span>
-        </li>
-      </ul>
-    </Teleport>
+    <WaysToGoOn
+      :id="list"
+      :open="open"
+      :field="field"
+      :completions="completions"
+      :active="active"
+      @take="take"
+    />
   </div>
 </template>
 
