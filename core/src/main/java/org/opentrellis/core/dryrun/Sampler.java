@@ -64,22 +64,27 @@ final class Sampler implements Outside {
     }
     double excess = of.tiredness == null ? 0 : excess(of.tiredness, visit);
     double chance = Reaction.openChance(pull(of, visit, excess), who.keenness);
-    if (!Draws.happens(own, of.openAt, Draws.wholeCells(chance))) {
-      return;
+    if (Draws.happens(own, of.openAt, Draws.wholeCells(chance))) {
+      opens(message, of, own, excess);
     }
+  }
+
+  private void opens(Sent message, SendDraws of, long own, double excess) {
     double delay = of.openDelay.draw(own, of.openDelayAt);
+    long now = message.at();
     long openAt =
         of.attention == null
             ? later(now, delay)
             : Math.max(
-                now + 1, of.attention.after(now, Math.min(delay, 1e9), visit.person().clock()));
+                now + 1,
+                of.attention.after(now, Math.min(delay, 1e9), message.visit().person().clock()));
     message.opens(openAt);
     long unsubscribes = of.tiredness == null ? of.unsubscribes : tired(of, of.tiredness, excess);
     if (Draws.happens(own, of.unsubscribeAt, unsubscribes)) {
       message.unsubscribes(afterOpen(openAt, own, of.unsubscribeDelayAt, of));
     }
     if (Draws.happens(own, of.complaintAt, of.complains)) {
-      visit.person().complains(openAt + 1);
+      message.visit().person().complains(openAt + 1);
     }
     if (Draws.happens(own, of.clickAt, of.clicks)) {
       clicks(message, of, own, openAt);

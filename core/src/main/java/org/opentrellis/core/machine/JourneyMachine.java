@@ -87,24 +87,17 @@ public final class JourneyMachine {
    * @return whether somebody comes in now
    */
   private static boolean runAlone(Person person, Visit visit, long end) {
-    boolean anInstantBegins = true;
     do {
-      boolean waited = visit.waiting;
-      if (anInstantBegins || waited) {
-        long at = wake(visit);
-        if (at > end) {
-          return false;
-        }
-        visit.comesTo(at);
+      long at = wake(visit);
+      if (at > end) {
+        return false;
       }
-      if (!waited) {
-        visit.arrives();
+      resume(visit, at);
+      while (visit.isUnderWay() && person.entries.isEmpty()) {
+        visit.steppedAt = at;
+        visit.witness.entered(visit.node, visit);
+        Steps.act(visit, false);
       }
-      if ((anInstantBegins || waited) && Steps.leaves(visit)) {
-        break;
-      }
-      Steps.act(visit, waited);
-      anInstantBegins = false;
     } while (!visit.over() && person.entries.isEmpty());
     return !person.entries.isEmpty();
   }
@@ -205,7 +198,8 @@ public final class JourneyMachine {
     boolean waited = visit.waiting;
     visit.comesTo(at);
     if (!waited) {
-      visit.arrives();
+      visit.steppedAt = at;
+      visit.witness.entered(visit.node, visit);
     }
     if (!Steps.leaves(visit)) {
       Steps.act(visit, waited);

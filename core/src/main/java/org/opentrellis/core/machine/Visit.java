@@ -189,10 +189,9 @@ public final class Visit {
     return node == OVER;
   }
 
-  /** The person gets to the node now. */
-  void arrives() {
-    steppedAt = now;
-    witness.entered(node, this);
+  /** Whether there is more to do at this instant. */
+  boolean isUnderWay() {
+    return !waiting && node != OVER;
   }
 
   void waitUntil(long moment, Question[] orSoonerIf) {
