@@ -34,7 +34,7 @@ final class Traits {
   }
 
   static boolean happens(long key, long address, double chance) {
-    return chance > 0 && Draws.uniform(key, address) < chance;
+    return Draws.happens(key, address, Draws.cells(chance));
   }
 
   boolean heldOut(double share) {

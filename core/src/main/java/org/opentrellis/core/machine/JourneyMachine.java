@@ -94,8 +94,7 @@ public final class JourneyMachine {
       }
       resume(visit, at);
       while (visit.isUnderWay() && person.entries.isEmpty()) {
-        visit.steppedAt = at;
-        visit.witness.entered(visit.node, visit);
+        visit.arrives();
         Steps.act(visit, false);
       }
     } while (!visit.over() && person.entries.isEmpty());
@@ -198,8 +197,7 @@ public final class JourneyMachine {
     boolean waited = visit.waiting;
     visit.comesTo(at);
     if (!waited) {
-      visit.steppedAt = at;
-      visit.witness.entered(visit.node, visit);
+      visit.arrives();
     }
     if (!Steps.leaves(visit)) {
       Steps.act(visit, waited);

@@ -30,8 +30,6 @@ final class Reactions {
   private final List<OnEvent> onEvent = new ArrayList<>();
   private final List<OnMessage> onMessage = new ArrayList<>();
   private final List<OnSegment> onSegment = new ArrayList<>();
-  private boolean toMessages;
-  private boolean toSegments;
 
   void mark(int mark, int program, int trigger) {
     onMark.add(new OnMark(mark, new Start(program, trigger)));
@@ -46,12 +44,10 @@ final class Reactions {
   }
 
   void message(int message, boolean click, int link, int program, int trigger) {
-    toMessages = true;
     onMessage.add(new OnMessage(message, click, link, new Start(program, trigger)));
   }
 
   void segment(Question segment, int program, int trigger) {
-    toSegments = true;
     onSegment.add(new OnSegment(segment, new Start(program, trigger)));
   }
 
@@ -84,7 +80,7 @@ final class Reactions {
   }
 
   boolean toMessages() {
-    return toMessages;
+    return !onMessage.isEmpty();
   }
 
   void toOpen(Person person, int message, long at) {
@@ -106,7 +102,7 @@ final class Reactions {
   }
 
   boolean toSegments() {
-    return toSegments;
+    return !onSegment.isEmpty();
   }
 
   /** Which segments a person is in now, as a set of bits; there are at most 64. */

@@ -194,6 +194,12 @@ public final class Visit {
     return !waiting && node != OVER;
   }
 
+  /** The person gets to the node now. */
+  void arrives() {
+    steppedAt = now;
+    witness.entered(node, this);
+  }
+
   void waitUntil(long moment, Question[] orSoonerIf) {
     waiting = true;
     until = moment;

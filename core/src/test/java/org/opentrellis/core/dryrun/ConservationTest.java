@@ -17,14 +17,14 @@ import org.opentrellis.core.testing.RandomJourneys;
 
 /** What holds exactly in every run, over 400 random journeys that use the whole language. */
 class ConservationTest {
-  private static final int PEOPLE = 150;
+  static final int PEOPLE = 150;
 
   static LongStream seeds() {
     return LongStream.range(0, 400);
   }
 
   /** Every third run takes two journeys together; every fifth has a hold-out. */
-  private static DryRun dryRun(long seed) {
+  static DryRun dryRun(long seed) {
     Journey journey = RandomJourneys.journey(seed, 1 + (int) (seed % 30));
     Behaviour behaviour = RandomJourneys.behaviour(seed);
     CohortSettings cohort =
