@@ -19,9 +19,6 @@ import org.opentrellis.core.journey.Journey;
 public final class Bench {
   private static final int AGREE_PEOPLE = 100_000;
 
-  /** A sound pair of simulations is further apart in one of 16 counts once in 100,000 times. */
-  private static final double AGREE = 5.0;
-
   /** The benchmarks in the order of the table, and what they are called there. */
   private enum Row {
     A_ENGINE_1_THREAD("this engine, 1 thread"),
@@ -76,7 +73,9 @@ public final class Bench {
 
   /** All of them must count the same, within chance, before any is timed. */
   private static void agree() {
-    Counts engine = Engine.run(AGREE_PEOPLE, 1, 1);
+    Counts engine = Engine.counts(AGREE_PEOPLE, 1);
+    System.out.printf(
+        "Counting the same %,d things of %,d people:%n", engine.compared(), AGREE_PEOPLE);
     require("a loop by hand", engine, new HandLoop().run(AGREE_PEOPLE, 2));
     require("SSJ as in its examples", engine, Peer.usual().together(AGREE_PEOPLE));
     require("SSJ, its fastest generators", engine, Peer.quickest().together(AGREE_PEOPLE));
@@ -84,24 +83,14 @@ public final class Bench {
   }
 
   private static void require(String name, Counts engine, Counts other) {
-    double z = engine.distance(other, AGREE_PEOPLE);
+    Counts.Apart most = engine.distance(other, AGREE_PEOPLE);
     System.out.printf(
         Locale.ROOT,
-        "%s counts as the engine does: at most %.2f standard errors apart in %,d people%n",
+        "%s counts as the engine does: at most %.2f standard errors apart%n",
         name,
-        z,
-        AGREE_PEOPLE);
-    if (!(z < AGREE)) {
-      throw new IllegalStateException(
-          name
-              + " counts otherwise: "
-              + java.util.Arrays.toString(other.entered())
-              + ", goal "
-              + other.goal()
-              + " against "
-              + java.util.Arrays.toString(engine.entered())
-              + ", goal "
-              + engine.goal());
+        most.standardErrors());
+    if (!most.isByChance()) {
+      throw new IllegalStateException(name + " counts otherwise: " + most.what());
     }
   }
 

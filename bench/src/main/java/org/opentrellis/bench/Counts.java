@@ -1,25 +1,70 @@
 package org.opentrellis.bench;
 
+import java.util.Arrays;
+import java.util.Map;
+import java.util.stream.Collectors;
+
 /**
  * What a simulation of the reference journey counted.
  *
- * @param entered people who got to each step, in the order of the run sheet
- * @param goal people who met it
+ * @param all arrays of counts by what they count, the same of every simulation; a person counts at
+ *     most once in each
  */
-record Counts(long[] entered, long goal) {
+record Counts(Map<String, long[]> all) {
+  /** Where fewer are counted, chance is not normal enough for standard errors. */
+  private static final int FEWEST = 50;
 
-  /** The largest difference to another in standard errors; both must be of as many people. */
-  double distance(Counts other, long people) {
-    double most = Math.abs(z(goal, other.goal, people));
-    for (int i = 0; i < entered.length; i++) {
-      most = Math.max(most, Math.abs(z(entered[i], other.entered[i], people)));
+  /** Where two simulations are furthest apart in what they count. */
+  record Apart(String what, double standardErrors) {
+    /** A sound pair is further apart in one of a thousand counts once in 100,000 times. */
+    private static final double BOUND = 6;
+
+    boolean isByChance() {
+      return standardErrors < BOUND;
+    }
+  }
+
+  /** The largest difference to another; both must be of as many people. */
+  Apart distance(Counts other, long people) {
+    Apart most = new Apart("nothing", 0);
+    for (Map.Entry<String, long[]> counted : all.entrySet()) {
+      long[] ours = counted.getValue();
+      long[] theirs = other.all.get(counted.getKey());
+      for (int i = 0; i < Math.max(ours.length, theirs.length); i++) {
+        double z = z(at(ours, i), at(theirs, i), people);
+        if (Math.abs(z) > most.standardErrors()) {
+          most = new Apart(counted.getKey() + " (" + i + ")", Math.abs(z));
+        }
+      }
     }
     return most;
+  }
+
+  /** Arrays may differ in length where nothing is counted at the end. */
+  private static long at(long[] counts, int i) {
+    return i < counts.length ? counts[i] : 0;
   }
 
   private static double z(long one, long two, long people) {
     double p = (one + two) / (2.0 * people);
     double error = Math.sqrt(2 * p * (1 - p) / people);
-    return one == two ? 0 : (one - two) / (people * Math.max(error, 1e-9));
+    return one == two || one + two < 2 * FEWEST ? 0 : (one - two) / (people * error);
+  }
+
+  /** How many of its counts are large enough to be compared. */
+  long compared() {
+    return all.values().stream()
+        .flatMapToLong(Arrays::stream)
+        .filter(count -> count >= FEWEST)
+        .count();
+  }
+
+  /** The same with some more, or fewer, of one thing. */
+  Counts with(String what, int place, long more) {
+    Map<String, long[]> changed =
+        all.entrySet().stream()
+            .collect(Collectors.toMap(Map.Entry::getKey, counted -> counted.getValue().clone()));
+    changed.get(what)[place] += more;
+    return new Counts(changed);
   }
 }

@@ -9,6 +9,8 @@ import org.opentrellis.core.random.QuantileTable;
  */
 final class HandLoop {
   private static final long NEVER = Long.MAX_VALUE;
+  private static final long DAY = (long) Reference.DAY;
+  private static final long HORIZON = Reference.HORIZON_DAYS * DAY;
   private static final long UNSUBSCRIBES = Draws.cells(Reference.UNSUBSCRIBE);
   private static final long CLICKS = Draws.cells(Reference.CLICK);
   private static final long BUYS = Draws.cells(Reference.BUY);
@@ -18,12 +20,20 @@ final class HandLoop {
       QuantileTable.logNormal(Reference.OPEN_MEDIAN, Reference.OPEN_SIGMA);
   private final QuantileTable clickDelay =
       QuantileTable.logNormal(Reference.CLICK_MEDIAN, Reference.CLICK_SIGMA);
-  private final long[] entered = new long[Reference.STEPS];
-  private long goal;
+  private final Ledger ledger = new Ledger();
 
   private long key;
+  private long cameAt;
   private double theta;
-  private long leavesAt;
+  private long now;
+
+  /** How they went on from the two branches. */
+  private int first;
+
+  private int second;
+
+  private long unsubscribesAt;
+  private int unsubscribesBy;
   private long buysAt;
   private long openAt;
   private long clickAt;
@@ -39,71 +49,84 @@ final class HandLoop {
     for (int person = 0; person < people; person++) {
       key = Draws.personKey(run, person);
       theta = keenness.draw(key, 2);
-      leavesAt = NEVER;
+      cameAt = (long) (Reference.ARRIVAL_DAYS * Reference.DAY * Draws.uniform(key, 1));
+      unsubscribesAt = NEVER;
       double anyway = Draws.exponential(key, 7, Reference.BUYS_ANYWAY_MEAN);
       buysAt = anyway <= Reference.GOAL_LIMIT ? 1 + (long) anyway : NEVER;
+      first = Ledger.NO_WAY;
+      second = Ledger.NO_WAY;
       walk();
-      goal += buysAt <= Reference.GOAL_LIMIT ? 1 : 0;
+      if (unsubscribesAt <= HORIZON) {
+        ledger.unsubscribes(unsubscribesBy);
+      }
+      if (buysAt <= Reference.GOAL_LIMIT) {
+        ledger.time(cameAt, buysAt);
+        ledger.meetsGoal();
+      }
     }
-    return new Counts(entered, goal);
+    return ledger.counts();
   }
 
   private void walk() {
-    long day = (long) Reference.DAY;
-    entered[Reference.TAG_0]++;
-    if (leavesAtOnce(Reference.EMAIL_0, 0, 0)) {
+    now = 0;
+    ledger.time(cameAt, now);
+    ledger.arrives(Reference.TAG_0);
+    sends(Reference.EMAIL_0, 0);
+    if (waits(Reference.WAIT_0, DAY)) {
       return;
     }
-    entered[Reference.WAIT_0]++;
-    long now = day;
-    if (gone(now)) {
-      return;
-    }
-    entered[Reference.OPENED_FIRST]++;
+    ledger.arrives(Reference.OPENED_FIRST);
     if (openAt > now) {
-      if (leavesAtOnce(Reference.EMAIL_1, 1, now)) {
-        return;
-      }
-      entered[Reference.WAIT_1]++;
-      now += 2 * day;
-      if (gone(now)) {
+      first = 2;
+      sends(Reference.EMAIL_1, 1);
+      if (waits(Reference.WAIT_1, 2 * DAY)) {
         return;
       }
     } else {
-      entered[Reference.TAG_1]++;
+      first = 1;
+      ledger.arrives(Reference.TAG_1);
     }
-    entered[Reference.WAIT_2]++;
-    now += 3 * day;
-    if (gone(now) || leavesAtOnce(Reference.EMAIL_2, 2, now)) {
+    if (waits(Reference.WAIT_2, 3 * DAY)) {
       return;
     }
-    entered[Reference.CLICKED]++;
-    long deadline = now + 2 * day;
-    boolean clicks = clickAt <= deadline;
-    now = clicks ? clickAt : deadline;
-    if (gone(now)
-        || leavesAtOnce(clicks ? Reference.EMAIL_3 : Reference.EMAIL_4, clicks ? 3 : 4, now)) {
+    sends(Reference.EMAIL_2, 2);
+    boolean clicks = clickAt <= now + 2 * DAY;
+    if (waits(Reference.CLICKED, clicks ? clickAt - now : 2 * DAY)) {
       return;
     }
-    entered[Reference.WAIT_3]++;
-    now += 4 * day;
-    if (gone(now) || leavesAtOnce(Reference.EMAIL_5, 5, now)) {
+    second = clicks ? 1 : 2;
+    if (clicks) {
+      sends(Reference.EMAIL_3, 3);
+    } else {
+      sends(Reference.EMAIL_4, 4);
+    }
+    if (waits(Reference.WAIT_3, 4 * DAY)) {
       return;
     }
-    entered[Reference.TAG_2]++;
+    sends(Reference.EMAIL_5, 5);
+    ledger.arrives(Reference.TAG_2);
+    ledger.ends(Ledger.End.FINISHED, Reference.TAG_2, first, second);
   }
 
-  private boolean leavesAtOnce(int step, int email, long now) {
-    entered[step]++;
-    send(email, now);
-    return gone(now);
+  /** Gets to a step and stands there for a while, unless something ends the visit meanwhile. */
+  private boolean waits(int step, long seconds) {
+    ledger.arrives(step);
+    int from = ledger.daysReached();
+    long leavesAt = Math.min(unsubscribesAt, buysAt);
+    boolean leaves = leavesAt <= now + seconds;
+    now = leaves ? leavesAt : now + seconds;
+    ledger.time(cameAt, now);
+    ledger.stayed(step, from);
+    if (leaves) {
+      Ledger.End how = unsubscribesAt == leavesAt ? Ledger.End.UNSUBSCRIBED : Ledger.End.GOAL_MET;
+      ledger.ends(how, step, first, second);
+    }
+    return leaves;
   }
 
-  private boolean gone(long now) {
-    return Math.min(leavesAt, buysAt) <= now;
-  }
-
-  private void send(int email, long now) {
+  private void sends(int step, int email) {
+    ledger.arrives(step);
+    ledger.emailGoesOut();
     openAt = NEVER;
     clickAt = NEVER;
     long base = 100L * (email + 1);
@@ -112,15 +135,28 @@ final class HandLoop {
       return;
     }
     openAt = now + 1 + (long) openDelay.draw(key, base + 1);
+    if (openAt <= HORIZON) {
+      ledger.opens(email);
+    }
     if (Draws.happens(key, base + 2, UNSUBSCRIBES)) {
-      leavesAt = Math.min(leavesAt, openAt + 1 + (long) clickDelay.draw(key, base + 3));
+      unsubscribes(email, openAt + 1 + (long) clickDelay.draw(key, base + 3));
     }
     if (Draws.happens(key, base + 4, CLICKS)) {
       clickAt = openAt + 1 + (long) clickDelay.draw(key, base + 5);
+      if (clickAt <= HORIZON) {
+        ledger.clicks(email);
+      }
       if (Draws.happens(key, base + 6, BUYS)) {
         double delay = Draws.exponential(key, base + 7, Reference.BUY_MEAN);
         buysAt = Math.min(buysAt, clickAt + 1 + (long) delay);
       }
+    }
+  }
+
+  private void unsubscribes(int email, long at) {
+    if (at < unsubscribesAt) {
+      unsubscribesAt = at;
+      unsubscribesBy = email;
     }
   }
 }

@@ -21,7 +21,7 @@ import umontreal.ssj.simevents.Simulator;
  */
 final class Peer {
   /** So long it takes until everybody has come. */
-  private static final double ARRIVAL_SECONDS = 7 * Reference.DAY;
+  private static final double ARRIVAL_SECONDS = Reference.ARRIVAL_DAYS * Reference.DAY;
 
   private static final double SCALE = 1 / Reference.KEENNESS_SPREAD - 1;
   private static final double ALPHA = Reference.KEENNESS_MEAN * SCALE;
@@ -35,8 +35,7 @@ final class Peer {
   private final RandomVariateGen openDelay;
   private final RandomVariateGen clickDelay;
 
-  private final long[] entered = new long[Reference.STEPS];
-  private long goal;
+  private final Ledger ledger = new Ledger();
 
   private Peer(
       Simulator simulator,
@@ -77,20 +76,20 @@ final class Peer {
   Counts together(int people) {
     simulator.init();
     for (int i = 0; i < people; i++) {
-      new Someone().comes(ARRIVAL_SECONDS * i / people);
+      new Someone().comes(Math.floor(ARRIVAL_SECONDS * i / people));
     }
     simulator.start();
-    return new Counts(entered, goal);
+    return ledger.counts();
   }
 
   /** Each in a simulation of their own, which keeps the event list short; no one may meet. */
   Counts oneByOne(int people) {
     for (int i = 0; i < people; i++) {
       simulator.init();
-      new Someone().comes(0);
+      new Someone().comes(Math.floor(ARRIVAL_SECONDS * i / people));
       simulator.start();
     }
-    return new Counts(entered, goal);
+    return ledger.counts();
   }
 
   private final class Someone {
@@ -98,8 +97,19 @@ final class Peer {
     private double cameAt;
     private boolean gone;
     private boolean bought;
+    private boolean unsubscribed;
     private boolean openedFirst;
     private boolean waitsForClick;
+
+    /** Where they stand, and since which day. */
+    private int stand;
+
+    private int standsFrom;
+
+    /** How they went on from the two branches. */
+    private int first = Ledger.NO_WAY;
+
+    private int second = Ledger.NO_WAY;
 
     void comes(double at) {
       cameAt = at;
@@ -110,20 +120,47 @@ final class Peer {
       }
     }
 
-    void getsTo(int step) {
-      entered[step]++;
+    /** Something happens to them now. */
+    void now() {
+      ledger.time((long) cameAt, (long) (simulator.time() - cameAt));
+    }
+
+    boolean isFollowed() {
+      return simulator.time() <= cameAt + Reference.HORIZON_DAYS * Reference.DAY;
     }
 
     void isSent(int step, int email) {
-      getsTo(step);
+      ledger.arrives(step);
+      ledger.emailGoesOut();
       double pulled = Reference.PULLS[email] * theta;
       if (stream.nextDouble() < pulled / (1 - theta + pulled)) {
         new Open(this, email).schedule(1 + openDelay.nextDouble());
       }
     }
 
-    void leaves() {
+    void stands(int step) {
+      ledger.arrives(step);
+      stand = step;
+      standsFrom = ledger.daysReached();
+    }
+
+    void goesOn() {
+      ledger.stayed(stand, standsFrom);
+    }
+
+    /** Leaves the journey, unless it is over for them. */
+    void leaves(Ledger.End why) {
+      if (!gone) {
+        gone = true;
+        now();
+        goesOn();
+        ledger.ends(why, stand, first, second);
+      }
+    }
+
+    void finishes() {
       gone = true;
+      ledger.ends(Ledger.End.FINISHED, Reference.TAG_2, first, second);
     }
   }
 
@@ -139,19 +176,24 @@ final class Peer {
 
     @Override
     public void actions() {
-      if (who.gone) {
+      if (who.gone || step == Reference.EMAIL_4 && !who.waitsForClick) {
         return;
+      }
+      who.now();
+      if (step != Reference.TAG_0) {
+        who.goesOn();
       }
       switch (step) {
         case Reference.TAG_0 -> {
-          who.getsTo(Reference.TAG_0);
+          ledger.arrives(Reference.TAG_0);
           who.isSent(Reference.EMAIL_0, 0);
           waits(Reference.WAIT_0, 1, Reference.OPENED_FIRST);
         }
         case Reference.OPENED_FIRST -> {
-          who.getsTo(Reference.OPENED_FIRST);
+          ledger.arrives(Reference.OPENED_FIRST);
+          who.first = who.openedFirst ? 1 : 2;
           if (who.openedFirst) {
-            who.getsTo(Reference.TAG_1);
+            ledger.arrives(Reference.TAG_1);
             waits(Reference.WAIT_2, 3, Reference.EMAIL_2);
           } else {
             who.isSent(Reference.EMAIL_1, 1);
@@ -165,22 +207,21 @@ final class Peer {
           waits(Reference.CLICKED, 2, Reference.EMAIL_4);
         }
         case Reference.EMAIL_4 -> {
-          if (who.waitsForClick) {
-            who.waitsForClick = false;
-            who.isSent(Reference.EMAIL_4, 4);
-            waits(Reference.WAIT_3, 4, Reference.EMAIL_5);
-          }
+          who.waitsForClick = false;
+          who.second = 2;
+          who.isSent(Reference.EMAIL_4, 4);
+          waits(Reference.WAIT_3, 4, Reference.EMAIL_5);
         }
         default -> {
           who.isSent(Reference.EMAIL_5, 5);
-          who.getsTo(Reference.TAG_2);
-          // Through with the journey; whether the goal is met is seen until its limit.
+          ledger.arrives(Reference.TAG_2);
+          who.finishes();
         }
       }
     }
 
     private void waits(int at, int days, int next) {
-      who.getsTo(at);
+      who.stands(at);
       new Step(who, next).schedule(days * Reference.DAY);
     }
   }
@@ -197,9 +238,12 @@ final class Peer {
 
     @Override
     public void actions() {
+      if (who.isFollowed()) {
+        ledger.opens(email);
+      }
       who.openedFirst |= email == 0;
       if (stream.nextDouble() < Reference.UNSUBSCRIBE) {
-        new Unsubscribe(who).schedule(1 + clickDelay.nextDouble());
+        new Unsubscribe(who, email).schedule(1 + clickDelay.nextDouble());
       }
       if (stream.nextDouble() < Reference.CLICK) {
         new Click(who, email).schedule(1 + clickDelay.nextDouble());
@@ -219,13 +263,19 @@ final class Peer {
 
     @Override
     public void actions() {
+      if (who.isFollowed()) {
+        ledger.clicks(email);
+      }
       if (stream.nextDouble() < Reference.BUY) {
         new Buy(who).schedule(1 - Reference.BUY_MEAN * Math.log(stream.nextDouble()));
       }
       if (email == 2 && who.waitsForClick && !who.gone) {
+        who.now();
+        who.goesOn();
         who.waitsForClick = false;
+        who.second = 1;
         who.isSent(Reference.EMAIL_3, 3);
-        who.getsTo(Reference.WAIT_3);
+        who.stands(Reference.WAIT_3);
         new Step(who, Reference.EMAIL_5).schedule(4 * Reference.DAY);
       }
     }
@@ -233,15 +283,21 @@ final class Peer {
 
   private final class Unsubscribe extends Event {
     private final Someone who;
+    private final int email;
 
-    Unsubscribe(Someone who) {
+    Unsubscribe(Someone who, int email) {
       super(simulator);
       this.who = who;
+      this.email = email;
     }
 
     @Override
     public void actions() {
-      who.leaves();
+      if (!who.unsubscribed && who.isFollowed()) {
+        who.unsubscribed = true;
+        ledger.unsubscribes(email);
+      }
+      who.leaves(Ledger.End.UNSUBSCRIBED);
     }
   }
 
@@ -255,10 +311,11 @@ final class Peer {
 
     @Override
     public void actions() {
-      who.leaves();
+      who.leaves(Ledger.End.GOAL_MET);
       if (!who.bought && simulator.time() <= who.cameAt + Reference.GOAL_LIMIT) {
         who.bought = true;
-        goal++;
+        who.now();
+        ledger.meetsGoal();
       }
     }
   }

@@ -70,6 +70,8 @@ final class Reference {
   static final double BUY_MEAN = 18 * 3600;
   static final double BUYS_ANYWAY_MEAN = -30 * 86_400 / Math.log1p(-0.024);
   static final double DAY = 86_400;
+  static final int ARRIVAL_DAYS = CohortSettings.ARRIVAL_DAYS;
+  static final int HORIZON_DAYS = 60;
   static final double GOAL_LIMIT = 30 * DAY;
   static final double[] PULLS = {1.2, 0.8, 1, 1.3, 0.7, 1.1};
 
@@ -83,7 +85,7 @@ final class Reference {
         journey,
         MESSAGES,
         behaviour(),
-        CohortSettings.of(people, seed, Instant.parse("2027-03-01T00:00:00Z"), 60));
+        CohortSettings.of(people, seed, Instant.parse("2027-03-01T00:00:00Z"), HORIZON_DAYS));
   }
 
   static Behaviour behaviour() {

@@ -6,27 +6,37 @@ import org.junit.jupiter.api.Test;
 
 /**
  * The engine against a general-purpose event-list simulation of the same journey, and against a
- * loop by hand: three programs that share no code of the machine count the same. A sound pair is
- * further apart in one of its 16 counts once in 100,000 times; a wrong wait or pull is a mile
- * further.
+ * loop by hand: three programs that share no code of the machine count the same, in all that there
+ * is to count. A wrong wait or pull is a mile further apart than chance.
  */
 class AgreementTest {
   private static final int PEOPLE = 100_000;
-  private static final double BOUND = 5.0;
+
+  private static void assertAgrees(Counts engine, Counts other) {
+    Counts.Apart most = engine.distance(other, PEOPLE);
+    assertThat(most.isByChance()).as(most.toString()).isTrue();
+  }
 
   @Test
   void theEngineCountsAsThePeerDoes() {
-    Counts engine = Engine.run(PEOPLE, 3, 1);
-    assertThat(engine.distance(Peer.quickest().together(PEOPLE), PEOPLE)).isLessThan(BOUND);
-    assertThat(engine.distance(new HandLoop().run(PEOPLE, 4), PEOPLE)).isLessThan(BOUND);
+    Counts engine = Engine.counts(PEOPLE, 3);
+    assertThat(engine.compared()).isGreaterThan(2000);
+    assertAgrees(engine, Peer.quickest().together(PEOPLE));
+    assertAgrees(engine, Peer.quickest().oneByOne(PEOPLE));
+    assertAgrees(engine, new HandLoop().run(PEOPLE, 4));
   }
 
   @Test
   void aWrongModelIsCaughtByAMile() {
-    Counts engine = Engine.run(PEOPLE, 3, 1);
-    long[] fewer = engine.entered().clone();
-    fewer[Reference.EMAIL_1] -= PEOPLE / 50; // a first email that two in a hundred more open
-    assertThat(engine.distance(new Counts(fewer, engine.goal()), PEOPLE))
-        .isGreaterThan(1.5 * BOUND);
+    Counts engine = Engine.counts(PEOPLE, 3);
+    // A first email that two in a hundred more open.
+    assertCaught(engine, engine.with("opened", 0, PEOPLE / 50));
+    // Somewhat fewer who finish, or who take one way.
+    assertCaught(engine, engine.with("ended by day", 10, -PEOPLE / 50));
+  }
+
+  private static void assertCaught(Counts engine, Counts wrong) {
+    assertThat(engine.distance(wrong, PEOPLE).isByChance()).isFalse();
+    assertThat(engine.distance(wrong, PEOPLE).standardErrors()).isGreaterThan(8);
   }
 }

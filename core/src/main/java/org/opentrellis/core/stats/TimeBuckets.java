@@ -46,6 +46,11 @@ public final class TimeBuckets {
     }
   }
 
+  /** By bucket. */
+  public long[] counts() {
+    return Arrays.stream(counts).asLongStream().toArray();
+  }
+
   public long total() {
     return Arrays.stream(counts).asLongStream().sum();
   }
