@@ -16,10 +16,7 @@ import org.opentrellis.core.stats.TimeBuckets;
  * it is taken back from the first of them on. {@link #finish} makes it the counts of single steps.
  */
 final class ArrivalTally {
-  /** Local times of arrival are counted by quarter of an hour. */
-  private static final int QUARTERS = 96;
-
-  private static final int QUARTER = ZoneClock.DAY / QUARTERS;
+  private static final int QUARTERS = Days.QUARTERS;
   private static final int NONE = -1;
 
   private final int days;
@@ -112,8 +109,9 @@ final class ArrivalTally {
     at = visit.now();
     since = visit.entryAt();
     long entryDay = visit.entryDay();
-    int quarters = (int) (visit.clock().local(at) - entryDay * ZoneClock.DAY) / QUARTER;
-    int day = quarters / QUARTERS;
+    long sinceMidnight = visit.clock().local(at) - entryDay * ZoneClock.DAY;
+    int quarters = Days.quarters(sinceMidnight);
+    int day = Days.passed(sinceMidnight);
     hour = entryDay * 24 + (quarters >> 2);
     bucket = TimeBuckets.index(at - since);
     dayCell = Math.min(day, days - 1);

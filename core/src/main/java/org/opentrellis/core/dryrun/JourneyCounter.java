@@ -124,8 +124,8 @@ final class JourneyCounter implements Witness {
   }
 
   @Override
-  public void passed(int step, Visit visit) {
-    stays(step, visit);
+  public void stood(int step, Visit visit) {
+    steps[step].stay(visit.steppedAt() - visit.entryAt(), visit.now() - visit.entryAt());
   }
 
   @Override
@@ -140,14 +140,7 @@ final class JourneyCounter implements Witness {
     steps[step].left[reason.ordinal()]++;
     tally.left[reason.ordinal()]++;
     days.leaves(reason, visit.now() - visit.entryAt());
-    stays(step, visit);
     note(visit, step, 800 + reason.ordinal());
-  }
-
-  private void stays(int step, Visit visit) {
-    if (visit.now() > visit.steppedAt()) {
-      steps[step].stay(visit.steppedAt() - visit.entryAt(), visit.now() - visit.entryAt());
-    }
   }
 
   @Override

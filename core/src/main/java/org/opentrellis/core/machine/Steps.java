@@ -3,8 +3,14 @@ package org.opentrellis.core.machine;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calendar.Amount;
 
-/** What each kind of step does with somebody who stands at it: they go on, wait or leave. */
+/**
+ * What each kind of step does with somebody who stands at it: it says where they go on, or that
+ * they do not, because they wait or have left.
+ */
 final class Steps {
+  /** Instead of a node's number: the person waits at the step, or has left. */
+  private static final int STAYS = Integer.MIN_VALUE;
+
   private Steps() {}
 
   /**
@@ -13,53 +19,62 @@ final class Steps {
    * @param waited whether the person has waited here, or just got here
    */
   static void act(Visit visit, boolean waited) {
-    Node node = visit.stand();
-    if (node instanceof Node.Send send) {
-      send(send, visit);
-    } else if (node instanceof Node.Wait wait) {
-      pause(wait, visit, waited);
-    } else if (node instanceof Node.Change change) {
-      change(change, visit);
-    } else if (node instanceof Node.Branch branch) {
-      decide(branch, visit, waited);
-    } else if (node instanceof Node.WaitFor waits) {
-      lookOut(waits, visit, waited);
-    } else if (node instanceof Node.Split split) {
-      take(visit, visit.outside.lot(visit.node, split.shares(), visit), split.firstOfArm());
-    } else if (node instanceof Node.HandOver over) {
-      handOver(over, visit);
-    } else {
-      goOn(visit, node.next());
+    int next = next(visit.stand(), visit, waited);
+    if (next != STAYS) {
+      goOn(visit, next, waited);
     }
   }
 
-  private static void pause(Node.Wait wait, Visit visit, boolean waited) {
+  private static int next(Node node, Visit visit, boolean waited) {
+    if (node instanceof Node.Send send) {
+      return send(send, visit);
+    }
+    if (node instanceof Node.Wait wait) {
+      return pause(wait, visit, waited);
+    }
+    if (node instanceof Node.Change change) {
+      return change(change, visit);
+    }
+    if (node instanceof Node.Branch branch) {
+      return decide(branch, visit, waited);
+    }
+    if (node instanceof Node.WaitFor waits) {
+      return lookOut(waits, visit, waited);
+    }
+    if (node instanceof Node.Split split) {
+      return take(visit, visit.outside.lot(visit.node, split.shares(), visit), split.firstOfArm());
+    }
+    if (node instanceof Node.HandOver over) {
+      return handOver(over, visit);
+    }
+    return node.next();
+  }
+
+  private static int pause(Node.Wait wait, Visit visit, boolean waited) {
     if (waited) {
-      goOn(visit, wait.next());
-      return;
+      return wait.next();
     }
     long until = wait.timer().endsAt(visit);
-    if (until == Timer.PAST) {
-      goOn(visit, wait.ifPast());
-    } else {
-      visit.waitUntil(until, Visit.NOTHING_AWAITED);
-    }
+    return until == Timer.PAST ? wait.ifPast() : waits(visit, until, Visit.NOTHING_AWAITED);
   }
 
-  private static void lookOut(Node.WaitFor waits, Visit visit, boolean waited) {
+  private static int waits(Visit visit, long until, Question[] orSoonerIf) {
+    visit.waitUntil(until, orSoonerIf);
+    return STAYS;
+  }
+
+  private static int lookOut(Node.WaitFor waits, Visit visit, boolean waited) {
     long deadline = deadline(visit, waits.atMost(), waited);
-    if (deadline <= visit.now || waits.awaited()[0].holds(visit, visit.now)) {
-      goOn(visit, waits.next());
-    } else {
-      visit.waitUntil(deadline, waits.awaited());
-    }
+    return deadline <= visit.now || waits.awaited()[0].holds(visit, visit.now)
+        ? waits.next()
+        : waits(visit, deadline, waits.awaited());
   }
 
-  private static void handOver(Node.HandOver over, Visit visit) {
+  private static int handOver(Node.HandOver over, Visit visit) {
     if (over.program() >= 0) {
       visit.person.isHandedOver(over.program(), over.trigger(), visit.program.number(), visit.now);
     }
-    goOn(visit, over.thenFinish() ? Program.END : over.next());
+    return over.thenFinish() ? Program.END : over.next();
   }
 
   private static long deadline(Visit visit, @Nullable Amount atMost, boolean waited) {
@@ -69,26 +84,24 @@ final class Steps {
     return atMost == null ? visit.now : atMost.after(visit.now, visit.clock);
   }
 
-  private static void decide(Node.Branch branch, Visit visit, boolean waited) {
+  private static int decide(Node.Branch branch, Visit visit, boolean waited) {
     long deadline = deadline(visit, branch.waitUpTo(), waited);
     Question[] questions = branch.questions();
     int way = 0;
     while (way < questions.length && !questions[way].holds(visit, visit.now)) {
       way++;
     }
-    if (way == questions.length && visit.now < deadline) {
-      visit.waitUntil(deadline, questions);
-    } else {
-      take(visit, way, branch.firstOfArm());
-    }
+    return way == questions.length && visit.now < deadline
+        ? waits(visit, deadline, questions)
+        : take(visit, way, branch.firstOfArm());
   }
 
-  private static void take(Visit visit, int way, int[] firstOfArm) {
+  private static int take(Visit visit, int way, int[] firstOfArm) {
     visit.witness.took(visit.node, way, visit);
-    goOn(visit, firstOfArm[way]);
+    return firstOfArm[way];
   }
 
-  private static void change(Node.Change change, Visit visit) {
+  private static int change(Node.Change change, Visit visit) {
     Reactions reactions = visit.person.reactions;
     long before = reactions.toSegments() ? reactions.segments(visit) : 0;
     for (RecordEdit edit : change.edits()) {
@@ -97,14 +110,23 @@ final class Steps {
     if (reactions.toSegments()) {
       reactions.toSegments(visit.person, before, reactions.segments(visit), visit.now);
     }
-    if (!leavesBecauseOfNews(visit)) {
-      goOn(visit, change.next());
-    }
+    return leavesBecauseOfNews(visit) ? STAYS : change.next();
   }
 
-  private static void send(Node.Send send, Visit visit) {
-    if (!send.plain() && !isReady(visit, send)) {
-      return;
+  private static int send(Node.Send send, Visit visit) {
+    if (!send.plain()) {
+      SkipReason skip = SendRules.skips(visit, send);
+      if (skip != null) {
+        visit.witness.skipped(visit.node, skip, visit);
+        return send.next();
+      }
+      long ready = SendRules.readyAt(visit, send);
+      if (ready > visit.now) {
+        return waits(visit, ready, Visit.NOTHING_AWAITED);
+      }
+      if (visit.waiting) {
+        visit.witness.held(visit.node, visit.now - visit.steppedAt, visit);
+      }
     }
     double[] variants = send.variants();
     int variant = variants.length == 0 ? 0 : visit.outside.lot(visit.node, variants, visit);
@@ -112,34 +134,16 @@ final class Steps {
     visit.person.gets(message);
     visit.witness.sent(visit.node, message);
     visit.outside.send(message);
-    if (!leavesBecauseOfNews(visit)) {
-      goOn(visit, send.next());
-    }
+    return leavesBecauseOfNews(visit) ? STAYS : send.next();
   }
 
-  /** Whether a message may go out now; if not, the person has gone on, or waits. */
-  private static boolean isReady(Visit visit, Node.Send send) {
-    SkipReason skip = SendRules.skips(visit, send);
-    if (skip != null) {
-      visit.witness.skipped(visit.node, skip, visit);
-      goOn(visit, send.next());
-      return false;
-    }
-    long ready = SendRules.readyAt(visit, send);
-    if (ready > visit.now) {
-      visit.waitUntil(ready, Visit.NOTHING_AWAITED);
-      return false;
-    }
-    if (visit.waiting) {
-      visit.witness.held(visit.node, visit.now - visit.steppedAt, visit);
-    }
-    return true;
-  }
-
-  private static void goOn(Visit visit, int next) {
+  private static void goOn(Visit visit, int next, boolean waited) {
     int here = visit.node;
     visit.witness.passed(here, visit);
-    visit.waiting = false;
+    if (waited) {
+      visit.waiting = false;
+      visit.witness.stood(here, visit);
+    }
     visit.node = next;
     if (next == Program.END) {
       visit.witness.finished(here, visit);
@@ -159,7 +163,10 @@ final class Steps {
     }
     int here = visit.node;
     visit.witness.left(here, reason, visit);
-    visit.waiting = false;
+    if (visit.waiting) {
+      visit.waiting = false;
+      visit.witness.stood(here, visit);
+    }
     visit.node = Visit.OVER;
     return true;
   }

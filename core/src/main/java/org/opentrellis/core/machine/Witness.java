@@ -47,6 +47,9 @@ public interface Witness {
 
   default void passed(int step, Visit visit) {}
 
+  /** The person, who has passed a step or left, had waited there. */
+  default void stood(int step, Visit visit) {}
+
   /**
    * @param way the arm's position, otherwise last
    */
