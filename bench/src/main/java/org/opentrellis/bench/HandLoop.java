@@ -131,7 +131,7 @@ final class HandLoop {
     clickAt = NEVER;
     long base = 100L * (email + 1);
     double pulled = Reference.PULLS[email] * theta;
-    if (!Draws.happens(key, base, Draws.wholeCells(pulled / (1 - theta + pulled)))) {
+    if (!Draws.happens(key, base, pulled, 1 - theta + pulled)) {
       return;
     }
     openAt = now + 1 + (long) openDelay.draw(key, base + 1);

@@ -33,11 +33,9 @@ final class ArrivalTally {
   /** The step that the latest arrival counts for already, though it is not reached yet. */
   private int expected = NONE;
 
-  /** The latest arrival, and where it counts. */
-  private long at;
-
-  private long since;
+  /** Where an arrival at the moment counts. */
   private int bucket;
+
   private int dayCell;
   private int quarterCell;
   private long hour;
@@ -54,22 +52,26 @@ final class ArrivalTally {
     buckets = new int[steps * TimeBuckets.BUCKETS];
   }
 
-  /** Another visit begins. */
-  void begins(Visit visit) {
+  /** Time comes to a moment for a visit; what follows is about that, until it comes to another. */
+  void comesTo(Visit visit) {
     stops();
-    read(visit);
+    long at = visit.now();
+    long entryDay = visit.entryDay();
+    long sinceMidnight = visit.clock().local(at) - entryDay * ZoneClock.DAY;
+    int quarters = Days.quarters(sinceMidnight);
+    int day = Days.passed(sinceMidnight);
+    hour = entryDay * 24 + (quarters >> 2);
+    bucket = TimeBuckets.index(at - visit.entryAt());
+    dayCell = Math.min(day, days - 1);
+    quarterCell = days + quarters - day * QUARTERS;
   }
 
-  void accept(int step, Visit visit) {
-    if (step == expected && isRead(visit)) {
-      expected = followsAtOnce[step];
-      return;
+  /** Somebody gets to a step at that moment. */
+  void accept(int step) {
+    if (step != expected) {
+      stops();
+      add(step, 1);
     }
-    stops();
-    if (!isRead(visit)) {
-      read(visit);
-    }
-    add(step, 1);
     expected = followsAtOnce[step];
   }
 
@@ -88,34 +90,9 @@ final class ArrivalTally {
     cells[base + quarterCell] += count;
   }
 
-  /** Reads the visit's moment, unless it is the latest arrival's. */
-  void comesTo(Visit visit) {
-    if (!isRead(visit)) {
-      stops();
-      read(visit);
-    }
-  }
-
-  /** The local hour since 1970 of the latest moment that was read. */
+  /** The local hour since 1970 of the moment. */
   long hour() {
     return hour;
-  }
-
-  private boolean isRead(Visit visit) {
-    return visit.now() == at && visit.entryAt() == since;
-  }
-
-  private void read(Visit visit) {
-    at = visit.now();
-    since = visit.entryAt();
-    long entryDay = visit.entryDay();
-    long sinceMidnight = visit.clock().local(at) - entryDay * ZoneClock.DAY;
-    int quarters = Days.quarters(sinceMidnight);
-    int day = Days.passed(sinceMidnight);
-    hour = entryDay * 24 + (quarters >> 2);
-    bucket = TimeBuckets.index(at - since);
-    dayCell = Math.min(day, days - 1);
-    quarterCell = days + quarters - day * QUARTERS;
   }
 
   /** Once everybody has been counted: from now on, cells are of single steps. */

@@ -40,7 +40,6 @@ final class JourneyCounter implements Witness {
   @Override
   public void begins(Visit visit) {
     tally.entered++;
-    arrivals.begins(visit);
   }
 
   @Override
@@ -50,8 +49,13 @@ final class JourneyCounter implements Witness {
   }
 
   @Override
+  public void comesTo(Visit visit) {
+    arrivals.comesTo(visit);
+  }
+
+  @Override
   public void entered(int step, Visit visit) {
-    arrivals.accept(step, visit);
+    arrivals.accept(step);
   }
 
   @Override
@@ -65,7 +69,6 @@ final class JourneyCounter implements Witness {
   public void sent(int step, Sent message) {
     Visit visit = message.visit();
     sentByVersion[message.version()]++;
-    arrivals.comesTo(visit);
     ZoneClock clock = visit.person().clock();
     long hour =
         visit.clock() == clock ? arrivals.hour() : Math.floorDiv(clock.local(visit.now()), 3600L);

@@ -63,8 +63,8 @@ final class Sampler implements Outside {
       message.recordsOpen(now + 1 + (long) delay);
     }
     double excess = of.tiredness == null ? 0 : excess(of.tiredness, visit);
-    double chance = Reaction.openChance(pull(of, visit, excess), who.keenness);
-    if (Draws.happens(own, of.openAt, Draws.wholeCells(chance))) {
+    double pulled = Reaction.pulled(pull(of, visit, excess), who.keenness);
+    if (Draws.happens(own, of.openAt, pulled, 1 - who.keenness + pulled)) {
       opens(message, of, own, excess);
     }
   }

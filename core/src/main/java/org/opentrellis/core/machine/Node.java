@@ -59,6 +59,12 @@ sealed interface Node {
   record Split(double[] shares, int[] firstOfArm, int next) implements Node {}
 
   record Change(RecordEdit[] edits, int next) implements Node {
+    void apply(Visit visit) {
+      for (RecordEdit edit : edits) {
+        edit.apply(visit.person, visit.now);
+      }
+    }
+
     @Override
     public boolean goesStraightOn() {
       return true;

@@ -316,18 +316,19 @@ public final class Person {
     return count;
   }
 
-  /** The most emails that went out to the person within any so many seconds. */
+  /**
+   * The most emails that went out to the person within any so many seconds: a window over them that
+   * grows while it is not longer than that, and else moves on, never shrinks.
+   */
   public int mostEmailsWithin(long seconds) {
-    int known = Math.min(sendCount, REMEMBERED);
-    int most = 0;
-    int first = sendCount - known;
+    long[] times = sendTimes;
+    int first = Math.max(0, sendCount - REMEMBERED);
     for (int last = first; last < sendCount; last++) {
-      while (sendTimes[first & REMEMBERED - 1] <= sendTimes[last & REMEMBERED - 1] - seconds) {
+      if (times[first & REMEMBERED - 1] <= times[last & REMEMBERED - 1] - seconds) {
         first++;
       }
-      most = Math.max(most, last - first + 1);
     }
-    return most;
+    return sendCount - first;
   }
 
   /** When the n-th last email went out, from 1; there must be as many. */

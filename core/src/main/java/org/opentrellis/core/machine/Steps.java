@@ -103,12 +103,12 @@ final class Steps {
 
   private static int change(Node.Change change, Visit visit) {
     Reactions reactions = visit.person.reactions;
-    long before = reactions.toSegments() ? reactions.segments(visit) : 0;
-    for (RecordEdit edit : change.edits()) {
-      edit.apply(visit.person, visit.now);
-    }
     if (reactions.toSegments()) {
+      long before = reactions.segments(visit);
+      change.apply(visit);
       reactions.toSegments(visit.person, before, reactions.segments(visit), visit.now);
+    } else {
+      change.apply(visit);
     }
     return leavesBecauseOfNews(visit) ? STAYS : change.next();
   }

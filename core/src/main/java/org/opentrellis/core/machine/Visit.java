@@ -123,6 +123,7 @@ public final class Visit {
   void comesTo(long at) {
     now = at;
     person.now = at;
+    witness.comesTo(this);
   }
 
   /** A message goes out now. */

@@ -41,16 +41,22 @@ final class Visits {
 
   /** One more, which has yet to begin. */
   Visit add(Program program, Person person) {
-    int n = used[program.number()]++;
-    if (n == made[program.number()].length) {
-      made[program.number()] = Arrays.copyOf(made[program.number()], n + 1);
-      made[program.number()][n] = new Visit(program, person);
-    }
+    int number = program.number();
+    int n = used[number]++;
+    Visit[] ours = made[number];
+    Visit visit = n < ours.length ? ours[n] : make(program, person);
     if (size == all.length) {
       all = Arrays.copyOf(all, 2 * size);
     }
-    Visit visit = made[program.number()][n];
     all[size++] = visit;
+    return visit;
+  }
+
+  private Visit make(Program program, Person person) {
+    Visit[] ours = made[program.number()];
+    Visit visit = new Visit(program, person);
+    made[program.number()] = Arrays.copyOf(ours, ours.length + 1);
+    made[program.number()][ours.length] = visit;
     return visit;
   }
 

@@ -19,6 +19,9 @@ public interface Witness {
   /** The entry filter, or the re-entry rule, kept somebody out. */
   default void turnedAway(Program program, boolean byFilter, long at) {}
 
+  /** Time comes to a moment at which a visit does something, or ends; then what that is. */
+  default void comesTo(Visit visit) {}
+
   default void entered(int step, Visit visit) {}
 
   /** A message that had to wait for the send window or the frequency guard goes out at last. */

@@ -70,9 +70,9 @@ public final class Draws {
     return (long) Math.ceil(share * CELLS - 0.5);
   }
 
-  /** The same to within a cell, which is soon worked out. */
-  public static long wholeCells(double share) {
-    return (long) (share * CELLS);
+  /** Whether something happens that has a chance of a part of a whole, without a division. */
+  public static boolean happens(long key, long address, double part, double whole) {
+    return (bits(key, address) >>> 12) * whole < part * CELLS;
   }
 
   /** With 2^52 cells every middle is an exact double; with 2^53 the last would round to 1. */
