@@ -10,8 +10,6 @@ import org.opentrellis.core.machine.Witness;
 
 /** Counts what happens in one journey into its tally, and what is sent into the run's calendars. */
 final class JourneyCounter implements Witness {
-  private static final int DAY = ZoneClock.DAY;
-
   /** Any odd number without a pattern: what a path is told by must not depend on its turns' sum. */
   private static final long STIR = 0x9e3779b97f4a7c15L;
 
@@ -23,7 +21,7 @@ final class JourneyCounter implements Witness {
   private final DayTally days;
   private final SendCalendar emails;
   private final SendCalendar texts;
-  private final long endOfDays;
+  private final int endOfDays;
 
   JourneyCounter(JourneyTally tally, SendCalendar emails, SendCalendar texts) {
     this.tally = tally;
@@ -34,7 +32,7 @@ final class JourneyCounter implements Witness {
     this.days = tally.days;
     this.emails = emails;
     this.texts = texts;
-    this.endOfDays = (tally.horizonDays() + 1L) * DAY;
+    this.endOfDays = tally.horizonDays() + 1;
   }
 
   @Override
@@ -51,6 +49,7 @@ final class JourneyCounter implements Witness {
   @Override
   public void comesTo(Visit visit) {
     arrivals.comesTo(visit);
+    stoodUpTo(Days.reached(visit.now() - visit.entryAt()), visit);
   }
 
   @Override
@@ -127,11 +126,6 @@ final class JourneyCounter implements Witness {
   }
 
   @Override
-  public void stood(int step, Visit visit) {
-    steps[step].stay(visit.steppedAt() - visit.entryAt(), visit.now() - visit.entryAt());
-  }
-
-  @Override
   public void took(int step, int way, Visit visit) {
     steps[step].ways[way]++;
     note(visit, step, way);
@@ -161,7 +155,15 @@ final class JourneyCounter implements Witness {
     steps[step].waiting++;
     tally.waiting++;
     note(visit, step, 700);
-    steps[step].stay(visit.steppedAt() - visit.entryAt(), endOfDays);
+    stoodUpTo(endOfDays, visit);
+  }
+
+  /** Nobody goes on but at a moment to which time comes, so until then they stand where they do. */
+  private void stoodUpTo(int day, Visit visit) {
+    if (day > visit.counted()) {
+      steps[visit.node()].stay(visit.counted(), day);
+      visit.counted(day);
+    }
   }
 
   /** Adds a turn to what the visit's path is told by. */

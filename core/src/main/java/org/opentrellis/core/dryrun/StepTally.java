@@ -29,18 +29,11 @@ public final class StepTally {
     this.stayChanges = new int[days + 1];
   }
 
-  /**
-   * Counts a stay at whole days since entry.
-   *
-   * @param from seconds since entry when it began
-   * @param to when it ended
-   */
-  void stay(long from, long to) {
-    int first = Days.reached(from);
-    int behind = Math.min(Days.reached(to), days);
-    if (first < behind) {
-      stayChanges[first]++;
-      stayChanges[behind]--;
+  /** Counts a stay from one whole day since entry to before another. */
+  void stay(int from, int to) {
+    if (from < days) {
+      stayChanges[from]++;
+      stayChanges[Math.min(to, days)]--;
     }
   }
 

@@ -92,10 +92,9 @@ public final class JourneyMachine {
       if (at > end) {
         return false;
       }
-      resume(visit, at);
-      while (visit.isUnderWay() && person.entries.isEmpty()) {
-        visit.arrives();
-        Steps.act(visit, false);
+      boolean waited = visit.waiting;
+      if (begins(visit, at)) {
+        Steps.actOn(visit, waited);
       }
     } while (!visit.over() && person.entries.isEmpty());
     return !person.entries.isEmpty();
@@ -195,12 +194,17 @@ public final class JourneyMachine {
 
   private static void resume(Visit visit, long at) {
     boolean waited = visit.waiting;
-    visit.comesTo(at);
-    if (!waited) {
-      visit.arrives();
-    }
-    if (!Steps.leaves(visit)) {
+    if (begins(visit, at)) {
       Steps.act(visit, waited);
     }
+  }
+
+  /** Time comes to a moment at which a visit does something, unless it ends just then. */
+  private static boolean begins(Visit visit, long at) {
+    visit.comesTo(at);
+    if (!visit.waiting) {
+      visit.arrives();
+    }
+    return !Steps.leaves(visit);
   }
 }

@@ -21,7 +21,20 @@ final class Steps {
   static void act(Visit visit, boolean waited) {
     int next = next(visit.stand(), visit, waited);
     if (next != STAYS) {
-      goOn(visit, next, waited);
+      goOn(visit, next);
+    }
+  }
+
+  /** The same, and whatever follows at this instant until somebody comes in. */
+  static void actOn(Visit visit, boolean waited) {
+    int next = next(visit.stand(), visit, waited);
+    while (next != STAYS) {
+      goOn(visit, next);
+      if (next == Program.END || !visit.person.entries.isEmpty()) {
+        return;
+      }
+      visit.arrives();
+      next = next(visit.stand(), visit, false);
     }
   }
 
@@ -137,13 +150,10 @@ final class Steps {
     return leavesBecauseOfNews(visit) ? STAYS : send.next();
   }
 
-  private static void goOn(Visit visit, int next, boolean waited) {
+  private static void goOn(Visit visit, int next) {
     int here = visit.node;
     visit.witness.passed(here, visit);
-    if (waited) {
-      visit.waiting = false;
-      visit.witness.stood(here, visit);
-    }
+    visit.waiting = false;
     visit.node = next;
     if (next == Program.END) {
       visit.witness.finished(here, visit);
@@ -163,10 +173,7 @@ final class Steps {
     }
     int here = visit.node;
     visit.witness.left(here, reason, visit);
-    if (visit.waiting) {
-      visit.waiting = false;
-      visit.witness.stood(here, visit);
-    }
+    visit.waiting = false;
     visit.node = Visit.OVER;
     return true;
   }

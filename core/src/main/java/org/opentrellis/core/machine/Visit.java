@@ -55,6 +55,9 @@ public final class Visit {
   /** What a witness counts paths by. */
   private long mark;
 
+  /** Up to when a witness has counted it. */
+  private int counted;
+
   /** When the goal was met, as far as time has come. */
   long goalAt;
 
@@ -102,6 +105,7 @@ public final class Visit {
     waiting = false;
     goalAt = Person.NEVER;
     mark = 0;
+    counted = 0;
     goalComesAt = Person.NEVER;
     seenEvidence = Person.NONE_SEEN;
     entryDay = clock.day(at);
@@ -184,6 +188,15 @@ public final class Visit {
 
   public void mark(long number) {
     mark = number;
+  }
+
+  /** Up to when a witness has counted the visit, by a measure of its own; 0 when it begins. */
+  public int counted() {
+    return counted;
+  }
+
+  public void counted(int upTo) {
+    counted = upTo;
   }
 
   public boolean over() {

@@ -50,9 +50,6 @@ public interface Witness {
 
   default void passed(int step, Visit visit) {}
 
-  /** The person, who has passed a step or left, had waited there. */
-  default void stood(int step, Visit visit) {}
-
   /**
    * @param way the arm's position, otherwise last
    */
