@@ -5,8 +5,8 @@ import org.opentrellis.core.calendar.ZoneClock;
 /**
  * Times within a run as days of 24 hours and as quarters of an hour. They are never negative and
  * take years at the most, so that a division is a multiplication by the reciprocal in 2^32nds,
- * rounded up; that is exact for so short times (Granlund and Montgomery 1994, "Division by Invariant
- * Integers using Multiplication", theorem 4.2), and takes half the instructions.
+ * rounded up; that is exact for so short times (Granlund and Montgomery 1994, "Division by
+ * Invariant Integers using Multiplication", theorem 4.2), and takes half the instructions.
  */
 final class Days {
   static final int QUARTERS = 96;
@@ -19,8 +19,7 @@ final class Days {
 
   private static final long DAY_PART = reciprocal(ZoneClock.DAY >> DAY_SHIFT);
   private static final int QUARTER_SHIFT = 2;
-  private static final long QUARTER_PART =
-      reciprocal(ZoneClock.DAY / QUARTERS >> QUARTER_SHIFT);
+  private static final long QUARTER_PART = reciprocal(ZoneClock.DAY / QUARTERS >> QUARTER_SHIFT);
 
   private Days() {}
 

@@ -72,7 +72,9 @@ class DrawsTest {
       double u = Draws.uniform(9, address);
       for (double share : new double[] {0.006, 0.22, 0.5, u, Math.nextUp(u), 1}) {
         assertThat(Draws.happens(9, address, Draws.cells(share))).isEqualTo(u < share);
-        assertThat(Draws.wholeCells(share)).isBetween(Draws.cells(share) - 1, Draws.cells(share));
+      }
+      for (double share : new double[] {0.006, 0.22, 0.5, 1}) {
+        assertThat(Draws.happens(9, address, share * 1.3, 1.3)).isEqualTo(u < share);
       }
     }
   }
