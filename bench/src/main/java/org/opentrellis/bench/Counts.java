@@ -9,8 +9,9 @@ import java.util.stream.Collectors;
  *
  * @param all arrays of counts by what they count, the same of every simulation; a person counts at
  *     most once in each
+ * @param sums by what they sum up
  */
-record Counts(Map<String, long[]> all) {
+record Counts(Map<String, long[]> all, Map<String, Sums> sums) {
   /** Where fewer are counted, chance is not normal enough for standard errors. */
   private static final int FEWEST = 50;
 
@@ -35,6 +36,12 @@ record Counts(Map<String, long[]> all) {
         if (Math.abs(z) > most.standardErrors()) {
           most = new Apart(counted.getKey() + " (" + i + ")", Math.abs(z));
         }
+      }
+    }
+    for (Map.Entry<String, Sums> sum : sums.entrySet()) {
+      double z = sum.getValue().distance(other.sums.get(sum.getKey()), people);
+      if (z > most.standardErrors()) {
+        most = new Apart(sum.getKey(), z);
       }
     }
     return most;
@@ -65,6 +72,6 @@ record Counts(Map<String, long[]> all) {
         all.entrySet().stream()
             .collect(Collectors.toMap(Map.Entry::getKey, counted -> counted.getValue().clone()));
     changed.get(what)[place] += more;
-    return new Counts(changed);
+    return new Counts(changed, sums);
   }
 }

@@ -7,10 +7,12 @@ import java.util.function.Function;
 import java.util.function.ToLongFunction;
 import java.util.stream.IntStream;
 import java.util.stream.LongStream;
+import org.opentrellis.core.dryrun.ChainTally;
 import org.opentrellis.core.dryrun.DayTally;
 import org.opentrellis.core.dryrun.DryRun;
 import org.opentrellis.core.dryrun.EmailTally;
 import org.opentrellis.core.dryrun.JourneyTally;
+import org.opentrellis.core.dryrun.MoneyTally;
 import org.opentrellis.core.dryrun.PathTally;
 import org.opentrellis.core.dryrun.SendCalendar;
 import org.opentrellis.core.dryrun.StepTally;
@@ -41,13 +43,34 @@ final class Engine {
     all.put("standing by day", ofSteps(tally, StepTally::standingByDay));
     all.put("opened", ofEmails(tally, EmailTally::openedByPeople));
     all.put("clicked", ofEmails(tally, EmailTally::clicked));
+    all.put("clicked by link", byLink(tally));
+    all.put("ordered", ofEmails(tally, EmailTally::buyers));
     all.put("unsubscribed", ofEmails(tally, EmailTally::unsubscribed));
     all.put("emails by hour", byHour(tallies.emails()));
     all.put("emails by day since entry", tally.days().emails());
     all.put("time to the goal", tally.goalTimes().counts());
     all.put("ended by day", ends(tally.days()));
     all.put("ways", ways(tally, of(people, seed)));
-    return new Counts(all);
+    all.put("emails of a visit", tally.sentPerVisit());
+    all.put("most emails in a week", tallies.mostInAWeek());
+    all.put("opened one of two tries", tries(tally, ChainTally::openedAnyByPeople));
+    all.put("clicked in one of two tries", tries(tally, ChainTally::clickedAny));
+    MoneyTally money = tally.money();
+    all.put("bought", new long[] {money.buyers()});
+    return new Counts(
+        all,
+        Map.of(
+            "orders", Sums.of(money.orders(), money.ordersSquared()),
+            "cents", Sums.of(money.cents(), money.centsSquared()),
+            "emails", Sums.of(money.emails(), money.emailsSquared())));
+  }
+
+  private static long[] byLink(JourneyTally tally) {
+    return tally.sends().stream().flatMapToLong(email -> Arrays.stream(email.byLink(0))).toArray();
+  }
+
+  private static long[] tries(JourneyTally tally, ToLongFunction<ChainTally> count) {
+    return tally.chains().stream().mapToLong(count).toArray();
   }
 
   private static long[] ofSteps(JourneyTally tally, Function<StepTally, long[]> counts) {

@@ -20,6 +20,8 @@ final class HandLoop {
       QuantileTable.logNormal(Reference.OPEN_MEDIAN, Reference.OPEN_SIGMA);
   private final QuantileTable clickDelay =
       QuantileTable.logNormal(Reference.CLICK_MEDIAN, Reference.CLICK_SIGMA);
+  private final QuantileTable orderValue =
+      QuantileTable.logNormal(Reference.ORDER_MEDIAN_CENTS, Reference.ORDER_SIGMA);
   private final Ledger ledger = new Ledger();
 
   private long key;
@@ -34,7 +36,16 @@ final class HandLoop {
 
   private long unsubscribesAt;
   private int unsubscribesBy;
+  private final long[] sentAt = new long[Reference.EMAILS];
+  private int sent;
+  private boolean openedATry;
+  private boolean clickedInATry;
+
+  /** When they first buy, and how often and for how much they do until the horizon. */
   private long buysAt;
+
+  private int orders;
+  private long cents;
   private long openAt;
   private long clickAt;
 
@@ -50,11 +61,8 @@ final class HandLoop {
       key = Draws.personKey(run, person);
       theta = keenness.draw(key, 2);
       cameAt = (long) (Reference.ARRIVAL_DAYS * Reference.DAY * Draws.uniform(key, 1));
-      unsubscribesAt = NEVER;
-      double anyway = Draws.exponential(key, 7, Reference.BUYS_ANYWAY_MEAN);
-      buysAt = anyway <= Reference.GOAL_LIMIT ? 1 + (long) anyway : NEVER;
-      first = Ledger.NO_WAY;
-      second = Ledger.NO_WAY;
+      begins();
+      buysAnyway();
       walk();
       if (unsubscribesAt <= HORIZON) {
         ledger.unsubscribes(unsubscribesBy);
@@ -65,6 +73,41 @@ final class HandLoop {
       }
     }
     return ledger.counts();
+  }
+
+  private void begins() {
+    unsubscribesAt = NEVER;
+    buysAt = NEVER;
+    orders = 0;
+    cents = 0;
+    sent = 0;
+    openedATry = false;
+    clickedInATry = false;
+    first = Ledger.NO_WAY;
+    second = Ledger.NO_WAY;
+  }
+
+  private void buysAnyway() {
+    long address = 7;
+    double at = Draws.exponential(key, address, Reference.BUYS_ANYWAY_MEAN);
+    while (at <= HORIZON) {
+      buys(1 + (long) at, worth(address + 1));
+      address += 1000;
+      at += Draws.exponential(key, address, Reference.BUYS_ANYWAY_MEAN);
+    }
+  }
+
+  private long worth(long address) {
+    return (long) orderValue.draw(key, address);
+  }
+
+  private void buys(long at, long worth) {
+    buysAt = Math.min(buysAt, at);
+    if (at <= HORIZON) {
+      ledger.buys(orders, cents, worth);
+      orders++;
+      cents += worth;
+    }
   }
 
   private void walk() {
@@ -105,7 +148,7 @@ final class HandLoop {
     }
     sends(Reference.EMAIL_5, 5);
     ledger.arrives(Reference.TAG_2);
-    ledger.ends(Ledger.End.FINISHED, Reference.TAG_2, first, second);
+    ledger.ends(Ledger.End.FINISHED, Reference.TAG_2, first, second, sentAt, sent);
   }
 
   /** Gets to a step and stands there for a while, unless something ends the visit meanwhile. */
@@ -119,7 +162,7 @@ final class HandLoop {
     ledger.stayed(step, from);
     if (leaves) {
       Ledger.End how = unsubscribesAt == leavesAt ? Ledger.End.UNSUBSCRIBED : Ledger.End.GOAL_MET;
-      ledger.ends(how, step, first, second);
+      ledger.ends(how, step, first, second, sentAt, sent);
     }
     return leaves;
   }
@@ -127,6 +170,7 @@ final class HandLoop {
   private void sends(int step, int email) {
     ledger.arrives(step);
     ledger.emailGoesOut();
+    sentAt[sent++] = now;
     openAt = NEVER;
     clickAt = NEVER;
     long base = 100L * (email + 1);
@@ -137,6 +181,10 @@ final class HandLoop {
     openAt = now + 1 + (long) openDelay.draw(key, base + 1);
     if (openAt <= HORIZON) {
       ledger.opens(email);
+      if (email < 2 && !openedATry) {
+        openedATry = true;
+        ledger.opensATry();
+      }
     }
     if (Draws.happens(key, base + 2, UNSUBSCRIBES)) {
       unsubscribes(email, openAt + 1 + (long) clickDelay.draw(key, base + 3));
@@ -144,13 +192,28 @@ final class HandLoop {
     if (Draws.happens(key, base + 4, CLICKS)) {
       clickAt = openAt + 1 + (long) clickDelay.draw(key, base + 5);
       if (clickAt <= HORIZON) {
-        ledger.clicks(email);
+        clicks(email, (int) (Reference.LINKS * Draws.uniform(key, base + 8)));
       }
       if (Draws.happens(key, base + 6, BUYS)) {
         double delay = Draws.exponential(key, base + 7, Reference.BUY_MEAN);
-        buysAt = Math.min(buysAt, clickAt + 1 + (long) delay);
+        orders(email, clickAt + 1 + (long) delay, worth(base + 9));
       }
     }
+  }
+
+  private void clicks(int email, int link) {
+    ledger.clicks(email, link);
+    if (email < 2 && !clickedInATry) {
+      clickedInATry = true;
+      ledger.clicksInATry();
+    }
+  }
+
+  private void orders(int email, long at, long worth) {
+    if (at <= HORIZON) {
+      ledger.orders(email, worth);
+    }
+    buys(at, worth);
   }
 
   private void unsubscribes(int email, long at) {

@@ -39,9 +39,20 @@ final class Ledger {
   private final int[] stays = new int[Reference.STEPS * DAYS];
   private final int[] opened = new int[Reference.EMAILS];
   private final int[] clicked = new int[Reference.EMAILS];
+  private final int[] clickedByLink = new int[Reference.EMAILS * Reference.LINKS];
+  private final int[] ordered = new int[Reference.EMAILS];
+  private final long[] revenueCents = new long[Reference.EMAILS];
   private final int[] unsubscribed = new int[Reference.EMAILS];
   private final int[] emailsByHour = new int[24 * (DAYS + Reference.ARRIVAL_DAYS)];
   private final int[] emailsByDay = new int[DAYS];
+  private final int[] emailsPerVisit = new int[Reference.EMAILS + 1];
+  private final int[] mostInAWeek = new int[Reference.EMAILS + 1];
+  private final int[] triesOpened = new int[1];
+  private final int[] triesClicked = new int[1];
+  private final int[] buyers = new int[1];
+  private final Sums orders = new Sums();
+  private final Sums cents = new Sums();
+  private final Sums emails = new Sums();
   private final int[] goalTimes = new int[TimeBuckets.BUCKETS];
   private final int[] endsByDay = new int[End.values().length * DAYS];
   private final int[] ways = new int[WAYS_IN_ALL];
@@ -98,8 +109,35 @@ final class Ledger {
     opened[email]++;
   }
 
-  void clicks(int email) {
+  void clicks(int email, int link) {
     clicked[email]++;
+    clickedByLink[email * Reference.LINKS + link]++;
+  }
+
+  /** Somebody orders because of an email. */
+  void orders(int email, long worth) {
+    ordered[email]++;
+    revenueCents[email] += worth;
+  }
+
+  /** Somebody opens one of two tries of an email for the first time. */
+  void opensATry() {
+    triesOpened[0]++;
+  }
+
+  void clicksInATry() {
+    triesClicked[0]++;
+  }
+
+  /**
+   * Somebody buys, for whatever reason.
+   *
+   * @param before how often they did so before, and for how much
+   */
+  void buys(int before, long centsBefore, long worth) {
+    buyers[0] += before == 0 ? 1 : 0;
+    orders.grows(before, 1);
+    cents.grows(centsBefore, worth);
   }
 
   void unsubscribes(int email) {
@@ -110,10 +148,28 @@ final class Ledger {
     goalTimes[bucket]++;
   }
 
-  /** A visit ends at a step, after some ways at the two branches. */
-  void ends(End how, int step, int first, int second) {
+  /**
+   * A visit ends at a step, after some ways at the two branches.
+   *
+   * @param sentAt seconds since they came when each email went out
+   * @param count of those emails
+   */
+  void ends(End how, int step, int first, int second, long[] sentAt, int count) {
+    emailsPerVisit[count]++;
+    emails.grows(0, count);
+    mostInAWeek[mostWithin(7L * DAY, sentAt, count)]++;
     endsByDay[how.ordinal() * DAYS + daysReached]++;
     ways[wayOf(how, step, first, second)]++;
+  }
+
+  private static int mostWithin(long seconds, long[] sentAt, int count) {
+    int first = 0;
+    for (int last = 0; last < count; last++) {
+      if (sentAt[first] <= sentAt[last] - seconds) {
+        first++;
+      }
+    }
+    return count - first;
   }
 
   static int wayOf(End how, int step, int first, int second) {
@@ -128,13 +184,20 @@ final class Ledger {
     all.put("standing by day", standing());
     all.put("opened", wide(opened));
     all.put("clicked", wide(clicked));
+    all.put("clicked by link", wide(clickedByLink));
+    all.put("ordered", wide(ordered));
     all.put("unsubscribed", wide(unsubscribed));
     all.put("emails by hour", wide(emailsByHour));
     all.put("emails by day since entry", wide(emailsByDay));
     all.put("time to the goal", wide(goalTimes));
     all.put("ended by day", wide(endsByDay));
     all.put("ways", wide(ways));
-    return new Counts(all);
+    all.put("emails of a visit", wide(emailsPerVisit));
+    all.put("most emails in a week", wide(mostInAWeek));
+    all.put("opened one of two tries", wide(triesOpened));
+    all.put("clicked in one of two tries", wide(triesClicked));
+    all.put("bought", wide(buyers));
+    return new Counts(all, Map.of("orders", orders, "cents", cents, "emails", emails));
   }
 
   private long[] standing() {

@@ -28,12 +28,14 @@ final class Peer {
   private static final double BETA = (1 - Reference.KEENNESS_MEAN) * SCALE;
   private static final double OPEN_MU = Math.log(Reference.OPEN_MEDIAN);
   private static final double CLICK_MU = Math.log(Reference.CLICK_MEDIAN);
+  private static final double ORDER_MU = Math.log(Reference.ORDER_MEDIAN_CENTS);
 
   private final Simulator simulator;
   private final RandomStream stream;
   private final RandomVariateGen keenness;
   private final RandomVariateGen openDelay;
   private final RandomVariateGen clickDelay;
+  private final RandomVariateGen orderValue;
 
   private final Ledger ledger = new Ledger();
 
@@ -42,12 +44,14 @@ final class Peer {
       RandomStream stream,
       RandomVariateGen keenness,
       RandomVariateGen openDelay,
-      RandomVariateGen clickDelay) {
+      RandomVariateGen clickDelay,
+      RandomVariateGen orderValue) {
     this.simulator = simulator;
     this.stream = stream;
     this.keenness = keenness;
     this.openDelay = openDelay;
     this.clickDelay = clickDelay;
+    this.orderValue = orderValue;
   }
 
   /** As its own examples are written: its usual stream, variates by inversion. */
@@ -58,7 +62,8 @@ final class Peer {
         stream,
         new BetaGen(stream, new BetaDist(ALPHA, BETA)),
         new LognormalGen(stream, new LognormalDist(OPEN_MU, Reference.OPEN_SIGMA)),
-        new LognormalGen(stream, new LognormalDist(CLICK_MU, Reference.CLICK_SIGMA)));
+        new LognormalGen(stream, new LognormalDist(CLICK_MU, Reference.CLICK_SIGMA)),
+        new LognormalGen(stream, new LognormalDist(ORDER_MU, Reference.ORDER_SIGMA)));
   }
 
   /** With the fastest generators that it has; of its event lists the usual one is the quickest. */
@@ -69,7 +74,8 @@ final class Peer {
         stream,
         new BetaRejectionLoglogisticGen(stream, ALPHA, BETA),
         new LognormalSpecialGen(new NormalACRGen(stream, OPEN_MU, Reference.OPEN_SIGMA)),
-        new LognormalSpecialGen(new NormalACRGen(stream, CLICK_MU, Reference.CLICK_SIGMA)));
+        new LognormalSpecialGen(new NormalACRGen(stream, CLICK_MU, Reference.CLICK_SIGMA)),
+        new LognormalSpecialGen(new NormalACRGen(stream, ORDER_MU, Reference.ORDER_SIGMA)));
   }
 
   /** Everybody in one simulation, as a population is simulated with an event list. */
@@ -98,6 +104,12 @@ final class Peer {
     private boolean gone;
     private boolean bought;
     private boolean unsubscribed;
+    private boolean openedATry;
+    private boolean clickedInATry;
+    private int orders;
+    private long cents;
+    private final long[] sentAt = new long[Reference.EMAILS];
+    private int sent;
     private boolean openedFirst;
     private boolean waitsForClick;
 
@@ -114,9 +126,13 @@ final class Peer {
     void comes(double at) {
       cameAt = at;
       new Step(this, Reference.TAG_0).schedule(at);
-      double anyway = -Reference.BUYS_ANYWAY_MEAN * Math.log(stream.nextDouble());
-      if (anyway <= Reference.GOAL_LIMIT) {
-        new Buy(this).schedule(at + anyway);
+      buysAnyway(at);
+    }
+
+    void buysAnyway(double from) {
+      double next = from - Reference.BUYS_ANYWAY_MEAN * Math.log(stream.nextDouble());
+      if (next <= cameAt + Reference.HORIZON_DAYS * Reference.DAY) {
+        new BuyAnyway(this).schedule(next - simulator.time());
       }
     }
 
@@ -132,6 +148,7 @@ final class Peer {
     void isSent(int step, int email) {
       ledger.arrives(step);
       ledger.emailGoesOut();
+      sentAt[sent++] = (long) (simulator.time() - cameAt);
       double pulled = Reference.PULLS[email] * theta;
       if (stream.nextDouble() < pulled / (1 - theta + pulled)) {
         new Open(this, email).schedule(1 + openDelay.nextDouble());
@@ -154,13 +171,28 @@ final class Peer {
         gone = true;
         now();
         goesOn();
-        ledger.ends(why, stand, first, second);
+        ledger.ends(why, stand, first, second, sentAt, sent);
+      }
+    }
+
+    void buys(long worth) {
+      leaves(Ledger.End.GOAL_MET);
+      if (!isFollowed()) {
+        return;
+      }
+      ledger.buys(orders, cents, worth);
+      orders++;
+      cents += worth;
+      if (!bought && simulator.time() <= cameAt + Reference.GOAL_LIMIT) {
+        bought = true;
+        now();
+        ledger.meetsGoal();
       }
     }
 
     void finishes() {
       gone = true;
-      ledger.ends(Ledger.End.FINISHED, Reference.TAG_2, first, second);
+      ledger.ends(Ledger.End.FINISHED, Reference.TAG_2, first, second, sentAt, sent);
     }
   }
 
@@ -240,6 +272,10 @@ final class Peer {
     public void actions() {
       if (who.isFollowed()) {
         ledger.opens(email);
+        if (email < 2 && !who.openedATry) {
+          who.openedATry = true;
+          ledger.opensATry();
+        }
       }
       who.openedFirst |= email == 0;
       if (stream.nextDouble() < Reference.UNSUBSCRIBE) {
@@ -264,10 +300,14 @@ final class Peer {
     @Override
     public void actions() {
       if (who.isFollowed()) {
-        ledger.clicks(email);
+        ledger.clicks(email, (int) (Reference.LINKS * stream.nextDouble()));
+        if (email < 2 && !who.clickedInATry) {
+          who.clickedInATry = true;
+          ledger.clicksInATry();
+        }
       }
       if (stream.nextDouble() < Reference.BUY) {
-        new Buy(who).schedule(1 - Reference.BUY_MEAN * Math.log(stream.nextDouble()));
+        new Order(who, email).schedule(1 - Reference.BUY_MEAN * Math.log(stream.nextDouble()));
       }
       if (email == 2 && who.waitsForClick && !who.gone) {
         who.now();
@@ -301,22 +341,38 @@ final class Peer {
     }
   }
 
-  private final class Buy extends Event {
+  private final class Order extends Event {
+    private final Someone who;
+    private final int email;
+
+    Order(Someone who, int email) {
+      super(simulator);
+      this.who = who;
+      this.email = email;
+    }
+
+    @Override
+    public void actions() {
+      long worth = (long) orderValue.nextDouble();
+      if (who.isFollowed()) {
+        ledger.orders(email, worth);
+      }
+      who.buys(worth);
+    }
+  }
+
+  private final class BuyAnyway extends Event {
     private final Someone who;
 
-    Buy(Someone who) {
+    BuyAnyway(Someone who) {
       super(simulator);
       this.who = who;
     }
 
     @Override
     public void actions() {
-      who.leaves(Ledger.End.GOAL_MET);
-      if (!who.bought && simulator.time() <= who.cameAt + Reference.GOAL_LIMIT) {
-        who.bought = true;
-        who.now();
-        ledger.meetsGoal();
-      }
+      who.buys((long) orderValue.nextDouble());
+      who.buysAnyway(simulator.time());
     }
   }
 }

@@ -58,6 +58,11 @@ final class Reference {
   static final int EMAIL_5 = 13;
   static final int TAG_2 = 14;
   static final int STEPS = 15;
+
+  /** Of each email. */
+  static final int LINKS = 2;
+
+  private static final Behaviour TYPICAL = TypicalBehaviour.in(ZoneOffset.UTC);
   static final double KEENNESS_MEAN = 0.4;
   static final double KEENNESS_SPREAD = 0.25;
   static final double OPEN_MEDIAN = 3 * 3600;
@@ -73,6 +78,8 @@ final class Reference {
   static final int ARRIVAL_DAYS = CohortSettings.ARRIVAL_DAYS;
   static final int HORIZON_DAYS = 60;
   static final double GOAL_LIMIT = 30 * DAY;
+  static final double ORDER_MEDIAN_CENTS = 100 * TYPICAL.orderMedian().value();
+  static final double ORDER_SIGMA = TYPICAL.orderSigma().value();
   static final double[] PULLS = {1.2, 0.8, 1, 1.3, 0.7, 1.1};
 
   private static final Catalogue MESSAGES =
@@ -114,12 +121,7 @@ final class Reference {
     for (int i = 0; i < EMAILS; i++) {
       emails.put(new StepId("e" + i), reaction(PULLS[i]));
     }
-    return TypicalBehaviour.in(ZoneOffset.UTC)
-        .edit()
-        .groups(List.of(group))
-        .usual(reaction(1))
-        .emails(emails)
-        .done();
+    return TYPICAL.edit().groups(List.of(group)).usual(reaction(1)).emails(emails).done();
   }
 
   private static Reaction reaction(double pull) {
