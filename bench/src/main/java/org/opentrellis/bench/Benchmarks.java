@@ -17,8 +17,8 @@ import org.openjdk.jmh.annotations.Warmup;
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.NANOSECONDS)
 @Fork(1)
-@Warmup(iterations = 6, time = 500, timeUnit = TimeUnit.MILLISECONDS)
-@Measurement(iterations = 8, time = 500, timeUnit = TimeUnit.MILLISECONDS)
+@Warmup(iterations = 5, time = 400, timeUnit = TimeUnit.MILLISECONDS)
+@Measurement(iterations = 6, time = 300, timeUnit = TimeUnit.MILLISECONDS)
 public class Benchmarks {
   /** People in one invocation: so many that preparing the run does not count. */
   static final int PEOPLE = 200_000;
@@ -57,7 +57,7 @@ public class Benchmarks {
   @Benchmark
   @OperationsPerInvocation(PEOPLE)
   @Warmup(iterations = 1)
-  @Measurement(iterations = 2)
+  @Measurement(iterations = 1)
   public Object e_peer() {
     return Peer.usual().together(PEOPLE);
   }
@@ -65,8 +65,8 @@ public class Benchmarks {
   /** The peer with its fastest generators. */
   @Benchmark
   @OperationsPerInvocation(PEOPLE)
-  @Warmup(iterations = 2)
-  @Measurement(iterations = 5)
+  @Warmup(iterations = 1)
+  @Measurement(iterations = 3)
   public Object f_peer_fast_generators() {
     return Peer.quickest().together(PEOPLE);
   }

@@ -3,6 +3,7 @@ package org.opentrellis.core.dryrun;
 import org.opentrellis.core.behaviour.Reaction;
 import org.opentrellis.core.behaviour.Tiredness;
 import org.opentrellis.core.machine.Outside;
+import org.opentrellis.core.machine.Person;
 import org.opentrellis.core.machine.Sent;
 import org.opentrellis.core.machine.Visit;
 import org.opentrellis.core.random.Draws;
@@ -14,8 +15,6 @@ import org.opentrellis.core.random.Draws;
 final class Sampler implements Outside {
   /** A mail program that loads images by itself does so within this time. */
   private static final double PRELOAD_SECONDS = 300;
-
-  private static final long WEEK_SECONDS = 7 * 86_400L;
 
   private final SendDraws[] draws;
   private final long[] lots;
@@ -112,7 +111,7 @@ final class Sampler implements Outside {
 
   /** How many emails of the last seven days, this one too, are more than people like. */
   private static double excess(Tiredness tiredness, Visit visit) {
-    int recent = visit.person().emailsSince(visit.now() - WEEK_SECONDS);
+    int recent = visit.person().emailsSince(visit.now() - Person.WEEK);
     return Math.max(0, recent - tiredness.emailsPerWeek().value());
   }
 

@@ -14,8 +14,6 @@ public final class Tallies implements Witness {
   /** More emails than this in a week count as so many. */
   private static final int MOST_IN_A_WEEK = 50;
 
-  private static final long WEEK = 7L * ZoneClock.DAY;
-
   private final World world;
   private final JourneyTally[] journeys;
   private final JourneyCounter[] counters;
@@ -47,7 +45,7 @@ public final class Tallies implements Witness {
   /** Counts a person, once their time is over. */
   void close(Person person, int number) {
     people++;
-    mostInAWeek[Math.min(MOST_IN_A_WEEK, person.mostEmailsWithin(WEEK))]++;
+    mostInAWeek[Math.min(MOST_IN_A_WEEK, person.mostEmailsInAWeek())]++;
     long end = person.endsAt();
     for (int n = 0; n < person.visitCount(); n++) {
       Visit visit = person.visit(n);

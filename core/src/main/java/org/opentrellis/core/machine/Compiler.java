@@ -59,7 +59,10 @@ final class Compiler {
               .map(arm -> questions.compile(arm.condition()))
               .toArray(Question[]::new);
       return new Node.Branch(
-          branch.waitUpTo().orElse(null), asked, ways(branch, next, nodes), next);
+          branch.waitUpTo().map(Timer::forAmount).orElse(Timer.AT_ONCE),
+          asked,
+          ways(branch, next, nodes),
+          next);
     }
     if (step instanceof Step.SplitTest split) {
       double[] shares = shares(split.arms().stream().map(SplitArm::percent).toList());
@@ -119,7 +122,9 @@ final class Compiler {
     }
     WaitRule.UntilHappens until = (WaitRule.UntilHappens) rule;
     return new Node.WaitFor(
-        new Question[] {questions.compile(until.condition())}, until.atMost(), next);
+        new Question[] {questions.compile(until.condition())},
+        Timer.forAmount(until.atMost()),
+        next);
   }
 
   /** Where a wait goes on whose moment is past; a step that is not ahead counts as "go on". */

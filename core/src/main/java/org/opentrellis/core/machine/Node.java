@@ -1,7 +1,6 @@
 package org.opentrellis.core.machine;
 
 import org.jspecify.annotations.Nullable;
-import org.opentrellis.core.calendar.Amount;
 
 /** A compiled step. {@code next} is the node that follows, or {@link Program#END}. */
 sealed interface Node {
@@ -43,15 +42,14 @@ sealed interface Node {
   /**
    * @param awaited the one question
    */
-  record WaitFor(Question[] awaited, Amount atMost, int next) implements Node {}
+  record WaitFor(Question[] awaited, Timer atMost, int next) implements Node {}
 
   /**
-   * @param waitUpTo how long to wait for an arm to hold, or null to decide at once
+   * @param waitUpTo how long to wait for an arm to hold
    * @param questions of the arms in order, without otherwise
    * @param firstOfArm where each arm begins, otherwise last; an empty arm begins behind the branch
    */
-  record Branch(@Nullable Amount waitUpTo, Question[] questions, int[] firstOfArm, int next)
-      implements Node {}
+  record Branch(Timer waitUpTo, Question[] questions, int[] firstOfArm, int next) implements Node {}
 
   /**
    * @param shares of the arms, added up

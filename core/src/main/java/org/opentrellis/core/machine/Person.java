@@ -18,6 +18,9 @@ public final class Person {
   /** Before any evidence. */
   static final long NONE_SEEN = -1;
 
+  /** Seven days, in seconds: over these too much mail is judged. */
+  public static final long WEEK = 7L * ZoneClock.DAY;
+
   /** How many sends are remembered, for the frequency guard and for tiredness. */
   private static final int REMEMBERED = 128;
 
@@ -42,6 +45,9 @@ public final class Person {
 
   private final long[] sendTimes = new long[REMEMBERED];
   private int sendCount;
+
+  /** Where the week with the most emails so far would begin if it ended with the latest. */
+  private int weekFrom;
 
   ZoneClock clock;
   boolean agreedToTexts = true;
@@ -95,6 +101,7 @@ public final class Person {
     purchases.clear();
     events.clear();
     sendCount = 0;
+    weekFrom = 0;
     agreedToTexts = true;
     erasedAt = NEVER;
     unsubscribesAt = NEVER;
@@ -300,6 +307,7 @@ public final class Person {
   void gets(Sent message) {
     if (!message.text()) {
       sendTimes[sendCount++ & REMEMBERED - 1] = message.at();
+      weekFrom += sendTimes[weekFrom & REMEMBERED - 1] <= message.at() - WEEK ? 1 : 0;
     }
     if (world.asksForMessages()) {
       hadMessages.add(message.message());
@@ -317,18 +325,11 @@ public final class Person {
   }
 
   /**
-   * The most emails that went out to the person within any so many seconds: a window over them that
-   * grows while it is not longer than that, and else moves on, never shrinks.
+   * The most emails that went out to the person within any seven days: the week that is looked at
+   * grows with each email unless that would make it too long; then it moves on, and never shrinks.
    */
-  public int mostEmailsWithin(long seconds) {
-    long[] times = sendTimes;
-    int first = Math.max(0, sendCount - REMEMBERED);
-    for (int last = first; last < sendCount; last++) {
-      if (times[first & REMEMBERED - 1] <= times[last & REMEMBERED - 1] - seconds) {
-        first++;
-      }
-    }
-    return sendCount - first;
+  public int mostEmailsInAWeek() {
+    return sendCount - weekFrom;
   }
 
   /** When the n-th last email went out, from 1; there must be as many. */

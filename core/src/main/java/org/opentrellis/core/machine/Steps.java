@@ -1,8 +1,5 @@
 package org.opentrellis.core.machine;
 
-import org.jspecify.annotations.Nullable;
-import org.opentrellis.core.calendar.Amount;
-
 /**
  * What each kind of step does with somebody who stands at it: it says where they go on, or that
  * they do not, because they wait or have left.
@@ -90,11 +87,8 @@ final class Steps {
     return over.thenFinish() ? Program.END : over.next();
   }
 
-  private static long deadline(Visit visit, @Nullable Amount atMost, boolean waited) {
-    if (waited) {
-      return visit.until;
-    }
-    return atMost == null ? visit.now : atMost.after(visit.now, visit.clock);
+  private static long deadline(Visit visit, Timer atMost, boolean waited) {
+    return waited ? visit.until : atMost.endsAt(visit);
   }
 
   private static int decide(Node.Branch branch, Visit visit, boolean waited) {

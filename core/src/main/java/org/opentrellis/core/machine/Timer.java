@@ -16,6 +16,9 @@ interface Timer {
   /** Says that the moment is past. */
   long PAST = Long.MIN_VALUE;
 
+  /** At the moment of arrival. */
+  Timer AT_ONCE = visit -> visit.now;
+
   /** The moment, for somebody who arrives at the wait now; or {@link #PAST}. */
   long endsAt(Visit visit);
 
@@ -27,8 +30,8 @@ interface Timer {
     return visit -> moment.atOrAfter(amount.after(visit.now, visit.clock), visit.clock);
   }
 
-  /** The usual kinds of amounts, without a look at which it is each time. */
-  private static Timer forAmount(Amount amount) {
+  /** So long after arrival; the usual kinds of amounts without a look at which it is each time. */
+  static Timer forAmount(Amount amount) {
     if (amount.unit().exact()) {
       long seconds = amount.exactSeconds();
       return visit -> visit.now + seconds;
