@@ -1,9 +1,7 @@
 <script setup lang="ts">
-import { computed, shallowRef, watch } from 'vue'
-import { answerOf, api } from '@/api/client'
+import { computed } from 'vue'
 import type {
   BehaviourDocument,
-  MattersRow,
   PreviewView,
   ReactionDocument,
   RunMeasures,
@@ -12,6 +10,7 @@ import type {
 import { change, percent } from '@/ui/figures'
 import AssumedField from './AssumedField.vue'
 import HistoryImport from './HistoryImport.vue'
+import { useWhatMatters } from './useWhatMatters'
 
 /** What people are assumed to do with each email. */
 const props = defineProps<{
@@ -63,19 +62,19 @@ function opened(measures: RunMeasures | undefined, step: string): number | null 
 }
 
 /** What a quarter more pull would do to the goal of the run that is shown. */
-const effects = shallowRef(new Map<string, MattersRow>())
-watch(
-  () => [props.run, props.number],
-  async () => {
-    const params = { path: { id: props.run }, query: { number: props.number } }
-    const found = await answerOf(api.GET('/api/dry-runs/{id}/what-matters', { params })).catch(
-      () => null,
-    )
-    const pulls = found?.rows.filter((row) => row.id.startsWith('pull:')) ?? []
-    effects.value = new Map(pulls.map((row) => [row.step ?? '', row]))
-  },
-  { immediate: true },
+const { matters, failure, again } = useWhatMatters(
+  () => props.run,
+  () => props.number,
 )
+const effects = computed(() => {
+  const pulls = matters.value?.rows.filter((row) => row.id.startsWith('pull:')) ?? []
+  return new Map(pulls.map((row) => [row.step ?? '', row]))
+})
+
+function effect(id: string): string {
+  const points = effects.value.get(id)?.higher?.points
+  return points !== undefined ? change(points, 2) : matters.value || failure.value ? '–' : '…'
+}
 
 function set(id: string, reaction: ReactionDocument) {
   emit('change', {
@@ -105,6 +104,10 @@ function forget(id: string) {
       data-preview
     >
       {{ preview.sentence }}
+    </p>
+    <p v-if="failure" class="warning flex items-center gap-3 px-3 py-1.5" role="alert">
+      <span>What a stronger pull would do is not known: {{ failure }}</span>
+      <button type="button" class="button button-small" @click="again">Look again</button>
     </p>
     <table class="w-full">
       <thead class="text-left text-[12px] text-ink2">
@@ -145,9 +148,7 @@ function forget(id: string) {
             :title="effects.get(email.id)?.sentence"
             :class="{ 'text-ink3': !effects.get(email.id)?.higher?.realDifference }"
           >
-            {{
-              effects.get(email.id)?.higher ? change(effects.get(email.id)!.higher!.points, 2) : ''
-            }}
+            {{ effect(email.id) }}
           </td>
           <td class="figure px-2 text-right text-[12px]">{{ percent(email.before, 1) }}</td>
           <td class="figure px-2 text-right text-[12px]">

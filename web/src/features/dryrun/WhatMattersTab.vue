@@ -2,10 +2,11 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import VChart from 'vue-echarts'
 import { answerOf, api, reasonOf } from '@/api/client'
-import type { MattersRow, Sweep, WhatMatters } from '@/api/types'
+import type { MattersRow, Sweep } from '@/api/types'
 import { useCharts } from '@/ui/chart'
 import { change, count } from '@/ui/figures'
 import { sweepOptions } from './matters'
+import { useWhatMatters } from './useWhatMatters'
 
 /** What moves the goal most when it is varied a little; one number over its range. */
 const props = defineProps<{ run: number; number: number }>()
@@ -13,47 +14,29 @@ const emit = defineEmits<{ select: [step: string] }>()
 
 useCharts()
 
-const matters = shallowRef<WhatMatters | null>(null)
+const { matters, failure } = useWhatMatters(
+  () => props.run,
+  () => props.number,
+)
 const sweep = shallowRef<Sweep | null>(null)
 const chosen = ref<string | null>(null)
-const failure = ref<string | null>(null)
-let asked = 0
 
-watch(
-  () => [props.run, props.number],
-  async () => {
-    const mine = ++asked
-    matters.value = null
-    sweep.value = null
-    chosen.value = null
-    failure.value = null
-    try {
-      const path = { id: props.run }
-      const query = { number: props.number }
-      const found = await answerOf(
-        api.GET('/api/dry-runs/{id}/what-matters', { params: { path, query } }),
-      )
-      if (mine !== asked) return
-      matters.value = found
-      if (found.rows[0]) await choose(found.rows[0])
-    } catch (reason) {
-      if (mine === asked) failure.value = reasonOf(reason)
-    }
-  },
-  { immediate: true },
-)
+watch(matters, async (found) => {
+  sweep.value = null
+  chosen.value = null
+  if (found?.rows[0]) await choose(found.rows[0])
+})
 
 async function choose(row: MattersRow) {
   chosen.value = row.id
   if (row.step) emit('select', row.step)
-  const mine = asked
   const path = { id: props.run }
   const query = { number: props.number, of: row.id }
   try {
     const found = await answerOf(api.GET('/api/dry-runs/{id}/sweeps', { params: { path, query } }))
-    if (mine === asked && chosen.value === row.id) sweep.value = found
+    if (chosen.value === row.id) sweep.value = found
   } catch (reason) {
-    failure.value = reasonOf(reason)
+    if (chosen.value === row.id) failure.value = reasonOf(reason)
   }
 }
 

@@ -15,6 +15,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.opentrellis.core.behaviour.ArrivalPlan;
 import org.opentrellis.core.behaviour.AudienceGroup;
 import org.opentrellis.core.behaviour.Keenness;
+import org.opentrellis.core.machine.LeaveReason;
 import org.opentrellis.core.machine.Person;
 import org.opentrellis.core.machine.Program;
 import org.opentrellis.core.machine.Sent;
@@ -37,6 +38,7 @@ class CountedOneByOneTest {
     private final long[] passed;
     private final long[][] byQuarter;
     private final long[][] byDay;
+    private final long[][] standing;
     private final long[] sent;
     private final long[] delivered;
     private final long[] opened;
@@ -52,6 +54,7 @@ class CountedOneByOneTest {
       passed = new long[steps];
       byQuarter = new long[steps][96];
       byDay = new long[steps][horizonDays + 2];
+      standing = new long[steps][horizonDays + 2];
       sent = new long[count];
       delivered = new long[count];
       opened = new long[count];
@@ -79,6 +82,24 @@ class CountedOneByOneTest {
     public void passed(int step, Visit visit) {
       if (visit.program() == program) {
         passed[step]++;
+        stood(step, visit, visit.now());
+      }
+    }
+
+    @Override
+    public void left(int step, LeaveReason reason, Visit visit) {
+      stood(step, visit, visit.now());
+    }
+
+    @Override
+    public void waiting(int step, Visit visit) {
+      stood(step, visit, Person.NEVER);
+    }
+
+    private void stood(int step, Visit visit, long until) {
+      for (int day = 0; visit.program() == program && day < standing[step].length; day++) {
+        long then = visit.entryAt() + day * 86_400L;
+        standing[step][day] += visit.steppedAt() <= then && then < until ? 1 : 0;
       }
     }
 
@@ -105,6 +126,7 @@ class CountedOneByOneTest {
         assertThat(of.passed()).isEqualTo(passed[step]);
         assertThat(of.byQuarter()).isEqualTo(byQuarter[step]);
         assertThat(of.byDay()).isEqualTo(byDay[step]);
+        assertThat(of.standingByDay()).isEqualTo(standing[step]);
       }
       assertThat(all(tally, EmailTally::sent)).isEqualTo(sent);
       assertThat(all(tally, EmailTally::delivered)).isEqualTo(delivered);
