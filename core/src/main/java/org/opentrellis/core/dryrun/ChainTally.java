@@ -28,22 +28,20 @@ public final class ChainTally {
       return;
     }
     deliveredFirst++;
-    boolean opened = false;
-    boolean byPeople = false;
-    boolean clicked = false;
-    for (int send : sends) {
-      Sent one = visit.sent(send);
-      if (one.at() <= end) {
-        moreSent += one != first ? 1 : 0;
-        opened |= one.recordedOpenAt() <= end;
-        byPeople |= one.peopleOpenAt() <= end;
-        clicked |= one.clickAt() <= end;
-      }
+    long openedAt = first.recordedOpenAt();
+    long openedByPeopleAt = first.peopleOpenAt();
+    long clickedAt = first.clickAt();
+    openedFirst += openedAt <= end ? 1 : 0;
+    for (int n = 1; n < sends.length; n++) {
+      Sent next = visit.sent(sends[n]);
+      moreSent += next.at() <= end ? 1 : 0;
+      openedAt = Math.min(openedAt, next.recordedOpenAt());
+      openedByPeopleAt = Math.min(openedByPeopleAt, next.peopleOpenAt());
+      clickedAt = Math.min(clickedAt, next.clickAt());
     }
-    openedFirst += first.recordedOpenAt() <= end ? 1 : 0;
-    openedAny += opened ? 1 : 0;
-    openedAnyByPeople += byPeople ? 1 : 0;
-    clickedAny += clicked ? 1 : 0;
+    openedAny += openedAt <= end ? 1 : 0;
+    openedAnyByPeople += openedByPeopleAt <= end ? 1 : 0;
+    clickedAny += clickedAt <= end ? 1 : 0;
   }
 
   void combine(ChainTally other) {
