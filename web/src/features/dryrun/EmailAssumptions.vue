@@ -105,7 +105,11 @@ function forget(id: string) {
     >
       {{ preview.sentence }}
     </p>
-    <p v-if="failure" class="warning flex items-center gap-3 px-3 py-1.5" role="alert">
+    <p
+      v-if="failure"
+      class="flex items-center gap-3 border-b border-line2 bg-clay-soft px-3 py-1.5"
+      role="alert"
+    >
       <span>What a stronger pull would do is not known: {{ failure }}</span>
       <button type="button" class="button button-small" @click="again">Look again</button>
     </p>
