@@ -93,7 +93,8 @@ class CountedOneByOneTest {
 
     @Override
     public void waiting(int step, Visit visit) {
-      stood(step, visit, Person.NEVER);
+      long behindTheHorizon = standing[step].length - 1L;
+      stood(step, visit, visit.entryAt() + behindTheHorizon * 86_400L);
     }
 
     private void stood(int step, Visit visit, long until) {
