@@ -34,6 +34,7 @@ class CountedOneByOneTest {
   /** What happened to one journey's people, counted without any short cut. */
   private static final class Plain implements Witness {
     private final Program program;
+    private final int horizonDays;
     private final long[] entered;
     private final long[] passed;
     private final long[][] byQuarter;
@@ -48,6 +49,7 @@ class CountedOneByOneTest {
 
     Plain(Program program, int horizonDays) {
       this.program = program;
+      this.horizonDays = horizonDays;
       int steps = program.steps().size();
       int count = program.sends().size();
       entered = new long[steps];
@@ -93,8 +95,7 @@ class CountedOneByOneTest {
 
     @Override
     public void waiting(int step, Visit visit) {
-      long behindTheHorizon = standing[step].length - 1L;
-      stood(step, visit, visit.entryAt() + behindTheHorizon * 86_400L);
+      stood(step, visit, visit.entryAt() + (horizonDays + 1) * 86_400L);
     }
 
     private void stood(int step, Visit visit, long until) {
