@@ -62,7 +62,8 @@ final class Engine {
         Map.of(
             "orders", Sums.of(money.orders(), money.ordersSquared()),
             "cents", Sums.of(money.cents(), money.centsSquared()),
-            "emails", Sums.of(money.emails(), money.emailsSquared())));
+            "emails", Sums.of(money.emails(), money.emailsSquared()),
+            "revenue", Sums.of(LongStream.of(ofEmails(tally, EmailTally::revenueCents)).sum())));
   }
 
   private static long[] byLink(JourneyTally tally) {

@@ -41,7 +41,7 @@ final class Ledger {
   private final int[] clicked = new int[Reference.EMAILS];
   private final int[] clickedByLink = new int[Reference.EMAILS * Reference.LINKS];
   private final int[] ordered = new int[Reference.EMAILS];
-  private final long[] revenueCents = new long[Reference.EMAILS];
+  private final Sums revenue = new Sums();
   private final int[] unsubscribed = new int[Reference.EMAILS];
   private final int[] emailsByHour = new int[24 * (DAYS + Reference.ARRIVAL_DAYS)];
   private final int[] emailsByDay = new int[DAYS];
@@ -117,7 +117,7 @@ final class Ledger {
   /** Somebody orders because of an email. */
   void orders(int email, long worth) {
     ordered[email]++;
-    revenueCents[email] += worth;
+    revenue.grows(0, worth);
   }
 
   /** Somebody opens one of two tries of an email for the first time. */
@@ -197,7 +197,8 @@ final class Ledger {
     all.put("opened one of two tries", wide(triesOpened));
     all.put("clicked in one of two tries", wide(triesClicked));
     all.put("bought", wide(buyers));
-    return new Counts(all, Map.of("orders", orders, "cents", cents, "emails", emails));
+    return new Counts(
+        all, Map.of("orders", orders, "cents", cents, "emails", emails, "revenue", revenue));
   }
 
   private long[] standing() {

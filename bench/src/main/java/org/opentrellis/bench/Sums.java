@@ -12,6 +12,11 @@ final class Sums {
     return sums;
   }
 
+  /** One whose squares are not known; it can be compared with one whose squares are. */
+  static Sums of(double sum) {
+    return of(sum, Double.NaN);
+  }
+
   /** One person's part grows. */
   void grows(double before, double more) {
     sum += more;
@@ -21,7 +26,8 @@ final class Sums {
   /** How far apart two sums over so many people are, in standard errors. */
   double distance(Sums other, long people) {
     double mean = (sum + other.sum) / (2.0 * people);
-    double variance = (squares + other.squares) / (2.0 * people) - mean * mean;
+    double square = Double.isNaN(squares) ? other.squares : squares;
+    double variance = square / people - mean * mean;
     return Math.abs(sum - other.sum) / Math.sqrt(2 * people * variance);
   }
 }
