@@ -2,7 +2,6 @@ package org.opentrellis.bench;
 
 import java.util.Arrays;
 import java.util.Map;
-import java.util.stream.Collectors;
 
 /**
  * What a simulation of the reference journey counted.
@@ -64,14 +63,5 @@ record Counts(Map<String, long[]> all, Map<String, Sums> sums) {
         .flatMapToLong(Arrays::stream)
         .filter(count -> count >= FEWEST)
         .count();
-  }
-
-  /** The same with some more, or fewer, of one thing. */
-  Counts with(String what, int place, long more) {
-    Map<String, long[]> changed =
-        all.entrySet().stream()
-            .collect(Collectors.toMap(Map.Entry::getKey, counted -> counted.getValue().clone()));
-    changed.get(what)[place] += more;
-    return new Counts(changed, sums);
   }
 }
