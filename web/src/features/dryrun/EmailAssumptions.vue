@@ -119,7 +119,7 @@ function forget(id: string) {
           <th class="px-3 font-medium">email</th>
           <th v-for="part in PARTS" :key="part.field" class="px-2 font-medium">{{ part.head }}</th>
           <th
-            class="px-2 text-right font-medium"
+            class="min-w-[84px] px-2 text-right font-medium"
             title="points that the goal of this run moves by at a pull a quarter stronger"
           >
             goal, pull +25%

@@ -30,13 +30,15 @@ watch(matters, async (found) => {
 async function choose(row: MattersRow) {
   chosen.value = row.id
   if (row.step) emit('select', row.step)
+  const of = matters.value
+  const stillAsked = () => matters.value === of && chosen.value === row.id
   const path = { id: props.run }
   const query = { number: props.number, of: row.id }
   try {
     const found = await answerOf(api.GET('/api/dry-runs/{id}/sweeps', { params: { path, query } }))
-    if (chosen.value === row.id) sweep.value = found
+    if (stillAsked()) sweep.value = found
   } catch (reason) {
-    if (chosen.value === row.id) failure.value = reasonOf(reason)
+    if (stillAsked()) failure.value = reasonOf(reason)
   }
 }
 

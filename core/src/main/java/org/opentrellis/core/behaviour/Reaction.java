@@ -39,14 +39,9 @@ public record Reaction(
     return openChance(pull.value(), keenness);
   }
 
-  /** The part {@code k theta} of that chance, of {@code 1 - theta + k theta}. */
-  public static double pulled(double pull, double keenness) {
-    return pull * keenness;
-  }
-
   /** The same with another pull. */
   public static double openChance(double pull, double keenness) {
-    double pulled = pulled(pull, keenness);
+    double pulled = pull * keenness;
     return pulled / (1 - keenness + pulled);
   }
 }

@@ -62,7 +62,7 @@ final class ArrivalTally {
     int day = Days.passed(sinceMidnight);
     hour = entryDay * 24 + (quarters >> 2);
     bucket = TimeBuckets.index(at - visit.entryAt());
-    dayCell = Math.min(day, days - 1);
+    dayCell = Math.max(0, Math.min(day, days - 1)); // clocks may go back past midnight
     quarterCell = days + quarters - day * QUARTERS;
   }
 

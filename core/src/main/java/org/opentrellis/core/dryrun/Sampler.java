@@ -1,6 +1,5 @@
 package org.opentrellis.core.dryrun;
 
-import org.opentrellis.core.behaviour.Reaction;
 import org.opentrellis.core.behaviour.Tiredness;
 import org.opentrellis.core.machine.Outside;
 import org.opentrellis.core.machine.Person;
@@ -62,7 +61,8 @@ final class Sampler implements Outside {
       message.recordsOpen(now + 1 + (long) delay);
     }
     double excess = of.tiredness == null ? 0 : excess(of.tiredness, visit);
-    double pulled = Reaction.pulled(pull(of, visit, excess), who.keenness);
+    // Reaction.openChance, without its division.
+    double pulled = pull(of, visit, excess) * who.keenness;
     if (Draws.happens(own, of.openAt, pulled, 1 - who.keenness + pulled)) {
       opens(message, of, own, excess);
     }

@@ -203,11 +203,6 @@ public final class Visit {
     return node == OVER;
   }
 
-  /** Whether there is more to do at this instant. */
-  boolean isUnderWay() {
-    return !waiting && node != OVER;
-  }
-
   /** The person gets to the node now. */
   void arrives() {
     steppedAt = now;

@@ -15,6 +15,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.opentrellis.core.behaviour.ArrivalPlan;
 import org.opentrellis.core.behaviour.AudienceGroup;
 import org.opentrellis.core.behaviour.Keenness;
+import org.opentrellis.core.calendar.TimeUnit;
 import org.opentrellis.core.machine.LeaveReason;
 import org.opentrellis.core.machine.Person;
 import org.opentrellis.core.machine.Program;
@@ -72,7 +73,7 @@ class CountedOneByOneTest {
         ZonedDateTime now = local(visit.now(), visit);
         byQuarter[step][now.getHour() * 4 + now.getMinute() / 15]++;
         long day = ChronoUnit.DAYS.between(local(visit.entryAt(), visit).toLocalDate(), now);
-        byDay[step][(int) Math.min(day, byDay[step].length - 1L)]++;
+        byDay[step][(int) Math.max(0, Math.min(day, byDay[step].length - 1L))]++;
       }
     }
 
@@ -168,15 +169,39 @@ class CountedOneByOneTest {
     countsTheSame(run, people);
   }
 
+  /** There a summer ended at one minute past midnight, back to the day before. */
+  @Test
+  void whoseClockGoesBackPastMidnightIsStillOnTheFirstDay() {
+    int people = 50_000;
+    CohortSettings cohort =
+        new CohortSettings(
+            people, 1, Instant.parse("2010-11-07T02:30:00Z"), 2, new ArrivalPlan.Evenly(1), 0);
+    DryRun run =
+        new DryRun(
+            Steps.journey(Steps.pause("w", 2, TimeUnit.MINUTES), Steps.tag("t", "new")),
+            Steps.MESSAGES,
+            Steps.onlyOpens(OFTEN)
+                .edit()
+                .groups(List.of(group("All", 1, ZoneId.of("America/St_Johns"), 0, 24)))
+                .done(),
+            cohort);
+    countsTheSame(run, people);
+    assertThat(run.run(1).journey().steps().get(1).byQuarter()[92]).isPositive();
+  }
+
   private static AudienceGroup morning(String name, ZoneId zone, int hour) {
+    return group(name, 0.5, zone, hour, hour + 1);
+  }
+
+  private static AudienceGroup group(String name, double share, ZoneId zone, int from, int to) {
     AudienceGroup all = Steps.group(OFTEN, 0);
     return new AudienceGroup(
         name,
-        0.5,
+        share,
         OFTEN,
         zone,
-        hour,
-        hour + 1,
+        from,
+        to,
         all.preloads(),
         all.hardBounce(),
         all.softBounce(),
