@@ -3,18 +3,29 @@ package org.opentrellis.app;
 import java.time.Clock;
 import org.apache.ibatis.annotations.Mapper;
 import org.mybatis.spring.annotation.MapperScan;
+import org.opentrellis.app.upkeep.UpkeepCommand;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
 import org.springframework.context.annotation.Bean;
+import org.springframework.resilience.annotation.EnableResilientMethods;
 
 /** The application: serves the API and the front end. */
 @SpringBootApplication
 @ConfigurationPropertiesScan
+@EnableResilientMethods
 @MapperScan(annotationClass = Mapper.class)
 public class TrellisApplication {
   public static void main(String[] arguments) {
-    SpringApplication.run(TrellisApplication.class, arguments);
+    if (UpkeepCommand.isMeant(arguments)) {
+      System.exit(UpkeepCommand.run(arguments));
+    }
+    try {
+      SpringApplication.run(TrellisApplication.class, arguments);
+    } catch (RuntimeException reported) {
+      // Spring has said it, or StartReporter has; Java would print it all once more.
+      System.exit(1);
+    }
   }
 
   /** The only clock; the core reads none. */

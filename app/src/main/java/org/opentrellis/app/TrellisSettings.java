@@ -1,6 +1,7 @@
 package org.opentrellis.app;
 
 import java.nio.file.Path;
+import java.util.List;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 import org.springframework.util.unit.DataSize;
 
@@ -9,9 +10,10 @@ import org.springframework.util.unit.DataSize;
  *
  * @param data the folder that holds the database
  * @param demo whether to lay the demo's data into an empty database
+ * @param hosts names that the application answers to besides those of this machine
  * @param largestBody the largest request that is read
  * @param largestTable the largest CSV that is read
  */
 @ConfigurationProperties("trellis")
 public record TrellisSettings(
-    Path data, boolean demo, DataSize largestBody, DataSize largestTable) {}
+    Path data, boolean demo, List<String> hosts, DataSize largestBody, DataSize largestTable) {}

@@ -8,11 +8,13 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Map;
+import java.util.ArrayList;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
+import org.opentrellis.app.http.ApiDocument;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -23,33 +25,55 @@ import tools.jackson.databind.json.JsonMapper;
 public final class RunningApplication implements BeforeAllCallback, AfterAllCallback {
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
-  private final boolean demo;
+  /** What springdoc needs to describe the API; else it stays out of the way. */
+  private static final List<String> DESCRIBING =
+      List.of(
+          "springdoc.api-docs.enabled=true",
+          "springdoc.api-docs.path=/api/as-it-is",
+          "springdoc.api-docs.version=openapi_3_1",
+          "springdoc.packages-to-scan=org.opentrellis.app",
+          "springdoc.writer-with-order-by-keys=true");
+
+  private final List<String> properties;
+  private final @Nullable Class<?> more;
   private final HttpClient client = HttpClient.newHttpClient();
   private @Nullable ConfigurableApplicationContext context;
+  private @Nullable Path data;
 
-  private RunningApplication(boolean demo) {
-    this.demo = demo;
+  private RunningApplication(List<String> properties, @Nullable Class<?> more) {
+    this.properties = properties;
+    this.more = more;
   }
 
   public static RunningApplication empty() {
-    return new RunningApplication(false);
+    return new RunningApplication(List.of("springdoc.api-docs.enabled=false"), null);
   }
 
   public static RunningApplication withDemo() {
-    return new RunningApplication(true);
+    return new RunningApplication(
+        List.of("springdoc.api-docs.enabled=false", "trellis.demo=true"), null);
+  }
+
+  /** One that reads the description of its API off its controllers. */
+  public static RunningApplication describingItself() {
+    return new RunningApplication(DESCRIBING, ApiDocument.class);
   }
 
   @Override
   public void beforeAll(ExtensionContext test) throws IOException {
-    Path data = Files.createTempDirectory("trellis-test");
-    context =
-        new SpringApplicationBuilder(TrellisApplication.class)
-            .properties(
-                Map.of(
-                    "server.port", "0",
-                    "trellis.data", data.toString(),
-                    "trellis.demo", Boolean.toString(demo)))
-            .run("--server.port=0", "--trellis.data=" + data, "--trellis.demo=" + demo);
+    data = Files.createTempDirectory("trellis-test");
+    SpringApplicationBuilder builder = new SpringApplicationBuilder(TrellisApplication.class);
+    if (more != null) {
+      builder.sources(more);
+    }
+    List<String> arguments = new ArrayList<>(List.of("--server.port=0", "--trellis.data=" + data));
+    properties.forEach(property -> arguments.add("--" + property));
+    context = builder.run(arguments.toArray(String[]::new));
+  }
+
+  /** The folder that it keeps its data in. */
+  public Path data() {
+    return java.util.Objects.requireNonNull(data);
   }
 
   @Override

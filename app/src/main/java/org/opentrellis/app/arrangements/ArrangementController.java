@@ -3,7 +3,7 @@ package org.opentrellis.app.arrangements;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
-import org.opentrellis.app.http.ApiDocument;
+import org.opentrellis.app.http.Schemas;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -21,7 +21,7 @@ class ArrangementController {
 
   /** Puts two versions of a journey together; nothing is kept. */
   @PostMapping("/merges")
-  @ApiResponse(content = @Content(schema = @Schema(ref = ApiDocument.JOURNEY)))
+  @ApiResponse(content = @Content(schema = @Schema(ref = Schemas.JOURNEY)))
   JsonNode mergeJourneys(@RequestBody MergeOrder order) {
     return arrangements.merge(order);
   }

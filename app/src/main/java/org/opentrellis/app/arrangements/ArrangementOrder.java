@@ -5,7 +5,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.opentrellis.app.http.ApiDocument;
+import org.opentrellis.app.http.Schemas;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -20,11 +20,11 @@ import tools.jackson.databind.JsonNode;
  * @param field the date to remind of
  */
 record ArrangementOrder(
-    @Schema(ref = ApiDocument.JOURNEY) @Nullable JsonNode journey,
+    @Schema(ref = Schemas.JOURNEY) JsonNode journey,
     Action action,
     Set<String> rows,
     @Nullable String below,
-    @ArraySchema(schema = @Schema(ref = ApiDocument.STEP)) @Nullable List<JsonNode> steps,
+    @ArraySchema(schema = @Schema(ref = Schemas.STEP)) @Nullable List<JsonNode> steps,
     @Nullable Integer number,
     @Nullable String message,
     @Nullable String field) {

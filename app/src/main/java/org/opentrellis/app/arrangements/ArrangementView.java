@@ -4,7 +4,7 @@ import io.swagger.v3.oas.annotations.media.ArraySchema;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.opentrellis.app.http.ApiDocument;
+import org.opentrellis.app.http.Schemas;
 import org.opentrellis.core.arrange.Arranged;
 import org.opentrellis.core.format.Documents;
 import tools.jackson.databind.JsonNode;
@@ -21,8 +21,8 @@ record ArrangementView(@Nullable DoneView done, @Nullable String refused) {
    * @param steps those it was about
    */
   record DoneView(
-      @Schema(ref = ApiDocument.JOURNEY) JsonNode journey,
-      @ArraySchema(schema = @Schema(ref = ApiDocument.STEP)) List<JsonNode> steps) {}
+      @Schema(ref = Schemas.JOURNEY) JsonNode journey,
+      @ArraySchema(schema = @Schema(ref = Schemas.STEP)) List<JsonNode> steps) {}
 
   static ArrangementView of(Arranged arranged) {
     if (arranged instanceof Arranged.Refused refused) {

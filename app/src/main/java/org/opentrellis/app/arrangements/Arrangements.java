@@ -38,7 +38,7 @@ class Arrangements {
    *     sense
    */
   ArrangementView arrange(ArrangementOrder order) {
-    Journey journey = journeys.readIn("/journey", required("journey", order.journey()));
+    Journey journey = journeys.readIn("/journey", order.journey());
     Catalogue catalogue = catalogues.current();
     return ArrangementView.of(
         within(
@@ -103,8 +103,8 @@ class Arrangements {
    * @throws ProblemsFound if one of the two is not whole
    */
   JsonNode merge(MergeOrder order) {
-    Journey theirs = journeys.readIn("/theirs", required("theirs", order.theirs()));
-    Journey ours = journeys.readIn("/ours", required("ours", order.ours()));
+    Journey theirs = journeys.readIn("/theirs", order.theirs());
+    Journey ours = journeys.readIn("/ours", order.ours());
     return Documents.write(Merging.of(theirs, ours, order.rows(), catalogues.current()));
   }
 

@@ -2,8 +2,7 @@ package org.opentrellis.app.arrangements;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
-import org.opentrellis.app.http.ApiDocument;
+import org.opentrellis.app.http.Schemas;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -12,6 +11,6 @@ import tools.jackson.databind.JsonNode;
  * @param rows the rows that are to be as in {@code ours}; all else is as in {@code theirs}
  */
 record MergeOrder(
-    @Schema(ref = ApiDocument.JOURNEY) @Nullable JsonNode theirs,
-    @Schema(ref = ApiDocument.JOURNEY) @Nullable JsonNode ours,
+    @Schema(ref = Schemas.JOURNEY) JsonNode theirs,
+    @Schema(ref = Schemas.JOURNEY) JsonNode ours,
     Set<String> rows) {}

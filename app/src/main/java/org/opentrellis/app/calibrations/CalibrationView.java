@@ -2,7 +2,7 @@ package org.opentrellis.app.calibrations;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
-import org.opentrellis.app.http.ApiDocument;
+import org.opentrellis.app.http.Schemas;
 import org.opentrellis.core.calibrate.FitCheck;
 import tools.jackson.databind.JsonNode;
 
@@ -18,4 +18,4 @@ record CalibrationView(
     List<String> sentences,
     List<FitCheck> checks,
     List<String> unknown,
-    @Schema(ref = ApiDocument.BEHAVIOUR) JsonNode behaviour) {}
+    @Schema(ref = Schemas.BEHAVIOUR) JsonNode behaviour) {}

@@ -5,7 +5,7 @@ import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.util.List;
-import org.opentrellis.app.http.ApiDocument;
+import org.opentrellis.app.http.Schemas;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.journey.Segment;
 import org.opentrellis.core.journey.Strand;
@@ -31,7 +31,7 @@ class SharedPartController {
   @GetMapping("/strands")
   @ApiResponse(
       responseCode = "200",
-      content = @Content(array = @ArraySchema(schema = @Schema(ref = ApiDocument.STRAND))))
+      content = @Content(array = @ArraySchema(schema = @Schema(ref = Schemas.STRAND))))
   List<JsonNode> listStrands() {
     return catalogues.documents(SharedPartRow.STRAND);
   }
@@ -39,7 +39,7 @@ class SharedPartController {
   @PutMapping("/strands/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void saveStrand(
-      @PathVariable String id, @RequestBody @Schema(ref = ApiDocument.STRAND) JsonNode document) {
+      @PathVariable String id, @RequestBody @Schema(ref = Schemas.STRAND) JsonNode document) {
     Strand strand = Documents.readStrand(document);
     Catalogues.requireSame(id, strand.id().value(), "/id");
     catalogues.keep(strand);
@@ -48,7 +48,7 @@ class SharedPartController {
   @GetMapping("/segments")
   @ApiResponse(
       responseCode = "200",
-      content = @Content(array = @ArraySchema(schema = @Schema(ref = ApiDocument.SEGMENT))))
+      content = @Content(array = @ArraySchema(schema = @Schema(ref = Schemas.SEGMENT))))
   List<JsonNode> listSegments() {
     return catalogues.documents(SharedPartRow.SEGMENT);
   }
@@ -56,8 +56,7 @@ class SharedPartController {
   @PutMapping("/segments/{name}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void saveSegment(
-      @PathVariable String name,
-      @RequestBody @Schema(ref = ApiDocument.SEGMENT) JsonNode document) {
+      @PathVariable String name, @RequestBody @Schema(ref = Schemas.SEGMENT) JsonNode document) {
     Segment segment = Documents.readSegment(document);
     Catalogues.requireSame(name, segment.name().value(), "/name");
     catalogues.keep(segment);

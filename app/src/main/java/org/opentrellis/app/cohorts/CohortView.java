@@ -2,7 +2,7 @@ package org.opentrellis.app.cohorts;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.OffsetDateTime;
-import org.opentrellis.app.http.ApiDocument;
+import org.opentrellis.app.http.Schemas;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -15,4 +15,4 @@ record CohortView(
     String name,
     String words,
     OffsetDateTime savedAt,
-    @Schema(ref = ApiDocument.COHORT) JsonNode cohort) {}
+    @Schema(ref = Schemas.COHORT) JsonNode cohort) {}

@@ -4,11 +4,12 @@ import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.http.GivenName;
 import org.opentrellis.app.http.NotFound;
+import org.opentrellis.app.storage.AgainIfTaken;
 import org.opentrellis.core.behaviour.CohortPlan;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.Json;
-import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.report.CohortWords;
 import org.springframework.stereotype.Service;
@@ -19,8 +20,6 @@ import tools.jackson.databind.JsonNode;
 @Service
 @Transactional
 public class Cohorts {
-  private static final int LONGEST_NAME = 80;
-
   private final CohortMapper mapper;
   private final Clock clock;
 
@@ -36,16 +35,9 @@ public class Cohorts {
   /**
    * @throws ProblemsFound if the name or the cohort is refused
    */
+  @AgainIfTaken
   CohortView keep(CohortOrder order) {
-    String name = order.name() == null ? "" : order.name().strip();
-    if (name.isEmpty() || name.length() > LONGEST_NAME) {
-      throw new ProblemsFound(
-          List.of(
-              new Problem(
-                  "bad-value",
-                  "/name",
-                  "A cohort needs a name of 1 to %d characters.".formatted(LONGEST_NAME))));
-    }
+    String name = GivenName.of("A cohort", order.name(), "/name");
     keep(name, read(order.cohort()));
     return view(mapper.named(name).orElseThrow());
   }
@@ -65,13 +57,9 @@ public class Cohorts {
   /**
    * A cohort that is part of a request.
    *
-   * @throws ProblemsFound if it is missing or something in it is wrong
+   * @throws ProblemsFound if something in it is wrong
    */
-  public static CohortPlan read(@Nullable JsonNode document) {
-    if (document == null || document.isNull()) {
-      throw new ProblemsFound(
-          List.of(new Problem("missing-value", "/cohort", "\u201ccohort\u201d is missing.")));
-    }
+  public static CohortPlan read(JsonNode document) {
     return ProblemsFound.within("/cohort", () -> Documents.readCohort(document));
   }
 

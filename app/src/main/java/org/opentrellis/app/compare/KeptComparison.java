@@ -1,7 +1,6 @@
 package org.opentrellis.app.compare;
 
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.compare.Compared;
 import org.opentrellis.core.compare.LineUp;
 
@@ -13,5 +12,5 @@ record KeptComparison(
 
   /** One to be kept, over the one of its name if there is one. */
   record KeepOrder(
-      @Nullable String name, List<String> runs, int baseline, LineUp lineUp, Compared compared) {}
+      String name, List<String> runs, int baseline, LineUp lineUp, Compared compared) {}
 }

@@ -1,10 +1,11 @@
 package org.opentrellis.app.compare;
 
 import java.util.List;
+import org.opentrellis.app.http.GivenName;
 import org.opentrellis.app.http.NotFound;
+import org.opentrellis.app.storage.AgainIfTaken;
 import org.opentrellis.core.compare.Compared;
 import org.opentrellis.core.compare.LineUp;
-import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -13,8 +14,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 public class KeptComparisons {
-  private static final int LONGEST_NAME = 80;
-
   private final KeptComparisonMapper mapper;
 
   KeptComparisons(KeptComparisonMapper mapper) {
@@ -28,16 +27,9 @@ public class KeptComparisons {
   /**
    * @throws ProblemsFound if the name or a run is refused
    */
+  @AgainIfTaken
   KeptComparison keep(KeptComparison.KeepOrder order) {
-    String name = order.name() == null ? "" : order.name().strip();
-    if (name.isEmpty() || name.length() > LONGEST_NAME) {
-      throw new ProblemsFound(
-          List.of(
-              new Problem(
-                  "bad-value",
-                  "/name",
-                  "A comparison needs a name of 1 to %d characters.".formatted(LONGEST_NAME))));
-    }
+    String name = GivenName.of("A comparison", order.name(), "/name");
     String runs =
         String.join(",", order.runs().stream().map(run -> RunRef.of(run).toString()).toList());
     mapper.keep(

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.stream.Stream;
 import org.opentrellis.app.TrellisSettings;
 import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.cohorts.Cohorts;
@@ -22,6 +23,7 @@ import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
 
 /**
  * Lays the demo: Ambercomb, an invented beekeeping co-op. Only into an empty database. The journeys
@@ -69,16 +71,20 @@ class DemoLayer implements ApplicationRunner {
     this.comparisons = comparisons;
   }
 
+  /** In one transaction: it is laid whole or not at all, and then anew at the next start. */
   @Override
+  @Transactional
   public void run(ApplicationArguments arguments) {
     if (settings.demo() && journeys.all().isEmpty()) {
-      JOURNEYS.forEach(this::lay);
+      List<Long> runs = JOURNEYS.stream().map(this::lay).toList();
       keepCohort();
-      comparisons.keep("The four purposes", List.of("1", "3", "4", "5"));
+      comparisons.keep(
+          "The four purposes", Stream.of(0, 2, 3, 4).map(i -> runs.get(i).toString()).toList());
     }
   }
 
-  private void lay(String name) {
+  /** Lays one journey, and returns its dry run. */
+  private long lay(String name) {
     JourneyFile file = read(name);
     List<Message> known = messages.all();
     file.messages().stream()
@@ -94,7 +100,7 @@ class DemoLayer implements ApplicationRunner {
     CohortPlan cohort =
         CohortPlan.of(
             PEOPLE, file.behaviour().orElse(TypicalBehaviour.in(Documents.USUAL_ZONE)).groups());
-    dryRuns.run(id, cohort, null, SEED, HORIZON_DAYS);
+    return dryRuns.run(id, cohort, null, SEED, HORIZON_DAYS);
   }
 
   /** The welcome's people as they sign up in spring: most on Mondays, some held out to compare. */

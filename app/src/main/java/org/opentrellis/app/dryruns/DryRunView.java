@@ -3,7 +3,7 @@ package org.opentrellis.app.dryruns;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.opentrellis.app.http.ApiDocument;
+import org.opentrellis.app.http.Schemas;
 import org.opentrellis.core.report.JourneyReport;
 import org.opentrellis.core.report.Outgoing;
 import org.opentrellis.core.report.SendingLimits;
@@ -21,7 +21,7 @@ import tools.jackson.databind.JsonNode;
  * @param again what became of making it again; null if the figures are those of today's engine
  */
 public record DryRunView(
-    @Schema(ref = ApiDocument.COHORT) JsonNode cohort,
+    @Schema(ref = Schemas.COHORT) JsonNode cohort,
     String cohortWords,
     List<JourneyOfRun> journeys,
     Outgoing outgoing,
@@ -31,9 +31,9 @@ public record DryRunView(
   /** One journey of the run, as it was. */
   public record JourneyOfRun(
       DryRunSummary run,
-      @Schema(ref = ApiDocument.JOURNEY) JsonNode journey,
-      @Schema(ref = ApiDocument.JOURNEY) JsonNode expanded,
+      @Schema(ref = Schemas.JOURNEY) JsonNode journey,
+      @Schema(ref = Schemas.JOURNEY) JsonNode expanded,
       RunSheet sheet,
-      @Schema(ref = ApiDocument.BEHAVIOUR) JsonNode behaviour,
+      @Schema(ref = Schemas.BEHAVIOUR) JsonNode behaviour,
       JourneyReport report) {}
 }

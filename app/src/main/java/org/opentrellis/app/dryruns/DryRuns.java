@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.account.Account;
 import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.cohorts.Cohorts;
+import org.opentrellis.app.http.GivenName;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.journeys.KeptJourney;
@@ -43,7 +44,6 @@ public class DryRuns {
   private static final int LARGE = 100_000;
 
   private static final int MOST_JOURNEYS = 6;
-  private static final int LONGEST_NAME = 80;
   private static final int ESTIMATE_PEOPLE = 3_000;
   private static final int ESTIMATE_DAYS = 90;
 
@@ -185,10 +185,8 @@ public class DryRuns {
    * @throws NotFound if there is no such run
    */
   void label(long id, RunLabel label) {
-    String name = label.name() == null || label.name().isBlank() ? null : label.name().strip();
-    if (name != null && name.length() > LONGEST_NAME) {
-      throw refused("/name", "A run's name has at most %d characters.".formatted(LONGEST_NAME));
-    }
+    String given = label.name();
+    String name = given == null || given.isBlank() ? null : GivenName.of("A run", given, "/name");
     store.label(id, name, label.pinned());
   }
 

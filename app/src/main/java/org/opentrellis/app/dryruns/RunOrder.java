@@ -3,7 +3,7 @@ package org.opentrellis.app.dryruns;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.opentrellis.app.http.ApiDocument;
+import org.opentrellis.app.http.Schemas;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -17,7 +17,7 @@ import tools.jackson.databind.JsonNode;
  */
 record RunOrder(
     List<Long> journeys,
-    @Schema(ref = ApiDocument.COHORT) @Nullable JsonNode cohort,
+    @Schema(ref = Schemas.COHORT) JsonNode cohort,
     @Nullable Long cohortId,
     long seed,
     int horizonDays) {}

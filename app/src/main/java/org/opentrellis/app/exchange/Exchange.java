@@ -8,6 +8,7 @@ import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.journeys.KeptJourney;
 import org.opentrellis.app.messages.MessageLibrary;
+import org.opentrellis.app.storage.AgainIfTaken;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.JourneyFile;
 import org.opentrellis.core.format.Packing;
@@ -58,6 +59,7 @@ class Exchange {
    *
    * @throws ProblemsFound if the file is not a journey file
    */
+  @AgainIfTaken
   ImportView bringIn(ImportOrder order) {
     JourneyFile file = Documents.readFile(order.text());
     Catalogue here = catalogues.current();

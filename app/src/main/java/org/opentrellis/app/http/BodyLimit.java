@@ -8,15 +8,12 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.TrellisSettings;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Refuses bodies that are larger than any journey, or than any table if they are one, whether or
@@ -26,12 +23,12 @@ import tools.jackson.databind.json.JsonMapper;
 class BodyLimit extends OncePerRequestFilter {
   private final long mostBytes;
   private final long mostBytesOfTable;
-  private final JsonMapper json;
+  private final ProblemWriter problems;
 
-  BodyLimit(TrellisSettings settings, JsonMapper json) {
+  BodyLimit(TrellisSettings settings, ProblemWriter problems) {
     this.mostBytes = settings.largestBody().toBytes();
     this.mostBytesOfTable = settings.largestTable().toBytes();
-    this.json = json;
+    this.problems = problems;
   }
 
   static ProblemDetail tooLarge() {
@@ -60,11 +57,7 @@ class BodyLimit extends OncePerRequestFilter {
       chain.doFilter(new Limited(request, most), response);
       return;
     }
-    response.setStatus(HttpStatus.CONTENT_TOO_LARGE.value());
-    response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-    response
-        .getOutputStream()
-        .write(json.writeValueAsString(tooLarge()).getBytes(StandardCharsets.UTF_8));
+    problems.write(response, tooLarge());
   }
 
   /** Thrown when a body turns out longer than it may be. */

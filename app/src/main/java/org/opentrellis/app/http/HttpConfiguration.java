@@ -1,9 +1,18 @@
 package org.opentrellis.app.http;
 
+import java.time.Duration;
 import org.opentrellis.core.format.Json;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.format.FormatterRegistry;
+import org.springframework.http.CacheControl;
+import org.springframework.http.converter.ByteArrayHttpMessageConverter;
+import org.springframework.http.converter.HttpMessageConverters;
+import org.springframework.http.converter.ResourceHttpMessageConverter;
+import org.springframework.http.converter.StringHttpMessageConverter;
+import org.springframework.http.converter.json.JacksonJsonHttpMessageConverter;
+import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
 import org.springframework.web.servlet.config.annotation.ViewControllerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
@@ -14,6 +23,46 @@ class HttpConfiguration implements WebMvcConfigurer {
   @Bean
   JsonMapperBuilderCustomizer strictJson() {
     return Json::strict;
+  }
+
+  /** Bodies are JSON or text, and nothing that a library on the path could read besides. */
+  @Override
+  public void configureMessageConverters(HttpMessageConverters.ServerBuilder builder) {
+    builder.configureMessageConvertersList(
+        all ->
+            all.removeIf(
+                one ->
+                    !(one instanceof JacksonJsonHttpMessageConverter
+                        || one instanceof StringHttpMessageConverter
+                        || one instanceof ByteArrayHttpMessageConverter
+                        || one instanceof ResourceHttpMessageConverter)));
+  }
+
+  /** Numbers in addresses are decimal: 0x10 is no 16, and #8 none either. */
+  @Override
+  public void addFormatters(FormatterRegistry registry) {
+    registry.addConverter(String.class, Long.class, text -> Long.valueOf(decimal(text)));
+    registry.addConverter(String.class, Integer.class, text -> Integer.valueOf(decimal(text)));
+  }
+
+  private static String decimal(String text) {
+    if (!text.matches("-?[0-9]{1,19}")) {
+      throw new NumberFormatException("a decimal number is needed");
+    }
+    return text;
+  }
+
+  /** What the build has named by its contents never changes; all else is asked for each time. */
+  @Override
+  public void addResourceHandlers(ResourceHandlerRegistry registry) {
+    registry
+        .addResourceHandler("/assets/**")
+        .addResourceLocations("classpath:/static/assets/")
+        .setCacheControl(CacheControl.maxAge(Duration.ofDays(365)).cachePublic().immutable());
+    registry
+        .addResourceHandler("/**")
+        .addResourceLocations("classpath:/static/")
+        .setCacheControl(CacheControl.noCache());
   }
 
   /** The front end routes by itself: each of its addresses is answered with its one page. */

@@ -3,11 +3,14 @@ package org.opentrellis.app.http;
 import java.io.IOException;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.storage.StorageTrouble;
+import org.opentrellis.app.storage.StorageWatch;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.TypeMismatchException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
@@ -17,6 +20,7 @@ import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import tools.jackson.core.JacksonException;
 
@@ -27,6 +31,12 @@ import tools.jackson.core.JacksonException;
 @RestControllerAdvice
 class ProblemHandler extends ResponseEntityExceptionHandler {
   private static final Logger LOG = LoggerFactory.getLogger(ProblemHandler.class);
+
+  private final StorageWatch storage;
+
+  ProblemHandler(StorageWatch storage) {
+    this.storage = storage;
+  }
 
   @ExceptionHandler
   ProblemDetail problems(ProblemsFound found) {
@@ -53,12 +63,56 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
   }
 
   @ExceptionHandler
+  ProblemDetail nameTaken(NameTaken taken) {
+    ProblemDetail detail = detail(HttpStatus.CONFLICT, "name-taken", taken.getMessage());
+    detail.setProperty(
+        "problems", List.of(new Problem("name-taken", taken.place(), taken.getMessage())));
+    return detail;
+  }
+
+  /** Either the disk is to blame, or we are. */
+  @ExceptionHandler
   ProblemDetail unexpected(Exception failure) {
-    LOG.error("A request failed for a reason of ours.", failure);
-    return detail(
-        HttpStatus.INTERNAL_SERVER_ERROR,
-        "our-mistake",
-        "Something went wrong on our side. Nothing was saved; the server's log says more.");
+    return storage
+        .failed(failure)
+        .map(
+            kind ->
+                detail(
+                    kind == StorageTrouble.Kind.REOPENING
+                        ? HttpStatus.SERVICE_UNAVAILABLE
+                        : HttpStatus.INSUFFICIENT_STORAGE,
+                    kind.code(),
+                    kind.sentence()))
+        .orElseGet(() -> ourMistake(failure));
+  }
+
+  private static ProblemDetail ourMistake(Throwable failure) {
+    Incident incident = Incident.noted(failure);
+    ProblemDetail detail =
+        detail(HttpStatus.INTERNAL_SERVER_ERROR, "our-mistake", incident.sentence());
+    detail.setProperty("incident", incident.number());
+    return detail;
+  }
+
+  /** A value in the address that cannot be read: its name is the place. */
+  @Override
+  protected ResponseEntity<Object> handleTypeMismatch(
+      TypeMismatchException wrong, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+    String name =
+        wrong instanceof MethodArgumentTypeMismatchException argument
+            ? argument.getName()
+            : String.valueOf(wrong.getPropertyName());
+    Problem problem =
+        new Problem(
+            "bad-value",
+            "/" + name,
+            "\u201c%s\u201d cannot be read as \u201c%s\u201d."
+                .formatted(shortened(String.valueOf(wrong.getValue())), name));
+    return respond(refusal(List.of(problem)));
+  }
+
+  private static String shortened(String value) {
+    return value.length() <= 60 ? value : value.substring(0, 60) + "\u2026";
   }
 
   @Override
@@ -88,9 +142,19 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
     ResponseEntity<Object> answer =
         super.handleExceptionInternal(refused, body, headers, status, request);
     if (answer != null && answer.getBody() instanceof ProblemDetail detail) {
-      detail.setProperty("code", status.value() == 404 ? "not-found" : "bad-request");
+      detail.setProperty("code", code(status.value()));
     }
     return answer;
+  }
+
+  private static String code(int status) {
+    return switch (status) {
+      case 404 -> "not-found";
+      case 405 -> "wrong-method";
+      case 406 -> "not-in-that-form";
+      case 415 -> "wrong-content-type";
+      default -> "bad-request";
+    };
   }
 
   private static ResponseEntity<Object> respond(ProblemDetail detail) {

@@ -2,7 +2,7 @@ package org.opentrellis.app.insights;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import org.jspecify.annotations.Nullable;
-import org.opentrellis.app.http.ApiDocument;
+import org.opentrellis.app.http.Schemas;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -11,5 +11,5 @@ import tools.jackson.databind.JsonNode;
  * @param cohort null for the run's own
  */
 record PreviewOrder(
-    @Schema(ref = ApiDocument.COHORT) @Nullable JsonNode cohort,
-    @Schema(ref = ApiDocument.BEHAVIOUR) @Nullable JsonNode behaviour) {}
+    @Schema(ref = Schemas.COHORT) @Nullable JsonNode cohort,
+    @Schema(ref = Schemas.BEHAVIOUR) @Nullable JsonNode behaviour) {}

@@ -3,7 +3,7 @@ package org.opentrellis.app.journeys;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.opentrellis.app.http.ApiDocument;
+import org.opentrellis.app.http.Schemas;
 import org.opentrellis.core.journey.JourneyState;
 import org.opentrellis.core.journey.Purpose;
 import org.opentrellis.core.sentence.DifferenceLine;
@@ -21,9 +21,7 @@ final class JourneyEdits {
    * @param by what whoever saves it signs with, if they do
    */
   record JourneySave(
-      int version,
-      @Schema(ref = ApiDocument.JOURNEY) @Nullable JsonNode journey,
-      @Nullable String by) {}
+      int version, @Schema(ref = Schemas.JOURNEY) JsonNode journey, @Nullable String by) {}
 
   /**
    * @param version the version whose findings and people were seen
@@ -33,8 +31,7 @@ final class JourneyEdits {
   /**
    * @param version the version they were read at
    */
-  record BehaviourSave(
-      int version, @Schema(ref = ApiDocument.BEHAVIOUR) @Nullable JsonNode behaviour) {}
+  record BehaviourSave(int version, @Schema(ref = Schemas.BEHAVIOUR) JsonNode behaviour) {}
 
   /**
    * What a save that lost the race was to save.
@@ -43,7 +40,7 @@ final class JourneyEdits {
    * @param changedHere the rows of these in which it differs from the version it was read at
    */
   record LostSave(
-      @Schema(ref = ApiDocument.JOURNEY) JsonNode journey,
+      @Schema(ref = Schemas.JOURNEY) JsonNode journey,
       List<DifferenceLine> difference,
       List<String> changedHere) {}
 }

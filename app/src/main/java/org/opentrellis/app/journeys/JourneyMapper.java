@@ -26,10 +26,14 @@ interface JourneyMapper {
       """)
   Optional<JourneyRow> find(long id);
 
+  /** The names that are taken, archived journeys' too. */
+  @Select("select name from journey order by id")
+  List<String> names();
+
   @Insert(
       """
-      insert into journey (document, version, saved_at, behaviour, behaviour_version, starter)
-      values (#{document}, 1, #{savedAt}, #{behaviour}, 1, #{starter})
+      insert into journey (name, document, version, saved_at, behaviour, behaviour_version, starter)
+      values (#{name}, #{document}, 1, #{savedAt}, #{behaviour}, 1, #{starter})
       """)
   @Options(useGeneratedKeys = true, keyProperty = "id")
   void insert(NewJourneyRow row);
@@ -37,12 +41,14 @@ interface JourneyMapper {
   /** Returns 0 when somebody else has saved since. */
   @Update(
       """
-      update journey set document = #{document}, version = version + 1, saved_at = #{savedAt}
+      update journey set name = #{name}, document = #{document}, version = version + 1,
+        saved_at = #{savedAt}
       where id = #{id} and version = #{version}
       """)
   int updateDocument(
       @Param("id") long id,
       @Param("version") int version,
+      @Param("name") String name,
       @Param("document") String document,
       @Param("savedAt") OffsetDateTime savedAt);
 

@@ -3,6 +3,7 @@ package org.opentrellis.app.journeys;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.SaveLost;
+import org.opentrellis.app.storage.AgainIfTaken;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.JourneyState;
 import org.opentrellis.core.problem.Problem;
@@ -70,6 +71,7 @@ class JourneyShelf {
   }
 
   /** Adds a copy, as a draft under a name of its own. */
+  @AgainIfTaken
   JourneyView duplicate(long id) {
     KeptJourney kept = journeys.find(id);
     String name = journeys.freeName(kept.journey().name());

@@ -4,7 +4,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.OffsetDateTime;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.opentrellis.app.http.ApiDocument;
+import org.opentrellis.app.http.Schemas;
 import org.opentrellis.core.check.Finding;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.journey.StepId;
@@ -27,11 +27,11 @@ public record JourneyView(
     long id,
     int version,
     OffsetDateTime savedAt,
-    @Schema(ref = ApiDocument.JOURNEY) JsonNode journey,
-    @Schema(ref = ApiDocument.JOURNEY) JsonNode expanded,
+    @Schema(ref = Schemas.JOURNEY) JsonNode journey,
+    @Schema(ref = Schemas.JOURNEY) JsonNode expanded,
     RunSheet sheet,
     List<FindingView> findings,
-    @Schema(ref = ApiDocument.BEHAVIOUR) JsonNode behaviour,
+    @Schema(ref = Schemas.BEHAVIOUR) JsonNode behaviour,
     int behaviourVersion,
     List<String> otherJourneys,
     List<StateChange> stateChanges,
@@ -65,5 +65,5 @@ public record JourneyView(
    * @param label what a button that does it says
    * @param journey the journey after it
    */
-  public record FixView(String label, @Schema(ref = ApiDocument.JOURNEY) JsonNode journey) {}
+  public record FixView(String label, @Schema(ref = Schemas.JOURNEY) JsonNode journey) {}
 }

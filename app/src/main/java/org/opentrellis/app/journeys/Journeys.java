@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.catalogue.Catalogues;
+import org.opentrellis.app.http.FreeName;
+import org.opentrellis.app.http.NameTaken;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.SaveLost;
 import org.opentrellis.core.behaviour.Behaviour;
@@ -21,12 +23,12 @@ import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Purpose;
 import org.opentrellis.core.journey.Strands;
-import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.sentence.Difference;
 import org.opentrellis.core.sentence.DifferenceLine;
 import org.opentrellis.core.sentence.RunSheet;
 import org.opentrellis.core.sentence.StateChange;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -89,13 +91,18 @@ public class Journeys {
 
   /** Adds an empty draft that once-per-person readers enter; its people behave typically. */
   public JourneyView add(JourneyEdits.NewJourney given) {
-    return view(add(empty(given), TypicalBehaviour.in(ACCOUNT_ZONE), null));
+    Journey journey = empty(given);
+    try {
+      return view(add(journey, TypicalBehaviour.in(ACCOUNT_ZONE), null));
+    } catch (DuplicateKeyException taken) {
+      throw NameTaken.of("journey", journey.name(), "/name");
+    }
   }
 
   private static Journey empty(JourneyEdits.NewJourney given) {
     ObjectNode document = (ObjectNode) Documents.write(Journey.empty("New", Purpose.OTHER));
     document.put("name", given.name());
-    document.put("purpose", given.purpose() == null ? null : given.purpose().name());
+    document.put("purpose", given.purpose().name());
     return Documents.readJourney(document, Catalogue.EMPTY);
   }
 
@@ -104,12 +111,14 @@ public class Journeys {
    *
    * @param starter the starter that it begins from, if it does
    * @return its id
+   * @throws DuplicateKeyException if its name is taken
    */
   public long add(Journey journey, Behaviour behaviour, @Nullable String starter) {
     String document = Json.write(Documents.write(journey));
     OffsetDateTime now = OffsetDateTime.now(clock);
     NewJourneyRow row =
-        new NewJourneyRow(document, now, Json.write(Documents.write(behaviour)), starter);
+        new NewJourneyRow(
+            journey.name(), document, now, Json.write(Documents.write(behaviour)), starter);
     mapper.insert(row);
     long id = Objects.requireNonNull(row.id);
     versions.insert(id, 1, document, now, null);
@@ -123,17 +132,7 @@ public class Journeys {
 
   /** A name that no journey has yet: the one that is wanted, or with a number behind. */
   public String freeName(String wanted) {
-    List<String> taken =
-        withArchived(catalogues.current()).stream()
-            .map(kept -> kept.journey().name())
-            .distinct()
-            .toList();
-    String name = wanted;
-    for (int n = 2; taken.contains(name); n++) {
-      String number = " " + n;
-      name = wanted.substring(0, Math.min(wanted.length(), 80 - number.length())) + number;
-    }
-    return name;
+    return FreeName.of(wanted, mapper.names());
   }
 
   /**
@@ -144,10 +143,6 @@ public class Journeys {
    */
   JourneyView save(long id, JourneyEdits.JourneySave save) {
     JourneyRow row = row(id);
-    if (save.journey() == null) {
-      throw new ProblemsFound(
-          List.of(new Problem("missing-value", "/journey", "\u201cjourney\u201d is missing.")));
-    }
     Catalogue catalogue = catalogues.current();
     Journey kept = kept(row, catalogue).journey();
     // Opening and stopping are asked for as such: saving, and undoing, leave the state as it is.
@@ -179,12 +174,20 @@ public class Journeys {
             changedHere));
   }
 
-  /** Saves over a version; false if somebody else has saved since. */
+  /**
+   * Saves over a version; false if somebody else has saved since.
+   *
+   * @throws NameTaken if another journey is called so
+   */
   boolean write(long id, int version, Journey journey, @Nullable String by) {
     String document = Json.write(Documents.write(journey));
     OffsetDateTime now = OffsetDateTime.now(clock);
-    if (mapper.updateDocument(id, version, document, now) == 0) {
-      return false;
+    try {
+      if (mapper.updateDocument(id, version, journey.name(), document, now) == 0) {
+        return false;
+      }
+    } catch (DuplicateKeyException taken) {
+      throw NameTaken.of("journey", journey.name(), "/journey/name");
     }
     String signed = by == null || by.isBlank() ? null : by.strip();
     versions.insert(
@@ -204,10 +207,6 @@ public class Journeys {
    */
   JourneyView saveBehaviour(long id, JourneyEdits.BehaviourSave save) {
     row(id);
-    if (save.behaviour() == null) {
-      throw new ProblemsFound(
-          List.of(new Problem("missing-value", "/behaviour", "\u201cbehaviour\u201d is missing.")));
-    }
     Behaviour behaviour =
         ProblemsFound.within("/behaviour", () -> Documents.readBehaviour(save.behaviour()));
     String document = Json.write(Documents.write(behaviour));

@@ -4,7 +4,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.OffsetDateTime;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.opentrellis.app.http.ApiDocument;
+import org.opentrellis.app.http.Schemas;
 import org.opentrellis.core.sentence.DifferenceLine;
 import tools.jackson.databind.JsonNode;
 
@@ -29,7 +29,7 @@ record VersionView(
    */
   record WholeVersion(
       int version,
-      @Schema(ref = ApiDocument.JOURNEY) JsonNode journey,
+      @Schema(ref = Schemas.JOURNEY) JsonNode journey,
       List<DifferenceLine> difference) {}
 
   /** A name for a version; null takes it away. */

@@ -6,13 +6,13 @@ import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.catalogue.Catalogues;
+import org.opentrellis.app.http.GivenName;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.FirstVersion;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
-import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.sentence.Difference;
 import org.springframework.stereotype.Service;
@@ -24,8 +24,6 @@ import org.springframework.transaction.annotation.Transactional;
 class Versions {
   /** Saves of one hand that follow each other as quickly are told as one. */
   private static final Duration ONE_SITTING = Duration.ofMinutes(10);
-
-  private static final int LONGEST_NAME = 80;
 
   private final VersionMapper mapper;
   private final Journeys journeys;
@@ -90,12 +88,7 @@ class Versions {
    * @throws ProblemsFound if the name is too long
    */
   void rename(long journey, int version, @Nullable String name) {
-    String given = name == null || name.isBlank() ? null : name.strip();
-    if (given != null && given.length() > LONGEST_NAME) {
-      throw new ProblemsFound(
-          List.of(
-              new Problem("bad-value", "/name", "A version's name has at most 80 characters.")));
-    }
+    String given = name == null || name.isBlank() ? null : GivenName.of("A version", name, "/name");
     if (mapper.rename(journey, version, given) == 0) {
       row(journey, version);
     }

@@ -5,8 +5,11 @@ import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.http.FreeName;
+import org.opentrellis.app.http.NameTaken;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.SaveLost;
+import org.opentrellis.app.storage.AgainIfTaken;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.LinkName;
@@ -43,16 +46,33 @@ public class MessageLibrary {
    * Adds a message; its id is made from its name.
    *
    * @throws ProblemsFound if something in it is wrong
+   * @throws NameTaken if another message is called so
    */
+  @AgainIfTaken
   public MessageView add(MessageEdit edit) {
     Message message = read(freeId(edit.name()), edit);
+    requireFree(message);
     mapper.insert(row(message, 1));
     return view(find(message.id().value()));
   }
 
-  /** Adds a message under the id that it has, as it comes with a journey file. */
+  /**
+   * Adds a message under the id that it has, as it comes with a journey file; if its name is taken,
+   * with a number behind.
+   */
   public void keep(Message message) {
-    mapper.insert(row(message, 1));
+    List<String> taken = all().stream().map(Message::name).toList();
+    mapper.insert(row(message.named(FreeName.of(message.name(), taken)), 1));
+  }
+
+  private void requireFree(Message message) {
+    mapper
+        .named(message.name())
+        .filter(row -> !row.id().equals(message.id().value()))
+        .ifPresent(
+            row -> {
+              throw NameTaken.of("message", message.name(), "/name");
+            });
   }
 
   /** Puts a message in the place of the one of its id. */
@@ -64,10 +84,13 @@ public class MessageLibrary {
    * Saves a message over the version it was read at.
    *
    * @throws SaveLost if somebody else has saved since
+   * @throws NameTaken if another message is called so
    */
+  @AgainIfTaken
   public MessageView save(String id, MessageEdit edit) {
     find(id);
     Message message = read(id, edit);
+    requireFree(message);
     int version = edit.version() == null ? 0 : edit.version();
     if (mapper.update(row(message, version)) == 0) {
       throw new SaveLost(
@@ -97,11 +120,9 @@ public class MessageLibrary {
     ObjectNode document = JsonNodeFactory.instance.objectNode();
     document.put("id", id);
     document.put("name", edit.name());
-    document.put("channel", edit.channel() == null ? null : edit.channel().name());
+    document.put("channel", edit.channel().name());
     document.put("subject", edit.subject());
-    if (edit.links() != null) {
-      edit.links().forEach(document.withArray("links")::add);
-    }
+    edit.links().forEach(document.withArray("links")::add);
     document.put("voucher", edit.voucher());
     return Documents.readMessage(document);
   }

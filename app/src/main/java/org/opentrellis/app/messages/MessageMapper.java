@@ -22,6 +22,13 @@ interface MessageMapper {
       """)
   Optional<MessageRow> find(String id);
 
+  @Select(
+      """
+      select id, name, channel, subject, links, voucher, version, created_at from message
+      where name = #{name}
+      """)
+  Optional<MessageRow> named(String name);
+
   @Insert(
       """
       insert into message (id, name, channel, subject, links, voucher, version, created_at)

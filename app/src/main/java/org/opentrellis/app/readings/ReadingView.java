@@ -3,7 +3,7 @@ package org.opentrellis.app.readings;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.opentrellis.app.http.ApiDocument;
+import org.opentrellis.app.http.Schemas;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.reading.Completion;
 import org.opentrellis.core.reading.Reading;
@@ -26,9 +26,7 @@ record ReadingView(
    * @param sentences what is new, as the run sheet says it
    */
   record UnderstoodView(
-      @Schema(ref = ApiDocument.JOURNEY) JsonNode journey,
-      String selected,
-      List<Phrase> sentences) {}
+      @Schema(ref = Schemas.JOURNEY) JsonNode journey, String selected, List<Phrase> sentences) {}
 
   /**
    * @param why a sentence that says what is wrong and what could stand there

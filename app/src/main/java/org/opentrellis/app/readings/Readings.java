@@ -32,9 +32,6 @@ class Readings {
    *     is not understood is no problem in this sense
    */
   ReadingView read(long id, TypedSentence typed) {
-    if (typed.journey() == null) {
-      throw wrong("/journey", "\u201cjourney\u201d is missing.");
-    }
     if (typed.text().length() > LONGEST) {
       throw wrong("/text", "A sentence has at most " + LONGEST + " characters.");
     }

@@ -1,8 +1,7 @@
 package org.opentrellis.app.readings;
 
 import io.swagger.v3.oas.annotations.media.Schema;
-import org.jspecify.annotations.Nullable;
-import org.opentrellis.app.http.ApiDocument;
+import org.opentrellis.app.http.Schemas;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -14,7 +13,7 @@ import tools.jackson.databind.JsonNode;
  * @param caret where completions are wanted, in characters from its start
  */
 record TypedSentence(
-    @Schema(ref = ApiDocument.JOURNEY) @Nullable JsonNode journey,
+    @Schema(ref = Schemas.JOURNEY) JsonNode journey,
     String row,
     boolean replaces,
     String text,

@@ -10,6 +10,7 @@ import java.util.Optional;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.messages.MessageLibrary;
+import org.opentrellis.app.storage.AgainIfTaken;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.reading.Plan;
 import org.opentrellis.core.sentence.RunSheet;
@@ -59,6 +60,7 @@ class Starters {
    * @return the journey's id
    * @throws NotFound if there is no such starter
    */
+  @AgainIfTaken
   @Transactional
   public long begin(String id) {
     Plan plan = Optional.ofNullable(plans.get(id)).orElseThrow(() -> NotFound.of("starter", id));

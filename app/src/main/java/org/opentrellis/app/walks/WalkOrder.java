@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.opentrellis.app.http.ApiDocument;
+import org.opentrellis.app.http.Schemas;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -15,7 +15,7 @@ import tools.jackson.databind.JsonNode;
  * @param journey as it is on the screen; null for as it is saved
  * @param walker who walks, and what they do
  */
-record WalkOrder(@Schema(ref = ApiDocument.JOURNEY) @Nullable JsonNode journey, Walker walker) {
+record WalkOrder(@Schema(ref = Schemas.JOURNEY) @Nullable JsonNode journey, Walker walker) {
 
   /**
    * Who walks.

@@ -5,6 +5,7 @@ import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Objects;
 import org.opentrellis.app.catalogue.Catalogues;
+import org.opentrellis.app.http.GivenName;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.journeys.KeptJourney;
@@ -135,12 +136,7 @@ class Walks {
    */
   List<WalkView.KeptWalkView> keep(long id, WalkView.KeepWalk walk) {
     KeptJourney journey = journeys.find(id);
-    String name = walk.name().strip();
-    Problems problems = new Problems();
-    if (name.isEmpty() || name.length() > 80) {
-      problems.add("bad-value", "/name", "A kept walk needs a name of at most 80 characters.");
-    }
-    problems.throwIfAny();
+    String name = GivenName.of("A kept walk", walk.name(), "/name");
     mapper.insert(
         id,
         name,

@@ -34,7 +34,10 @@ class JourneyApiTest {
           "otherwise": {"id": "b-2"}}]}
       """;
 
+  private static int tests;
+
   private long id;
+  private String name;
 
   @BeforeAll
   static void writeAMessage() {
@@ -49,14 +52,17 @@ class JourneyApiTest {
 
   @BeforeEach
   void addAJourney() {
-    Answer added = APP.post("/api/journeys", "{\"name\": \"A test\", \"purpose\": \"WELCOME\"}");
+    name = "A test " + ++tests;
+    Answer added =
+        APP.post("/api/journeys", "{\"name\": \"%s\", \"purpose\": \"WELCOME\"}".formatted(name));
     assertThat(added.status()).isEqualTo(201);
     id = added.body().get("id").asLong();
   }
 
   private Answer save(int version, String document) {
+    String named = document.replace("\"A test\"", "\"" + name + "\"");
     return APP.put(
-        "/api/journeys/" + id, "{\"version\": %d, \"journey\": %s}".formatted(version, document));
+        "/api/journeys/" + id, "{\"version\": %d, \"journey\": %s}".formatted(version, named));
   }
 
   private Answer load() {

@@ -4,6 +4,7 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.opentrellis.core.journey.Characters;
 import org.opentrellis.core.journey.EventName;
 import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.ListName;
@@ -54,6 +55,11 @@ public record AudienceGroup(
     if (name.isBlank() || name.length() > 80) {
       throw new IllegalArgumentException("an audience group needs a name of at most 80 characters");
     }
+    Characters.refusal(name)
+        .ifPresent(
+            wrong -> {
+              throw new IllegalArgumentException("an audience group's name " + wrong);
+            });
     if (!(share >= 0 && share <= 1)) {
       throw new IllegalArgumentException("a group's share must be 0 to 1, not " + share);
     }

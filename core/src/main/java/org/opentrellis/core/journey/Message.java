@@ -35,6 +35,11 @@ public record Message(
     }
   }
 
+  /** The same under another name. */
+  public Message named(String other) {
+    return new Message(id, other, channel, subject, links, voucher);
+  }
+
   /** An email that gives nothing off. */
   public static Message email(String id, String name, String subject, String... links) {
     return new Message(

@@ -8,7 +8,7 @@ final class Text {
 
   /**
    * @return the value without white space at its ends
-   * @throws IllegalArgumentException if it is blank, too long or holds control characters
+   * @throws IllegalArgumentException if it is blank or too long, or {@link Characters} refuses it
    */
   static String named(String what, String value, int most) {
     String trimmed = value.strip();
@@ -19,9 +19,11 @@ final class Text {
       throw new IllegalArgumentException(
           what + " must have at most " + most + " characters, not " + trimmed.length());
     }
-    if (trimmed.chars().anyMatch(Character::isISOControl)) {
-      throw new IllegalArgumentException(what + " must not hold control characters");
-    }
+    Characters.refusal(trimmed)
+        .ifPresent(
+            wrong -> {
+              throw new IllegalArgumentException(what + " " + wrong);
+            });
     return trimmed;
   }
 

@@ -21,23 +21,13 @@ import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.format.SchemaWriter;
 import org.springdoc.core.customizers.GlobalOpenApiCustomizer;
-import org.springframework.stereotype.Component;
 
 /**
  * Makes the OpenAPI document say what our records promise: a component that is not marked nullable
  * is always there, and one of several kinds is exactly one of them, told apart by {@code kind}. The
  * front end's types are generated from this.
  */
-@Component
-public class ApiDocument implements ModelConverter, GlobalOpenApiCustomizer {
-  private static final String SCHEMAS = "#/components/schemas/";
-  public static final String JOURNEY = SCHEMAS + "Journey";
-  public static final String BEHAVIOUR = SCHEMAS + "Behaviour";
-  public static final String STRAND = SCHEMAS + "Strand";
-  public static final String SEGMENT = SCHEMAS + "Segment";
-  public static final String STEP = SCHEMAS + "Step";
-  public static final String COHORT = SCHEMAS + "CohortPlan";
-
+public final class ApiDocument implements ModelConverter, GlobalOpenApiCustomizer {
   private final Map<String, Class<?>> types = new ConcurrentHashMap<>();
 
   @Override
@@ -70,7 +60,7 @@ public class ApiDocument implements ModelConverter, GlobalOpenApiCustomizer {
 
   /** The documents' schemas come from where the documents are read and written. */
   private static void addDocuments(Map<String, Schema> schemas) {
-    SchemaWriter.ofParts(SCHEMAS)
+    SchemaWriter.ofParts(Schemas.PLACE)
         .forEach(
             (name, schema) ->
                 schemas.put(name, Json31.mapper().convertValue(schema, JsonSchema.class)));

@@ -1,0 +1,101 @@
+package org.opentrellis.app.doors;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.util.Locale;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.http.ProblemWriter;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.InvalidMediaTypeException;
+import org.springframework.http.MediaType;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/**
+ * The one filter that every request passes first. It answers only to the names that are allowed,
+ * lets no foreign page call the API or change anything, and takes only bodies that a form of a
+ * foreign page cannot send unasked.
+ */
+final class Doorkeeper extends OncePerRequestFilter {
+  private static final Set<String> READING = Set.of("GET", "HEAD", "OPTIONS", "TRACE");
+  private static final Set<MediaType> BODIES =
+      Set.of(MediaType.APPLICATION_JSON, MediaType.parseMediaType("text/csv"));
+
+  private final HostNames names;
+  private final ProblemWriter problems;
+
+  Doorkeeper(HostNames names, ProblemWriter problems) {
+    this.names = names;
+    this.problems = problems;
+  }
+
+  @Override
+  protected void doFilterInternal(
+      HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+      throws ServletException, IOException {
+    String host = request.getHeader(HttpHeaders.HOST);
+    boolean changes = !READING.contains(request.getMethod());
+    boolean api = request.getRequestURI().startsWith("/api");
+    if (!names.allow(host)) {
+      refuse(
+          response,
+          HttpStatus.MISDIRECTED_REQUEST,
+          "wrong-host",
+          "Open Trellis does not answer to this name. Whoever starts it can allow a name with --host.");
+    } else if ((changes || api) && isForeign(request, host)) {
+      refuse(
+          response,
+          HttpStatus.FORBIDDEN,
+          "foreign-page",
+          "This request comes from another page. Only Open Trellis\u2019s own pages may ask for this.");
+    } else if (changes && !request.getMethod().equals("DELETE") && !isStated(request)) {
+      refuse(
+          response,
+          HttpStatus.UNSUPPORTED_MEDIA_TYPE,
+          "wrong-content-type",
+          "The body must be JSON (Content-Type: application/json), or CSV (text/csv) where the API says so.");
+    } else {
+      chain.doFilter(request, response);
+    }
+  }
+
+  /**
+   * Whether a browser says that another page asks. Every browser of these years sends at least one
+   * of the two headers with whatever changes something; a program that is no browser sends none.
+   */
+  private static boolean isForeign(HttpServletRequest request, @Nullable String host) {
+    String site = request.getHeader("Sec-Fetch-Site");
+    String origin = request.getHeader(HttpHeaders.ORIGIN);
+    if (site != null && !site.equals("same-origin") && !site.equals("none")) {
+      return true;
+    }
+    return origin != null && !isOf(host, origin.toLowerCase(Locale.ROOT));
+  }
+
+  private static boolean isOf(@Nullable String host, String origin) {
+    String own = String.valueOf(host).toLowerCase(Locale.ROOT);
+    return origin.equals("http://" + own) || origin.equals("https://" + own);
+  }
+
+  private static boolean isStated(HttpServletRequest request) {
+    String said = request.getContentType();
+    if (said == null) {
+      return false;
+    }
+    try {
+      MediaType type = MediaType.parseMediaType(said);
+      return BODIES.stream().anyMatch(one -> one.equalsTypeAndSubtype(type));
+    } catch (InvalidMediaTypeException none) {
+      return false;
+    }
+  }
+
+  private void refuse(HttpServletResponse response, HttpStatus status, String code, String sentence)
+      throws IOException {
+    problems.write(response, status, code, sentence);
+  }
+}

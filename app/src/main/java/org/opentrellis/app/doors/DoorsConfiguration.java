@@ -1,0 +1,121 @@
+package org.opentrellis.app.doors;
+
+import java.net.InetAddress;
+import java.net.UnknownHostException;
+import org.opentrellis.app.StartRefused;
+import org.opentrellis.app.TrellisSettings;
+import org.opentrellis.app.http.ProblemWriter;
+import org.opentrellis.app.storage.DataFolder;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.web.servlet.FilterRegistrationBean;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.core.Ordered;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.http.SessionCreationPolicy;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.header.writers.CrossOriginEmbedderPolicyHeaderWriter.CrossOriginEmbedderPolicy;
+import org.springframework.security.web.header.writers.CrossOriginOpenerPolicyHeaderWriter.CrossOriginOpenerPolicy;
+import org.springframework.security.web.header.writers.CrossOriginResourcePolicyHeaderWriter.CrossOriginResourcePolicy;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+
+/** Wires the doors. */
+@Configuration
+class DoorsConfiguration {
+  /**
+   * Scripts, pictures, fonts and requests from here only; nothing inline but the style attributes
+   * that pictures of charts are drawn with.
+   */
+  private static final String CONTENT_POLICY =
+      String.join(
+          "; ",
+          "default-src 'none'",
+          "script-src 'self'",
+          "style-src 'self'",
+          "style-src-attr 'unsafe-inline'",
+          "img-src 'self' data:",
+          "font-src 'self'",
+          "connect-src 'self'",
+          "form-action 'self'",
+          "base-uri 'none'",
+          "frame-ancestors 'none'");
+
+  @Bean
+  PasswordFile passwordFile(DataFolder folder) {
+    return new PasswordFile(folder.path());
+  }
+
+  @Bean
+  HostNames hostNames(
+      TrellisSettings settings, PasswordFile password, @Value("${server.address}") String address) {
+    InetAddress listening = listening(address);
+    if (!listening.isLoopbackAddress() && !password.isSet()) {
+      throw new StartRefused(
+          "Listening on %s lets others reach your data, and no password is set. Set one first with ./trellis password, or leave out --listen."
+              .formatted(address));
+    }
+    return new HostNames(settings.hosts(), listening);
+  }
+
+  private static InetAddress listening(String address) {
+    try {
+      return InetAddress.getByName(address);
+    } catch (UnknownHostException unknown) {
+      throw new StartRefused(
+          "--listen takes an address of this machine, not %s.".formatted(address), unknown);
+    }
+  }
+
+  @Bean
+  FilterRegistrationBean<Doorkeeper> doorkeeper(HostNames names, ProblemWriter problems) {
+    FilterRegistrationBean<Doorkeeper> filter =
+        new FilterRegistrationBean<>(new Doorkeeper(names, problems));
+    filter.setOrder(Ordered.HIGHEST_PRECEDENCE + 10);
+    return filter;
+  }
+
+  @Bean
+  SecurityFilterChain doors(HttpSecurity http, Keyholder keyholder, ProblemWriter problems) {
+    return http
+        // A foreign page is kept out by where it says it comes from; see Doorkeeper.
+        .csrf(csrf -> csrf.disable())
+        .formLogin(form -> form.disable())
+        .httpBasic(basic -> basic.disable())
+        .logout(logout -> logout.disable())
+        .requestCache(cache -> cache.disable())
+        .sessionManagement(
+            session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+        .headers(
+            headers ->
+                headers
+                    .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
+                    .frameOptions(frame -> frame.deny())
+                    .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN))
+                    .crossOriginOpenerPolicy(
+                        policy -> policy.policy(CrossOriginOpenerPolicy.SAME_ORIGIN))
+                    .crossOriginEmbedderPolicy(
+                        policy -> policy.policy(CrossOriginEmbedderPolicy.REQUIRE_CORP))
+                    .crossOriginResourcePolicy(
+                        policy -> policy.policy(CrossOriginResourcePolicy.SAME_ORIGIN)))
+        .authorizeHttpRequests(
+            requests ->
+                requests
+                    .requestMatchers("/api/session")
+                    .permitAll()
+                    .requestMatchers("/api/**")
+                    .access(keyholder)
+                    .anyRequest()
+                    .permitAll())
+        .exceptionHandling(
+            handling ->
+                handling.authenticationEntryPoint(
+                    (request, response, refused) ->
+                        problems.write(
+                            response,
+                            HttpStatus.UNAUTHORIZED,
+                            "password-needed",
+                            "Say the password first.")))
+        .build();
+  }
+}

@@ -1,0 +1,36 @@
+package org.opentrellis.app.http;
+
+import java.util.List;
+import org.opentrellis.core.journey.Characters;
+import org.opentrellis.core.problem.Problem;
+import org.opentrellis.core.problem.ProblemsFound;
+
+/** A name that a user gives to something that is kept. */
+public final class GivenName {
+  private static final int LONGEST = 80;
+
+  private GivenName() {}
+
+  /**
+   * @param what for example "A cohort"
+   * @param place where it stands in the request, as a JSON Pointer
+   * @return the name without white space at its ends
+   * @throws ProblemsFound if it is empty or too long, or holds what cannot be in a name
+   */
+  public static String of(String what, String given, String place) {
+    String name = given.strip();
+    if (name.isEmpty() || name.length() > LONGEST) {
+      throw refused(place, what + " needs a name of 1 to %d characters.".formatted(LONGEST));
+    }
+    Characters.refusal(name)
+        .ifPresent(
+            wrong -> {
+              throw refused(place, "The name " + wrong + ".");
+            });
+    return name;
+  }
+
+  private static ProblemsFound refused(String place, String sentence) {
+    return new ProblemsFound(List.of(new Problem("bad-value", place, sentence)));
+  }
+}

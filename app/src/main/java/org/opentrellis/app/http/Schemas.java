@@ -1,0 +1,16 @@
+package org.opentrellis.app.http;
+
+/** Where the API's description has the schemas of documents, for annotations that refer to them. */
+public final class Schemas {
+  /** The schemas' place in the description. */
+  public static final String PLACE = "#/components/schemas/";
+
+  public static final String JOURNEY = PLACE + "Journey";
+  public static final String BEHAVIOUR = PLACE + "Behaviour";
+  public static final String STRAND = PLACE + "Strand";
+  public static final String SEGMENT = PLACE + "Segment";
+  public static final String STEP = PLACE + "Step";
+  public static final String COHORT = PLACE + "CohortPlan";
+
+  private Schemas() {}
+}

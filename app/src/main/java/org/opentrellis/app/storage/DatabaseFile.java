@@ -1,0 +1,97 @@
+package org.opentrellis.app.storage;
+
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.OptionalInt;
+import org.flywaydb.core.Flyway;
+import org.flywaydb.core.api.FlywayException;
+import org.h2.api.ErrorCode;
+
+/** A database as a file that nobody works with at the moment. */
+record DatabaseFile(Path file) {
+  /** The owner of a database that only this application opens; the folder's rights guard it. */
+  static final String USER = "sa";
+
+  private static final String MIGRATIONS = "classpath:db/migration";
+
+  /** The file cannot be read as a database of ours. */
+  static final class Unreadable extends Exception {
+    private static final long serialVersionUID = 1L;
+
+    Unreadable(String sentence, Throwable cause) {
+      super(sentence, cause);
+    }
+  }
+
+  /**
+   * How this application opens it. What is committed is in the file, not in memory; and since each
+   * commit is also forced onto the disk, space that has become free may be used at once.
+   */
+  String url() {
+    String path = file.toString().replaceFirst("\\.mv\\.db$", "");
+    return "jdbc:h2:file:"
+        + path
+        + ";DB_CLOSE_ON_EXIT=FALSE;WRITE_DELAY=0;RETENTION_TIME=0;LOCK_TIMEOUT=10000";
+  }
+
+  /** The schema that this application works with. */
+  static int schemaOfThisVersion() {
+    // It wants a database to tell; an empty one in memory will do.
+    return Arrays.stream(flyway("jdbc:h2:mem:").info().all())
+        .filter(one -> one.getVersion() != null)
+        .map(one -> Integer.parseInt(one.getVersion().getVersion()))
+        .max(Comparator.naturalOrder())
+        .orElse(0);
+  }
+
+  /**
+   * The schema that the file has.
+   *
+   * @return nothing if it holds no data of ours
+   * @throws Unreadable if it is no whole database
+   */
+  OptionalInt schema() throws Unreadable {
+    try (Connection connection = DriverManager.getConnection(url() + ";IFEXISTS=TRUE", USER, "");
+        Statement statement = connection.createStatement();
+        ResultSet versions =
+            statement.executeQuery(
+                """
+                select max(cast("version" as int)) from "flyway_schema_history"
+                where "success" and "version" is not null
+                """)) {
+      versions.next();
+      int version = versions.getInt(1);
+      return versions.wasNull() ? OptionalInt.empty() : OptionalInt.of(version);
+    } catch (SQLException refused) {
+      if (refused.getErrorCode() == ErrorCode.TABLE_OR_VIEW_NOT_FOUND_1
+          || refused.getErrorCode() == ErrorCode.TABLE_OR_VIEW_NOT_FOUND_DATABASE_EMPTY_1) {
+        return OptionalInt.empty();
+      }
+      throw new Unreadable(
+          "%s is damaged, or no database of Open Trellis.".formatted(file.getFileName()), refused);
+    }
+  }
+
+  /**
+   * Brings the file to the schema of this version, making it if it is not there.
+   *
+   * @throws FlywayException if a change of the schema does not fit what is there
+   */
+  void migrate() {
+    flyway(url()).migrate();
+  }
+
+  private static Flyway flyway(String url) {
+    return Flyway.configure()
+        .dataSource(url, USER, "")
+        .locations(MIGRATIONS)
+        .javaMigrations(new UniqueNames())
+        .load();
+  }
+}
