@@ -1,8 +1,29 @@
-import createClient from 'openapi-fetch'
+import createClient, { type Middleware } from 'openapi-fetch'
 import type { paths } from './schema'
 import type { DifferenceLine, JourneyDocument, JourneyView } from './types'
 
 export const api = createClient<paths>({ baseUrl: '/' })
+
+/** Whatever changes something says that it is JSON, also where there is nothing to say. */
+const stated: Middleware = {
+  onRequest({ request }) {
+    const changes = request.method === 'POST' || request.method === 'PUT'
+    if (changes && !request.headers.has('Content-Type')) {
+      request.headers.set('Content-Type', 'application/json')
+    }
+    return request
+  },
+}
+api.use(stated)
+
+/** Calls back whenever the server asks for the password. */
+export function onPasswordNeeded(ask: () => void): void {
+  api.use({
+    onResponse({ response }) {
+      if (response.status === 401) ask()
+    },
+  })
+}
 
 /** What the server says of a refused request (RFC 9457). */
 export interface ApiProblem {

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { reasonOf } from '@/api/client'
-import { download, pngOf, svgOf } from './exportPicture'
+import { download } from '@/ui/download'
+import { pngOf, svgOf } from './exportPicture'
 
 /** Zoom, and the picture as a file. */
 const zoom = defineModel<number>('zoom', { required: true })

@@ -101,11 +101,3 @@ export async function pngOf(picture: SVGSVGElement): Promise<Blob> {
     )
   })
 }
-
-export function download(content: Blob, name: string): void {
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(content)
-  link.download = name
-  link.click()
-  URL.revokeObjectURL(link.href)
-}

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { useRoute } from 'vue-router'
 
+defineProps<{ canSignOut: boolean; out: boolean }>()
+const emit = defineEmits<{ backup: []; signOut: [] }>()
+
 const route = useRoute()
 const places = [
   { to: '/journeys', text: 'Journeys' },
@@ -22,7 +25,7 @@ const places = [
       </svg>
       Open Trellis
     </RouterLink>
-    <nav aria-label="Main" class="flex h-full gap-6">
+    <nav v-if="!out" aria-label="Main" class="flex h-full gap-6">
       <RouterLink
         v-for="place in places"
         :key="place.to"
@@ -33,5 +36,23 @@ const places = [
         {{ place.text }}
       </RouterLink>
     </nav>
+    <div v-if="!out" class="ml-auto flex h-full gap-6">
+      <button
+        type="button"
+        class="text-[#dfe9e2] hover:text-white"
+        title="Everything that is kept here, in one file that ./trellis restore brings back"
+        @click="emit('backup')"
+      >
+        Download a backup
+      </button>
+      <button
+        v-if="canSignOut"
+        type="button"
+        class="text-[#dfe9e2] hover:text-white"
+        @click="emit('signOut')"
+      >
+        Sign out
+      </button>
+    </div>
   </header>
 </template>

@@ -27,6 +27,11 @@ interface Edit {
   after: JourneyDocument
 }
 
+/** Whether one says something else than the other; its state is not saved with it. */
+function differs(one: JourneyDocument, other: JourneyDocument): boolean {
+  return JSON.stringify({ ...one, state: null }) !== JSON.stringify({ ...other, state: null })
+}
+
 /**
  * The journey that is being edited. Run sheet, trellis and step panel are three views of it. Every
  * edit is a named command: it shows at once, can be undone, and is saved by itself; saves go one
@@ -87,7 +92,8 @@ export const useJourneyStore = defineStore('journey', () => {
         undone.value = []
       }
       view.value = loaded
-      void refreshEstimate()
+      if (differs(journey.value, loaded.journey)) show(journey.value)
+      else void refreshEstimate()
     } catch (failure) {
       loadFailure.value = reasonOf(failure)
     }

@@ -34,7 +34,7 @@ class DoorsConfiguration {
           "script-src 'self'",
           "style-src 'self'",
           "style-src-attr 'unsafe-inline'",
-          "img-src 'self' data:",
+          "img-src 'self' data: blob:",
           "font-src 'self'",
           "connect-src 'self'",
           "form-action 'self'",

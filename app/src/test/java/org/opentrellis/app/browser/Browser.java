@@ -59,6 +59,12 @@ final class Browser implements BeforeAllCallback, AfterAllCallback, AfterEachCal
             .newPage();
     page.setDefaultTimeout(PATIENCE_MILLIS);
     page.onPageError(errors::add);
+    page.onConsoleMessage(
+        message -> {
+          if (message.text().contains("Content Security Policy")) {
+            errors.add(message.text());
+          }
+        });
     pages.add(page);
     page.navigate(address);
     return page;
