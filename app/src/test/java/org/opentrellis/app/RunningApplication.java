@@ -46,12 +46,11 @@ public final class RunningApplication implements BeforeAllCallback, AfterAllCall
   }
 
   public static RunningApplication empty() {
-    return new RunningApplication(List.of("springdoc.api-docs.enabled=false"), null);
+    return new RunningApplication(List.of(), null);
   }
 
   public static RunningApplication withDemo() {
-    return new RunningApplication(
-        List.of("springdoc.api-docs.enabled=false", "trellis.demo=true"), null);
+    return new RunningApplication(List.of("trellis.demo=true"), null);
   }
 
   /** One that reads the description of its API off its controllers. */
@@ -62,13 +61,26 @@ public final class RunningApplication implements BeforeAllCallback, AfterAllCall
   @Override
   public void beforeAll(ExtensionContext test) throws IOException {
     data = Files.createTempDirectory("trellis-test");
+    context = start(data, more, properties.stream().map(one -> "--" + one).toArray(String[]::new));
+  }
+
+  /** The application on a folder, for a test that starts and stops it by itself. */
+  public static ConfigurableApplicationContext start(Path data, String... arguments) {
+    return start(data, null, arguments);
+  }
+
+  private static ConfigurableApplicationContext start(
+      Path data, @Nullable Class<?> more, String... arguments) {
     SpringApplicationBuilder builder = new SpringApplicationBuilder(TrellisApplication.class);
     if (more != null) {
       builder.sources(more);
     }
-    List<String> arguments = new ArrayList<>(List.of("--server.port=0", "--trellis.data=" + data));
-    properties.forEach(property -> arguments.add("--" + property));
-    context = builder.run(arguments.toArray(String[]::new));
+    List<String> all = new ArrayList<>(List.of("--server.port=0", "--trellis.data=" + data));
+    if (more == null) {
+      all.add("--springdoc.api-docs.enabled=false");
+    }
+    all.addAll(List.of(arguments));
+    return builder.run(all.toArray(String[]::new));
   }
 
   /** The folder that it keeps its data in. */

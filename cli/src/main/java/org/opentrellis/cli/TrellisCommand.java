@@ -7,7 +7,7 @@ import org.opentrellis.core.problem.ProblemsFound;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
-/** All commands. Exit status: 0 done, 2 a file is refused, 3 bad use. */
+/** All commands. Exit status: 0 done, 1 a fault of ours, 2 a file is refused, 3 bad use. */
 @Command(
     name = "trellis",
     subcommands = {
@@ -19,6 +19,7 @@ import picocli.CommandLine.Command;
 public final class TrellisCommand {
   static final int BAD_FILE = 2;
   static final int BAD_USE = 3;
+  private static final int FAILED = 1;
 
   /** The only clock; the core reads none. */
   static final Clock CLOCK = Clock.systemUTC();
@@ -52,9 +53,19 @@ public final class TrellisCommand {
             bad.print(err);
             return BAD_FILE;
           }
-          throw failure;
+          err.println("trellis: " + sentence(failure));
+          return FAILED;
         });
     return line.execute(arguments);
+  }
+
+  /** Never a stack trace: what a type refused is a sentence, all else is told in one. */
+  private static String sentence(Exception failure) {
+    if (failure instanceof ProblemsFound || failure instanceof IllegalArgumentException) {
+      return String.valueOf(failure.getMessage());
+    }
+    return "it could not be done, for a reason of ours (%s: %s)."
+        .formatted(failure.getClass().getSimpleName(), failure.getMessage());
   }
 
   /** A file that is refused. */

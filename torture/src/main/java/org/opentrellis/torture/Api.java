@@ -65,8 +65,7 @@ public final class Api {
             .method(method, HttpRequest.BodyPublishers.ofString(body))
             .build();
     try {
-      HttpResponse<String> answer =
-          client.send(request, HttpResponse.BodyHandlers.ofString());
+      HttpResponse<String> answer = client.send(request, HttpResponse.BodyHandlers.ofString());
       long millis = (System.nanoTime() - begun) / 1_000_000;
       return new Answer(answer.statusCode(), answer.body(), millis);
     } catch (IOException gone) {

@@ -63,7 +63,7 @@ final class Examples {
     JsonNode type = schema.path("type");
     return switch (type.isArray() ? type.get(0).asString() : type.asString("object")) {
       case "string" -> text(schema, name);
-      case "integer", "number" -> JsonNodeFactory.instance.numberNode(1);
+      case "integer", "number" -> number(name);
       case "boolean" -> JsonNodeFactory.instance.booleanNode(false);
       case "array" -> {
         ArrayNode array = JsonNodeFactory.instance.arrayNode();
@@ -79,6 +79,12 @@ final class Examples {
         yield object;
       }
     };
+  }
+
+  /** Places count from 0, versions and ids from 1. */
+  private static JsonNode number(String name) {
+    boolean place = name.matches("group|number|link|baseline");
+    return JsonNodeFactory.instance.numberNode(place ? 0 : 1);
   }
 
   private static JsonNode text(JsonNode schema, String name) {

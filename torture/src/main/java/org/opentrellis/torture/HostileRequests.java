@@ -29,19 +29,79 @@ public final class HostileRequests implements Ordeal {
           "application/json; charset=utf-7",
           "nonsense");
   private static final List<String> IN_ADDRESSES =
-      List.of("1", "2", "0", "-1", "999999", "99999999999999999999", "0x1", "#1", "x", "1.1", "..",
-          "\u0000", "\u202E", "\u2028", "NaN", "1e400", "%", "' or 1=1 --", "a".repeat(3_000));
+      List.of(
+          "1",
+          "2",
+          "0",
+          "-1",
+          "999999",
+          "99999999999999999999",
+          "0x1",
+          "#1",
+          "x",
+          "1.1",
+          "..",
+          "\u0000",
+          "\u202E",
+          "\u2028",
+          "NaN",
+          "1e400",
+          "%",
+          "' or 1=1 --",
+          "a".repeat(3_000));
   private static final List<String> BODIES =
-      List.of("", "null", "[]", "{}", "{", "7", "\"x\"", "[null]", "{\"a\":1,\"a\":2}",
-          "[".repeat(5_000), "{\"version\":1e999}", "\uFEFF{}", "%YAML 1.2\n---\n*a");
+      List.of(
+          "",
+          "null",
+          "[]",
+          "{}",
+          "{",
+          "7",
+          "\"x\"",
+          "[null]",
+          "{\"a\":1,\"a\":2}",
+          "[".repeat(5_000),
+          "{\"version\":1e999}",
+          "\uFEFF{}",
+          "%YAML 1.2\n---\n*a");
   private static final List<String> VALUES =
-      List.of("null", "[]", "{}", "[null]", "true", "0", "-1", "0.5", "2147483648", "1e308",
-          "-1e308", "9223372036854775807", "12345678901234567890123", "\"\"", "\" \"", "\"x\"",
-          "\"\\u0000\"", "\"\\u202Eevil\"", "\"\\u200B\"", "\"\\uD800\"", "\"\\uFFFE\"",
-          "\"<script>alert(1)</script>\"", "\"=1+1\"", "\"NaN\"", "\"999999999-01-01\"",
-          "\"+999999999-12-31T23:59:59.999999999\"", "\"-999999999-01-01T00:00:00Z\"",
-          "\"9999-12-31\"", "\"25:61\"", "\"Nowhere/Land\"", "\"UTC+99\"", "\"P9999999Y\"",
-          "\"" + "a".repeat(5_000) + "\"", "\"1\"", "{\"kind\":\"nothing\"}", "{\"kind\":null}");
+      List.of(
+          "null",
+          "[]",
+          "{}",
+          "[null]",
+          "true",
+          "0",
+          "-1",
+          "0.5",
+          "2147483648",
+          "1e308",
+          "-1e308",
+          "9223372036854775807",
+          "12345678901234567890123",
+          "\"\"",
+          "\" \"",
+          "\"x\"",
+          "\"\\u0000\"",
+          "\"\\u202Eevil\"",
+          "\"\\u200B\"",
+          "\"\\uD800\"",
+          "\"\\uFFFE\"",
+          "\"<script>alert(1)</script>\"",
+          "\"=1+1\"",
+          "\"NaN\"",
+          "\"999999999-01-01\"",
+          "\"+999999999-12-31T23:59:59.999999999\"",
+          "\"-999999999-01-01T00:00:00Z\"",
+          "\"9999-12-31\"",
+          "\"25:61\"",
+          "\"Nowhere/Land\"",
+          "\"UTC+99\"",
+          "\"P9999999Y\"",
+          "\"" + "a".repeat(5_000) + "\"",
+          "\"1\"",
+          "{\"kind\":\"nothing\"}",
+          "{\"kind\":null}");
 
   private final Api api;
   private final Random random;
@@ -65,7 +125,12 @@ public final class HostileRequests implements Ordeal {
       JsonNode operations = description.get("paths").get(path);
       for (String method : operations.propertyNames()) {
         if (METHODS.contains(method)) {
-          attack(method.toUpperCase(java.util.Locale.ROOT), path, operations.get(method), examples, score);
+          attack(
+              method.toUpperCase(java.util.Locale.ROOT),
+              path,
+              operations.get(method),
+              examples,
+              score);
         }
       }
     }
@@ -121,7 +186,8 @@ public final class HostileRequests implements Ordeal {
   private String changed(JsonNode whole) {
     JsonNode at = whole;
     while (true) {
-      List<JsonNode> deeper = at.valueStream().filter(one -> one.isContainer() && !one.isEmpty()).toList();
+      List<JsonNode> deeper =
+          at.valueStream().filter(one -> one.isContainer() && !one.isEmpty()).toList();
       if (deeper.isEmpty() || random.nextInt(5) == 0) {
         break;
       }
@@ -144,7 +210,9 @@ public final class HostileRequests implements Ordeal {
 
   private static String address(String path, JsonNode operation, String value) {
     String written = URLEncoder.encode(value, StandardCharsets.UTF_8).replace("+", "%20");
-    StringBuilder address = new StringBuilder(path.replaceAll("\\{[^}]*}", java.util.regex.Matcher.quoteReplacement(written)));
+    StringBuilder address =
+        new StringBuilder(
+            path.replaceAll("\\{[^}]*}", java.util.regex.Matcher.quoteReplacement(written)));
     String joint = "?";
     for (JsonNode parameter : operation.path("parameters")) {
       if (parameter.path("in").asString().equals("query")) {
@@ -162,9 +230,14 @@ public final class HostileRequests implements Ordeal {
           answer.status(),
           answer.millis(),
           "%s %s (%s) %s -> %s"
-              .formatted(method, shortened(address), type, shortened(body), shortened(answer.text())));
+              .formatted(
+                  method, shortened(address), type, shortened(body), shortened(answer.text())));
     } catch (UncheckedIOException broken) {
-      score.answered(599, 0, "%s %s %s: %s".formatted(method, shortened(address), shortened(body), broken.getMessage()));
+      score.answered(
+          599,
+          0,
+          "%s %s %s: %s"
+              .formatted(method, shortened(address), shortened(body), broken.getMessage()));
     } catch (IllegalArgumentException notToBeSent) {
       // The client refuses it before it is sent.
     }

@@ -45,7 +45,8 @@ public final class TwentyAtOnce implements Ordeal {
     atOnce(
         score,
         () ->
-            api.post("/api/journeys", "{\"name\": \"%s\", \"purpose\": \"OTHER\"}".formatted(name)));
+            api.post(
+                "/api/journeys", "{\"name\": \"%s\", \"purpose\": \"OTHER\"}".formatted(name)));
     atOnce(
         score,
         () ->

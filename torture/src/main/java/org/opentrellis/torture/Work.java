@@ -89,7 +89,10 @@ final class Work {
 
   private void bringIn(Api api) {
     long id =
-        counted(api.post("/api/starters/cart/journeys", ""), "a starter").body().path("id").asLong();
+        counted(api.post("/api/starters/cart/journeys", ""), "a starter")
+            .body()
+            .path("id")
+            .asLong();
     String file = api.get("/api/journeys/" + id + "/file").text();
     ObjectNode order = Api.JSON.createObjectNode().put("text", file).put("keep", true);
     order.putArray("overwrite");

@@ -10,6 +10,7 @@ import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.journeys.KeptJourney;
 import org.opentrellis.core.behaviour.Behaviour;
+import org.opentrellis.core.calendar.Years;
 import org.opentrellis.core.calibrate.Calibration;
 import org.opentrellis.core.calibrate.Calibrator;
 import org.opentrellis.core.calibrate.Estimate;
@@ -42,6 +43,7 @@ class Calibrations {
     if (csv == null || csv.isBlank()) {
       throw refused("", "The file is empty.");
     }
+    checkYear(seenUntil);
     KeptJourney kept = journeys.find(id);
     List<SendRecord> history = HistoryCsv.read(csv);
     Instant until =
@@ -63,6 +65,16 @@ class Calibrations {
           Documents.write(behaviour));
     } catch (IllegalArgumentException tooLittle) {
       throw ProblemsFound.refused("", tooLittle);
+    }
+  }
+
+  private static void checkYear(@Nullable Instant seenUntil) {
+    try {
+      if (seenUntil != null) {
+        Years.withinReason(seenUntil);
+      }
+    } catch (IllegalArgumentException wrong) {
+      throw ProblemsFound.refused("/until", wrong);
     }
   }
 

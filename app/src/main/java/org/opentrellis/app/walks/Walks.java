@@ -4,14 +4,18 @@ import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Objects;
+import java.util.function.Supplier;
 import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.http.GivenName;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.journeys.KeptJourney;
+import org.opentrellis.core.calendar.Years;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.ListName;
+import org.opentrellis.core.journey.TagName;
 import org.opentrellis.core.problem.Problems;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.sentence.RunSheet;
@@ -64,6 +68,9 @@ class Walks {
     if (walker.number() < 0 || walker.number() >= 1_000) {
       problems.add("bad-value", "/walker/number", "People are numbered 0 to 999.");
     }
+    check(problems, "/walker/start", () -> Years.withinReason(walker.start().toLocalDate()));
+    walker.tags().forEach(tag -> check(problems, "/walker/tags", () -> new TagName(tag)));
+    walker.lists().forEach(list -> check(problems, "/walker/lists", () -> new ListName(list)));
     if (walker.choices().size() > MOST_CHOICES) {
       problems.add("bad-value", "/walker/choices", "At most 500 choices can be made.");
     }
@@ -77,6 +84,16 @@ class Walks {
       }
     }
     problems.throwIfAny();
+  }
+
+  private static void check(Problems problems, String place, Supplier<?> reading) {
+    try {
+      reading.get();
+    } catch (IllegalArgumentException refused) {
+      ProblemsFound.refused(place, refused)
+          .problems()
+          .forEach(one -> problems.add(one.code(), one.place(), one.sentence()));
+    }
   }
 
   /** The kept walks of a journey, each walked again through it as it is now. */

@@ -187,6 +187,9 @@ public final class Calibrator {
       return share(buyers, clickers);
     }
     double base = anyway / (double) others;
+    if (base >= 1) {
+      return share(0, clickers);
+    }
     Interval interval =
         Newcombe.independent(
             new Proportion(buyers, clickers),

@@ -10,6 +10,17 @@ import org.opentrellis.core.behaviour.Measured;
  */
 public record Estimate(double value, double low, double high, long count) {
 
+  /**
+   * @throws IllegalArgumentException if the interval has no ends: the history fits many values
+   *     equally well
+   */
+  public Estimate {
+    if (!Double.isFinite(value) || !Double.isFinite(low) || !Double.isFinite(high)) {
+      throw new IllegalArgumentException(
+          "the history fits many values equally well, so that nothing can be measured; it may be that everybody opened everything, that all opened at one instant, or that rows stand twice");
+    }
+  }
+
   public boolean contains(double other) {
     return low <= other && other <= high;
   }

@@ -12,6 +12,7 @@ import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
+import org.opentrellis.core.calendar.Years;
 import org.opentrellis.core.calibrate.SendRecord;
 import org.opentrellis.core.problem.Problems;
 import org.opentrellis.core.problem.ProblemsFound;
@@ -37,6 +38,7 @@ public final class HistoryCsv {
           "bought",
           "zone");
   private static final int MOST_PROBLEMS = 20;
+  private static final int MOST_COLUMNS = 200;
 
   private final Problems problems = new Problems();
   private int found;
@@ -59,6 +61,15 @@ public final class HistoryCsv {
             .setIgnoreEmptyLines(true)
             .get();
     List<SendRecord> records = new ArrayList<>();
+    long columns = 1 + text.lines().findFirst().orElse("").chars().filter(c -> c == ',').count();
+    if (columns > MOST_COLUMNS) {
+      add(
+          "too-many-columns",
+          "/0",
+          "Line 1: there are %,d columns; at most %d are read.".formatted(columns, MOST_COLUMNS));
+      problems.throwIfAny();
+    }
+    long line = 1;
     try (CSVParser parser = CSVParser.parse(new StringReader(text), format)) {
       List<String> header = parser.getHeaderNames();
       NEEDED.stream()
@@ -79,8 +90,9 @@ public final class HistoryCsv {
                       "Column \u201c%s\u201d is none of %s."
                           .formatted(column, String.join(", ", KNOWN))));
       problems.throwIfAny();
-      for (CSVRecord line : parser) {
-        record(line).ifPresent(records::add);
+      for (CSVRecord record : parser) {
+        line = parser.getCurrentLineNumber() + 1;
+        record(record).ifPresent(records::add);
         if (found >= MOST_PROBLEMS) {
           break;
         }
@@ -89,7 +101,13 @@ public final class HistoryCsv {
         | UncheckedIOException
         | IllegalArgumentException
         | IllegalStateException broken) {
-      add("bad-csv", "", "This is no CSV with a header: " + broken.getMessage() + ".");
+      add(
+          "bad-csv",
+          "/" + (line - 1),
+          line == 1
+              ? "Line 1: this is no header of a CSV. Every column needs a name of its own, and quotation marks must enclose whole names."
+              : "Line %d: this is no CSV from here on. Quotation marks must enclose whole values, and each that begins must end."
+                  .formatted(line));
     }
     problems.throwIfAny();
     return records;
@@ -140,8 +158,8 @@ public final class HistoryCsv {
       return Optional.empty();
     }
     try {
-      return Optional.of(java.time.OffsetDateTime.parse(value).toInstant());
-    } catch (DateTimeException wrong) {
+      return Optional.of(Years.withinReason(java.time.OffsetDateTime.parse(value).toInstant()));
+    } catch (DateTimeException | IllegalArgumentException wrong) {
       add(
           "bad-time",
           place(line),

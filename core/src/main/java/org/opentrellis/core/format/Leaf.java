@@ -7,6 +7,7 @@ import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.Map;
 import java.util.function.Function;
+import org.opentrellis.core.calendar.Years;
 import org.opentrellis.core.journey.Money;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.DecimalNode;
@@ -166,12 +167,14 @@ record Leaf(
   }
 
   private static LocalDate date(String text) {
-    return parsed(() -> LocalDate.parse(text), "a date is written as 2027-03-14, not " + text);
+    return Years.withinReason(
+        parsed(() -> LocalDate.parse(text), "a date is written as 2027-03-14, not " + text));
   }
 
   private static Instant instant(String text) {
-    return parsed(
-        () -> Instant.parse(text), "a moment is written as 2027-03-14T09:00:00Z, not " + text);
+    return Years.withinReason(
+        parsed(
+            () -> Instant.parse(text), "a moment is written as 2027-03-14T09:00:00Z, not " + text));
   }
 
   private static ZoneId zone(String text) {

@@ -10,10 +10,12 @@ import static org.opentrellis.core.testing.Steps.pause;
 import static org.opentrellis.core.testing.Steps.reaction;
 
 import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.opentrellis.core.behaviour.Assumed;
 import org.opentrellis.core.behaviour.Attention;
@@ -193,6 +195,30 @@ class CalibratorTest {
     assertThat(right).isGreaterThanOrEqualTo(Math.round(0.85 * Attention.WEEK));
     assertThat(fit.openMedianHours().value()).isCloseTo(3, within(0.35));
     assertThat(fit.openSigma().value()).isCloseTo(1.6, within(0.12));
+  }
+
+  /** A history that many values fit equally well gave intervals from NaN to NaN. */
+  @Test
+  void whatCannotBeMeasuredIsSaidAndNeverGivenAsNoNumber() {
+    Instant sent = Instant.parse("2027-03-01T09:00:00Z");
+    List<SendRecord> everybody =
+        IntStream.range(0, 60)
+            .mapToObj(
+                n ->
+                    new SendRecord(
+                        "p" + n,
+                        "planner",
+                        ZoneOffset.UTC,
+                        sent,
+                        Optional.of(sent),
+                        Optional.of(sent.plusSeconds(3_600)),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty()))
+            .toList();
+    assertThatThrownBy(() -> Calibrator.fit(everybody, sent.plusSeconds(864_000)))
+        .isInstanceOf(IllegalArgumentException.class)
+        .hasMessageContaining("nothing can be measured");
   }
 
   @Test

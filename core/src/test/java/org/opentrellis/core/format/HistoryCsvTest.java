@@ -57,6 +57,32 @@ class HistoryCsvTest {
   }
 
   @Test
+  void brokenCsvIsSaidInASentenceWithItsLine() {
+    assertThat(problems(HEADER + "ada,planner,2027-03-14T09:00:00Z,,,,,,\r\nbo,\"pla\"nner,x\r\n"))
+        .extracting(Problem::sentence)
+        .containsExactly(
+            "Line 3: this is no CSV from here on. Quotation marks must enclose whole values, and each that begins must end.");
+    assertThat(problems("person,person,sent\r\n"))
+        .extracting(Problem::sentence)
+        .allMatch(sentence -> sentence.startsWith("Line 1: this is no header of a CSV."));
+  }
+
+  @Test
+  void aTableOfVeryManyColumnsIsNotReadAtAll() {
+    String header = "person,message,sent" + ",x".repeat(198);
+    assertThat(problems(header + "\r\n"))
+        .extracting(Problem::sentence)
+        .containsExactly("Line 1: there are 201 columns; at most 200 are read.");
+  }
+
+  @Test
+  void aYearBeyondReasonIsNoTime() {
+    assertThat(problems("person,message,sent\nada,planner,+999999999-01-01T00:00:00Z\n"))
+        .extracting(Problem::code)
+        .containsExactly("bad-time");
+  }
+
+  @Test
   void columnsMustBeKnownAndThere() {
     assertThat(problems("person,sent,colour\na,b,c\n"))
         .extracting(Problem::code)
