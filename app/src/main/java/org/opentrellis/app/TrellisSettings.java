@@ -11,9 +11,15 @@ import org.springframework.util.unit.DataSize;
  * @param data the folder that holds the database
  * @param demo whether to lay the demo's data into an empty database
  * @param hosts names that the application answers to besides those of this machine
+ * @param leastRoom on the disk; with less, changes are refused before they begin
  * @param largestBody the largest request that is read
  * @param largestTable the largest CSV that is read
  */
 @ConfigurationProperties("trellis")
 public record TrellisSettings(
-    Path data, boolean demo, List<String> hosts, DataSize largestBody, DataSize largestTable) {}
+    Path data,
+    boolean demo,
+    List<String> hosts,
+    DataSize leastRoom,
+    DataSize largestBody,
+    DataSize largestTable) {}

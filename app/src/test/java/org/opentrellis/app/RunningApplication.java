@@ -1,30 +1,22 @@
 package org.opentrellis.app;
 
 import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.opentrellis.app.http.ApiDocument;
 import org.springframework.boot.builder.SpringApplicationBuilder;
-import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 
 /** The real application on a free port with a data folder of its own, for one test class. */
 public final class RunningApplication implements BeforeAllCallback, AfterAllCallback {
-  private static final JsonMapper JSON = JsonMapper.builder().build();
-
   /** What springdoc needs to describe the API; else it stays out of the way. */
   private static final List<String> DESCRIBING =
       List.of(
@@ -36,9 +28,9 @@ public final class RunningApplication implements BeforeAllCallback, AfterAllCall
 
   private final List<String> properties;
   private final @Nullable Class<?> more;
-  private final HttpClient client = HttpClient.newHttpClient();
   private @Nullable ConfigurableApplicationContext context;
   private @Nullable Path data;
+  private @Nullable Answers answers;
 
   private RunningApplication(List<String> properties, @Nullable Class<?> more) {
     this.properties = properties;
@@ -62,6 +54,7 @@ public final class RunningApplication implements BeforeAllCallback, AfterAllCall
   public void beforeAll(ExtensionContext test) throws IOException {
     data = Files.createTempDirectory("trellis-test");
     context = start(data, more, properties.stream().map(one -> "--" + one).toArray(String[]::new));
+    answers = Answers.of(context);
   }
 
   /** The application on a folder, for a test that starts and stops it by itself. */
@@ -85,7 +78,7 @@ public final class RunningApplication implements BeforeAllCallback, AfterAllCall
 
   /** The folder that it keeps its data in. */
   public Path data() {
-    return java.util.Objects.requireNonNull(data);
+    return Objects.requireNonNull(data);
   }
 
   @Override
@@ -96,27 +89,32 @@ public final class RunningApplication implements BeforeAllCallback, AfterAllCall
   }
 
   public String address() {
-    int port = ((WebServerApplicationContext) context).getWebServer().getPort();
-    return "http://127.0.0.1:" + port;
+    return answers().address();
   }
 
-  /** An answer: its status and its JSON. */
-  public record Answer(int status, JsonNode body) {}
-
-  public Answer get(String path) {
-    return send(HttpRequest.newBuilder(URI.create(address() + path)).GET());
+  public Answers.Answer get(String path) {
+    return answers().get(path);
   }
 
-  public Answer post(String path, String body) {
-    return send("POST", path, body);
+  public Answers.Answer post(String path, String body) {
+    return answers().post(path, body);
   }
 
-  public Answer put(String path, String body) {
-    return send("PUT", path, body);
+  public Answers.Answer put(String path, String body) {
+    return answers().put(path, body);
   }
 
-  public Answer delete(String path) {
-    return send("DELETE", path, "");
+  public Answers.Answer delete(String path) {
+    return answers().delete(path);
+  }
+
+  /** An answer that is no JSON. */
+  public String text(String path) {
+    return answers().text(path);
+  }
+
+  private Answers answers() {
+    return Objects.requireNonNull(answers);
   }
 
   /**
@@ -135,7 +133,7 @@ public final class RunningApplication implements BeforeAllCallback, AfterAllCall
   }
 
   /** Begins a dry run with a cohort of one's own. */
-  public Answer begin(String journeys, String cohort, long seed) {
+  public Answers.Answer begin(String journeys, String cohort, long seed) {
     return post(
         "/api/dry-runs",
         "{\"journeys\": [%s], \"cohort\": %s, \"cohortId\": null, \"seed\": %d, \"horizonDays\": 60}"
@@ -143,7 +141,7 @@ public final class RunningApplication implements BeforeAllCallback, AfterAllCall
   }
 
   /** Waits for a run that has begun. */
-  public long ran(Answer begun) {
+  public long ran(Answers.Answer begun) {
     JsonNode progress = begun.body();
     long giveUp = System.nanoTime() + 120_000_000_000L;
     while (!progress.path("state").asString().equals("DONE")) {
@@ -155,34 +153,5 @@ public final class RunningApplication implements BeforeAllCallback, AfterAllCall
       progress = get("/api/runs-on-their-way/" + begun.body().get("job").asLong()).body();
     }
     return progress.get("run").asLong();
-  }
-
-  /** An answer that is no JSON. */
-  public String text(String path) {
-    return body(HttpRequest.newBuilder(URI.create(address() + path)).GET()).body();
-  }
-
-  private Answer send(String method, String path, String body) {
-    return send(
-        HttpRequest.newBuilder(URI.create(address() + path))
-            .header("Content-Type", "application/json")
-            .method(method, HttpRequest.BodyPublishers.ofString(body)));
-  }
-
-  private Answer send(HttpRequest.Builder request) {
-    HttpResponse<String> response = body(request);
-    String body = response.body().isEmpty() ? "null" : response.body();
-    return new Answer(response.statusCode(), JSON.readTree(body));
-  }
-
-  private HttpResponse<String> body(HttpRequest.Builder request) {
-    try {
-      return client.send(request.build(), HttpResponse.BodyHandlers.ofString());
-    } catch (IOException failure) {
-      throw new UncheckedIOException(failure);
-    } catch (InterruptedException stopped) {
-      Thread.currentThread().interrupt();
-      throw new IllegalStateException(stopped);
-    }
   }
 }

@@ -46,6 +46,8 @@ final class Doorkeeper extends OncePerRequestFilter {
           HttpStatus.MISDIRECTED_REQUEST,
           "wrong-host",
           "Open Trellis does not answer to this name. Whoever starts it can allow a name with --host.");
+    } else if (request.getRequestURI().equals("/error")) {
+      refuse(response, HttpStatus.NOT_FOUND, "not-found", "There is nothing here.");
     } else if ((changes || api) && isForeign(request, host)) {
       refuse(
           response,

@@ -2,10 +2,7 @@ package org.opentrellis.app.doors;
 
 import com.github.benmanes.caffeine.cache.Ticker;
 import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
-import java.io.IOException;
-import org.opentrellis.app.http.ProblemWriter;
-import org.springframework.http.HttpHeaders;
+import org.opentrellis.app.http.Refusal;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -21,13 +18,11 @@ import org.springframework.web.bind.annotation.RestController;
 class SessionController {
   private final PasswordFile password;
   private final Keyholder keyholder;
-  private final ProblemWriter problems;
   private final Attempts attempts = new Attempts(Ticker.systemTicker());
 
-  SessionController(PasswordFile password, Keyholder keyholder, ProblemWriter problems) {
+  SessionController(PasswordFile password, Keyholder keyholder) {
     this.password = password;
     this.keyholder = keyholder;
-    this.problems = problems;
   }
 
   /**
@@ -45,22 +40,19 @@ class SessionController {
 
   @PostMapping
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void signIn(@RequestBody SignIn given, HttpServletRequest request, HttpServletResponse response)
-      throws IOException {
+  void signIn(@RequestBody SignIn given, HttpServletRequest request) {
     switch (attempts.attempt(request.getRemoteAddr(), () -> password.isRight(given.password()))) {
       case RIGHT -> keyholder.letIn(request);
       case WRONG ->
-          problems.write(
-              response, HttpStatus.FORBIDDEN, "wrong-password", "That is not the password.");
-      case TOO_MANY -> {
-        response.setHeader(HttpHeaders.RETRY_AFTER, Long.toString(Attempts.PAUSE.toSeconds()));
-        problems.write(
-            response,
-            HttpStatus.TOO_MANY_REQUESTS,
-            "too-many-attempts",
-            "Too many wrong passwords. Try again in %d minutes."
-                .formatted(Attempts.PAUSE.toMinutes()));
-      }
+          throw new Refusal(
+              HttpStatus.FORBIDDEN, "wrong-password", "That is not the password.", null);
+      case TOO_MANY ->
+          throw new Refusal(
+              HttpStatus.TOO_MANY_REQUESTS,
+              "too-many-attempts",
+              "Too many wrong passwords. Try again in %d minutes."
+                  .formatted(Attempts.PAUSE.toMinutes()),
+              Attempts.PAUSE);
     }
   }
 

@@ -70,6 +70,15 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
     return detail;
   }
 
+  @ExceptionHandler
+  ResponseEntity<ProblemDetail> refused(Refusal refusal) {
+    ResponseEntity.BodyBuilder answer = ResponseEntity.status(refusal.status());
+    if (refusal.retryAfter() != null) {
+      answer.header(HttpHeaders.RETRY_AFTER, Long.toString(refusal.retryAfter().toSeconds()));
+    }
+    return answer.body(detail(refusal.status(), refusal.code(), refusal.getMessage()));
+  }
+
   /** Either the disk is to blame, or we are. */
   @ExceptionHandler
   ProblemDetail unexpected(Exception failure) {

@@ -51,13 +51,14 @@ record DatabaseFile(Path file) {
   }
 
   /**
-   * The schema that the file has.
+   * The schema that the file has; it is only read, not touched.
    *
    * @return nothing if it holds no data of ours
    * @throws Unreadable if it is no whole database
    */
   OptionalInt schema() throws Unreadable {
-    try (Connection connection = DriverManager.getConnection(url() + ";IFEXISTS=TRUE", USER, "");
+    String reading = url() + ";IFEXISTS=TRUE;ACCESS_MODE_DATA=r";
+    try (Connection connection = DriverManager.getConnection(reading, USER, "");
         Statement statement = connection.createStatement();
         ResultSet versions =
             statement.executeQuery(

@@ -42,7 +42,7 @@ final class SchemaUpgrade {
       if (Files.exists(folder.database())) {
         upgrade(new DatabaseFile(folder.database()), DatabaseFile.schemaOfThisVersion());
       } else {
-        new DatabaseFile(folder.nextDatabase()).migrate();
+        makeNew();
         folder.putNextInPlace();
         console.accept("A new data folder has been made: " + folder.path());
       }
@@ -50,6 +50,14 @@ final class SchemaUpgrade {
       throw StorageTrouble.isFull(refused)
           ? noRoom(refused)
           : DataFolder.notWritable(folder.path(), refused);
+    }
+  }
+
+  private void makeNew() {
+    try {
+      new DatabaseFile(folder.nextDatabase()).migrate();
+    } catch (RuntimeException refused) {
+      throw StorageTrouble.in(refused).isPresent() ? noRoom(refused) : refused;
     }
   }
 

@@ -93,7 +93,8 @@ public final class StorageTrouble extends RuntimeException {
     String words = String.valueOf(failure.getMessage()).toLowerCase(Locale.ROOT);
     return words.contains("no space left")
         || words.contains("quota exceeded")
-        || words.contains("not enough space");
+        || words.contains("not enough space")
+        || words.contains("file too large");
   }
 
   /** The operating system's reason without the file's name. */

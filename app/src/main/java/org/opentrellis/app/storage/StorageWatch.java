@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.TrellisSettings;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -18,17 +19,19 @@ import org.springframework.stereotype.Component;
 public class StorageWatch {
   private static final Logger LOG = LoggerFactory.getLogger(StorageWatch.class);
 
+  private final DataFolder folder;
+  private final HikariDataSource pool;
+
   /**
    * Less is refused beforehand: a commit that the disk takes in part costs everybody a reopening.
    */
-  private static final long LEAST_ROOM_BYTES = 1_000_000;
+  private final long leastRoomBytes;
 
-  private final DataFolder folder;
-  private final HikariDataSource pool;
   private volatile StorageTrouble.@Nullable Kind trouble;
 
-  StorageWatch(DataFolder folder, HikariDataSource pool) {
+  StorageWatch(DataFolder folder, HikariDataSource pool, TrellisSettings settings) {
     this.folder = folder;
+    this.leastRoomBytes = settings.leastRoom().toBytes();
     this.pool = pool;
   }
 
@@ -44,7 +47,7 @@ public class StorageWatch {
 
   private boolean hasRoom() {
     try {
-      return Files.getFileStore(folder.path()).getUsableSpace() >= LEAST_ROOM_BYTES;
+      return Files.getFileStore(folder.path()).getUsableSpace() >= leastRoomBytes;
     } catch (IOException unknown) {
       return true;
     }

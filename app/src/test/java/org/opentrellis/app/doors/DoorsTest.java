@@ -44,7 +44,7 @@ class DoorsTest {
     "127.0.0.1.evil.example, 421",
     "192.168.0.7, 421",
     "0.0.0.0, 421",
-    "localhost:80:80, 421",
+    "localhost:80:80, 400",
     "localhost/, 400",
     "'', 421",
   })

@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.opentrellis.app.Answers.Answer;
 import org.opentrellis.app.RunningApplication;
-import org.opentrellis.app.RunningApplication.Answer;
 import tools.jackson.databind.JsonNode;
 
 /** Dry runs and comparisons over HTTP, on the demo. */

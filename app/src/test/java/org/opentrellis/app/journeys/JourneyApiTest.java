@@ -12,8 +12,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.opentrellis.app.Answers.Answer;
 import org.opentrellis.app.RunningApplication;
-import org.opentrellis.app.RunningApplication.Answer;
 import tools.jackson.databind.JsonNode;
 
 /** Journeys over HTTP: what is saved, and what is refused and how. */

@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.opentrellis.app.Answers.Answer;
 import org.opentrellis.app.RunningApplication;
-import org.opentrellis.app.RunningApplication.Answer;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 

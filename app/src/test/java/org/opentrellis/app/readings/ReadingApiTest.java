@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.opentrellis.app.Answers.Answer;
 import org.opentrellis.app.RunningApplication;
-import org.opentrellis.app.RunningApplication.Answer;
 import tools.jackson.databind.JsonNode;
 
 /** Sentences over HTTP: what they come to, why they are refused, and how to go on. */

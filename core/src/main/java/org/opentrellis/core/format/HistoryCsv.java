@@ -12,6 +12,7 @@ import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
+import org.apache.commons.csv.DuplicateHeaderMode;
 import org.opentrellis.core.calendar.Years;
 import org.opentrellis.core.calibrate.SendRecord;
 import org.opentrellis.core.problem.Problems;
@@ -58,6 +59,7 @@ public final class HistoryCsv {
             .builder()
             .setHeader()
             .setSkipHeaderRecord(true)
+            .setDuplicateHeaderMode(DuplicateHeaderMode.DISALLOW)
             .setIgnoreEmptyLines(true)
             .get();
     List<SendRecord> records = new ArrayList<>();

@@ -1,0 +1,82 @@
+package org.opentrellis.app;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import org.springframework.boot.web.server.context.WebServerApplicationContext;
+import org.springframework.context.ConfigurableApplicationContext;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Asks one application over HTTP. */
+public final class Answers {
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  private final HttpClient client = HttpClient.newHttpClient();
+  private final String address;
+
+  private Answers(String address) {
+    this.address = address;
+  }
+
+  /** Of an application that runs in this process. */
+  public static Answers of(ConfigurableApplicationContext application) {
+    int port = ((WebServerApplicationContext) application).getWebServer().getPort();
+    return new Answers("http://127.0.0.1:" + port);
+  }
+
+  public String address() {
+    return address;
+  }
+
+  /** An answer: its status and its JSON. */
+  public record Answer(int status, JsonNode body) {}
+
+  public Answer get(String path) {
+    return send(HttpRequest.newBuilder(URI.create(address + path)).GET());
+  }
+
+  public Answer post(String path, String body) {
+    return send("POST", path, body);
+  }
+
+  public Answer put(String path, String body) {
+    return send("PUT", path, body);
+  }
+
+  public Answer delete(String path) {
+    return send("DELETE", path, "");
+  }
+
+  /** An answer that is no JSON. */
+  public String text(String path) {
+    return body(HttpRequest.newBuilder(URI.create(address + path)).GET()).body();
+  }
+
+  private Answer send(String method, String path, String body) {
+    return send(
+        HttpRequest.newBuilder(URI.create(address + path))
+            .header("Content-Type", "application/json")
+            .method(method, HttpRequest.BodyPublishers.ofString(body)));
+  }
+
+  private Answer send(HttpRequest.Builder request) {
+    HttpResponse<String> response = body(request);
+    String body = response.body().isEmpty() ? "null" : response.body();
+    return new Answer(response.statusCode(), JSON.readTree(body));
+  }
+
+  private HttpResponse<String> body(HttpRequest.Builder request) {
+    try {
+      return client.send(request.build(), HttpResponse.BodyHandlers.ofString());
+    } catch (IOException failure) {
+      throw new UncheckedIOException(failure);
+    } catch (InterruptedException stopped) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(stopped);
+    }
+  }
+}
