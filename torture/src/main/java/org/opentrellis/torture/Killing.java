@@ -82,7 +82,8 @@ public final class Killing {
   private void dieAtSomeMoment(Server server, Path folder) {
     if (random.nextInt(4) > 0) {
       Path next = folder.resolve("trellis-next.mv.db");
-      server.await(() -> Files.exists(next));
+      Path ready = folder.resolve("running.json");
+      server.await(() -> Files.exists(next) || Files.exists(ready));
       Server.sleep(random.nextInt(900));
     } else {
       Server.sleep(random.nextInt(9_000));

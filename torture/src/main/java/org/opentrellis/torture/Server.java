@@ -54,7 +54,7 @@ final class Server implements AutoCloseable {
       if (!process.isAlive() || System.nanoTime() > until) {
         return false;
       }
-      sleep(20);
+      sleep(5);
     }
     return true;
   }

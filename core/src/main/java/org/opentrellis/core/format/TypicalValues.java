@@ -35,7 +35,11 @@ final class TypicalValues {
     }
     DocumentWriter writer = new DocumentWriter(true);
     Behaviour typical = TypicalBehaviour.in(Documents.USUAL_ZONE);
-    ObjectNode filled = filled(fields, writer.write(typical, Behaviour.class));
+    JsonNode whole = writer.write(typical, Behaviour.class);
+    ObjectNode filled = filled(fields, whole);
+    if (filled.get("usual") instanceof ObjectNode usual) {
+      filled.set("usual", filled(usual, whole.get("usual")));
+    }
     if (filled.get("emails") instanceof ObjectNode emails) {
       for (Map.Entry<String, JsonNode> email : emails.deepCopy().properties()) {
         emails.set(email.getKey(), filled(email.getValue(), filled.get("usual")));

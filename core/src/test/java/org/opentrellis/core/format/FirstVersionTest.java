@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.opentrellis.core.behaviour.Assumed;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.Keenness;
+import org.opentrellis.core.behaviour.TypicalBehaviour;
 import org.opentrellis.core.calendar.TimeUnit;
 import org.opentrellis.core.journey.Goal;
 import org.opentrellis.core.journey.Journey;
@@ -41,6 +42,21 @@ class FirstVersionTest {
     assertThat(journey.body().get(3).conditions()).containsExactly(openedByPeople("a"));
     assertThat(journey.steps()).hasSize(5);
     assertThat(FirstVersion.journey(Documents.write(journey))).isEqualTo(Documents.write(journey));
+  }
+
+  /** Complaints came later: a folder of the first version could not be opened for want of them. */
+  @Test
+  void whatWasNotAssumedThenIsTypical() {
+    String kept =
+        """
+        {"usual": {"pull": {"value": 1.0, "origin": "TYPICAL"},
+          "clickGivenOpen": {"value": 0.3, "origin": "BY_HAND"},
+          "unsubscribeGivenOpen": {"value": 0.006, "origin": "TYPICAL"}}}
+        """;
+    Behaviour behaviour = Documents.readBehaviour(FirstVersion.behaviour(Json.tree(kept)));
+    assertThat(behaviour.usual().clickGivenOpen()).isEqualTo(Assumed.byHand(0.3));
+    assertThat(behaviour.usual().complaintGivenOpen())
+        .isEqualTo(TypicalBehaviour.in(Documents.USUAL_ZONE).usual().complaintGivenOpen());
   }
 
   @Test

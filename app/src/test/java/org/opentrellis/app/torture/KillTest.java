@@ -1,0 +1,60 @@
+package org.opentrellis.app.torture;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.opentrellis.app.TrellisApplication;
+import org.opentrellis.torture.Killing;
+import org.opentrellis.torture.OldFolder;
+import org.opentrellis.torture.Score;
+
+/**
+ * kill -9 at moments that matter: nothing that was acknowledged is lost, and the next start
+ * succeeds. {@code ./trellis torture} does it for as long as one likes.
+ */
+class KillTest {
+  private static final long SEED = 9;
+
+  /** The application from this test's own classes, quick to start. */
+  private static final List<String> COMMAND =
+      List.of(
+          Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+          "-XX:+UseSerialGC",
+          "-XX:TieredStopAtLevel=1",
+          "-Dspringdoc.api-docs.enabled=false",
+          "-cp",
+          System.getProperty("java.class.path"),
+          TrellisApplication.class.getName());
+
+  @TempDir Path room;
+
+  private final Score score = new Score();
+
+  @Test
+  void whileOthersSaveImportAndRun() throws IOException {
+    new Killing(COMMAND, room, SEED).whileOthersWork(score);
+    assertThat(score.told()).isEmpty();
+    assertThat(score.tried()).isGreaterThan(100);
+  }
+
+  @Test
+  void inTheFirstStart() throws IOException {
+    Killing killing = new Killing(COMMAND, room, SEED);
+    killing.inFirstStart(score);
+    killing.inFirstStart(score);
+    assertThat(score.told()).isEmpty();
+  }
+
+  @Test
+  void inTheUpgradeOfEveryEarlierVersion() throws IOException {
+    Killing killing = new Killing(COMMAND, room, SEED);
+    for (OldFolder old : OldFolder.all()) {
+      killing.inUpgrade(old, score);
+    }
+    assertThat(score.told()).isEmpty();
+  }
+}

@@ -1,0 +1,2 @@
+export function writeShipped(modules: string[]): void
+export function readShipped(): string[]
