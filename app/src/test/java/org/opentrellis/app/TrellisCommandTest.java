@@ -30,7 +30,9 @@ class TrellisCommandTest {
   void helpNamesEveryCommandAndOption() throws Exception {
     Outcome help = run("--help");
     assertThat(help.status()).isZero();
-    assertThat(help.text()).contains("demo", "start", "test", "--port", "--data", "--fresh");
+    assertThat(help.text()).contains(
+            "demo", "start", "test", "backup", "restore", "password", "torture", "--port", "--data",
+            "--fresh", "--listen", "--host");
   }
 
   @ParameterizedTest(name = "{0}")
@@ -41,6 +43,13 @@ class TrellisCommandTest {
     "demo --port x, '--port takes a number, not x.'",
     "demo --port 70000, '--port takes 1 to 65535, not 70000.'",
     "start --fresh, --fresh is for demo only.",
+    "start --listen, --listen needs a value.",
+    "start --host a;b, --listen and --host take names or addresses.",
+    "backup, backup needs a file.",
+    "restore a b, restore takes one file.",
+    "backup --none x, --none is for password only.",
+    "password x, password takes no file.",
+    "torture --minutes x, '--minutes takes a number, not x.'",
   })
   void badUseIsSaidAndExitsWithTwo(String arguments, String message) throws Exception {
     Outcome refused = run(arguments.split(" "));

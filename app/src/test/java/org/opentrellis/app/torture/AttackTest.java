@@ -2,6 +2,7 @@ package org.opentrellis.app.torture;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.opentrellis.app.RunningApplication;
@@ -10,6 +11,7 @@ import org.opentrellis.torture.Score;
 import org.opentrellis.torture.TwentyAtOnce;
 
 /** Requests that no user of good will sends; {@code ./trellis torture} sends many more. */
+@Tag("torture")
 class AttackTest {
   private static final long SEED = 12;
 

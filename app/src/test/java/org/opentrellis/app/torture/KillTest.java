@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.opentrellis.app.TrellisApplication;
@@ -16,6 +17,7 @@ import org.opentrellis.torture.Score;
  * kill -9 at moments that matter: nothing that was acknowledged is lost, and the next start
  * succeeds. {@code ./trellis torture} does it for as long as one likes.
  */
+@Tag("torture")
 class KillTest {
   private static final long SEED = 9;
 
