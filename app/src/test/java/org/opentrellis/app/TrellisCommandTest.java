@@ -30,9 +30,20 @@ class TrellisCommandTest {
   void helpNamesEveryCommandAndOption() throws Exception {
     Outcome help = run("--help");
     assertThat(help.status()).isZero();
-    assertThat(help.text()).contains(
-            "demo", "start", "test", "backup", "restore", "password", "torture", "--port", "--data",
-            "--fresh", "--listen", "--host");
+    assertThat(help.text())
+        .contains(
+            "demo",
+            "start",
+            "test",
+            "backup",
+            "restore",
+            "password",
+            "torture",
+            "--port",
+            "--data",
+            "--fresh",
+            "--listen",
+            "--host");
   }
 
   @ParameterizedTest(name = "{0}")
