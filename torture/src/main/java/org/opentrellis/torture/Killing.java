@@ -104,7 +104,7 @@ public final class Killing {
         }
         work.check(server.api());
         work.begin(server.api());
-        Server.sleep(500 + random.nextInt(2_500));
+        Server.sleep(1_000 + random.nextInt(6_000));
         server.kill();
         work.end();
       }

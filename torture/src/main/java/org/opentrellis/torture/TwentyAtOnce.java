@@ -70,7 +70,33 @@ public final class TwentyAtOnce implements Ordeal {
     atOnce(
         score,
         () -> api.put("/api/journeys/1/versions/1/name", "{\"name\": \"%s\"}".formatted(name)));
+    atOnce(
+        score,
+        () ->
+            api.put(
+                "/api/strands/at-once-" + mark,
+                "{\"id\": \"at-once-%s\", \"name\": \"%s\", \"body\": []}".formatted(mark, name)));
+    atOnce(
+        score,
+        () ->
+            api.put(
+                "/api/segments/" + name.replace(" ", "%20"),
+                "{\"name\": \"%s\", \"who\": {\"kind\": \"hasTag\", \"tag\": \"t\"}}"
+                    .formatted(name)));
+    atOnce(
+        score,
+        () ->
+            api.post(
+                "/api/journeys/1/kept-walks",
+                """
+                {"name": "%s", "walker": {"group": 0, "number": 0, "start": "2027-03-01T09:00:00",
+                  "tags": [], "lists": [], "agreesToTexts": false, "choices": [], "lots": {},
+                  "modelDecides": true}}
+                """
+                    .formatted(name)));
     unique(score, "/api/journeys", "/journey/name");
+    unique(score, "/api/strands", "/id");
+    unique(score, "/api/segments", "/name");
     unique(score, "/api/messages", "/name");
     unique(score, "/api/cohorts", "/name");
     unique(score, "/api/kept-comparisons", "/name");

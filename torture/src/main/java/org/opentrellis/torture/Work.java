@@ -68,10 +68,11 @@ final class Work {
   }
 
   private void save(Api api, String name) {
-    Api.Answer begun = counted(api.post("/api/starters/welcome/journeys", ""), "a starter");
-    long id = begun.body().path("id").asLong();
-    JsonNode view = api.get("/api/journeys/" + id).body();
-    ObjectNode journey = (ObjectNode) view.get("journey");
+    long id = begin(api, "welcome");
+    JsonNode view = counted(api.get("/api/journeys/" + id), "a journey").body();
+    if (!(view.get("journey") instanceof ObjectNode journey)) {
+      return;
+    }
     int version = view.path("version").asInt();
     for (int n = 1; !over; n++) {
       String words = name + " save " + n;
@@ -88,11 +89,7 @@ final class Work {
   }
 
   private void bringIn(Api api) {
-    long id =
-        counted(api.post("/api/starters/cart/journeys", ""), "a starter")
-            .body()
-            .path("id")
-            .asLong();
+    long id = begin(api, "cart");
     String file = api.get("/api/journeys/" + id + "/file").text();
     ObjectNode order = Api.JSON.createObjectNode().put("text", file).put("keep", true);
     order.putArray("overwrite");
@@ -106,11 +103,7 @@ final class Work {
   }
 
   private void run(Api api) {
-    long id =
-        counted(api.post("/api/starters/nurture/journeys", ""), "a starter")
-            .body()
-            .path("id")
-            .asLong();
+    long id = begin(api, "nurture");
     JsonNode groups = api.get("/api/journeys/" + id).body().at("/behaviour/groups");
     String order =
         """
@@ -130,6 +123,13 @@ final class Work {
         score.acknowledge();
       }
     }
+  }
+
+  /** Begins from a starter: nothing stands in the way of that, so a refusal is a fault, too. */
+  private long begin(Api api, String starter) {
+    Api.Answer begun = api.post("/api/starters/" + starter + "/journeys", "");
+    score.answered(begun.isDone() ? 201 : 599, begun.millis(), "a starter: " + begun.text());
+    return begun.body().path("id").asLong();
   }
 
   private Api.Answer counted(Api.Answer answer, String what) {

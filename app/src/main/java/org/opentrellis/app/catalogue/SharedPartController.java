@@ -6,6 +6,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.util.List;
 import org.opentrellis.app.http.Schemas;
+import org.opentrellis.app.storage.AgainIfTaken;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.journey.Segment;
 import org.opentrellis.core.journey.Strand;
@@ -36,6 +37,7 @@ class SharedPartController {
     return catalogues.documents(SharedPartRow.STRAND);
   }
 
+  @AgainIfTaken
   @PutMapping("/strands/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void saveStrand(
@@ -53,6 +55,7 @@ class SharedPartController {
     return catalogues.documents(SharedPartRow.SEGMENT);
   }
 
+  @AgainIfTaken
   @PutMapping("/segments/{name}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void saveSegment(

@@ -6,23 +6,28 @@ import java.util.concurrent.ConcurrentSkipListMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicLong;
+import org.opentrellis.app.http.Incident;
 import org.opentrellis.app.http.NotFound;
+import org.opentrellis.app.storage.StorageTrouble;
+import org.opentrellis.app.storage.StorageWatch;
 import org.opentrellis.core.dryrun.RunCancelled;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 
 /** Makes runs one after another, beside everything else that is asked of the application. */
 @Component
 class RunDesk {
-  private static final Logger LOG = LoggerFactory.getLogger(RunDesk.class);
-
   /** Jobs that are over are told of for so many more. */
   private static final int REMEMBERED = 50;
 
   private final ExecutorService worker = Executors.newSingleThreadExecutor();
   private final AtomicLong numbers = new AtomicLong();
   private final Map<Long, RunJob> jobs = new ConcurrentSkipListMap<>();
+
+  private final StorageWatch storage;
+
+  RunDesk(StorageWatch storage) {
+    this.storage = storage;
+  }
 
   /** What a job does. */
   @FunctionalInterface
@@ -38,15 +43,18 @@ class RunDesk {
     return job.progress();
   }
 
-  private static void carryOut(RunJob job, Work work) {
+  private void carryOut(RunJob job, Work work) {
     try {
       job.begins();
       work.carryOut(job);
     } catch (RunCancelled stopped) {
       job.cancelled();
-    } catch (RuntimeException failure) {
-      LOG.error("A dry run failed.", failure);
-      job.failed("The run failed for a reason of ours; the server's log says more.");
+    } catch (RuntimeException | Error failure) {
+      job.failed(
+          storage
+              .failed(failure)
+              .map(StorageTrouble.Kind::sentence)
+              .orElseGet(() -> Incident.noted(failure).sentence()));
     }
   }
 

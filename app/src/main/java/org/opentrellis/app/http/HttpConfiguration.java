@@ -5,7 +5,6 @@ import org.opentrellis.core.format.Json;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.format.FormatterRegistry;
 import org.springframework.http.CacheControl;
 import org.springframework.http.converter.ByteArrayHttpMessageConverter;
 import org.springframework.http.converter.HttpMessageConverters;
@@ -36,20 +35,6 @@ class HttpConfiguration implements WebMvcConfigurer {
                         || one instanceof StringHttpMessageConverter
                         || one instanceof ByteArrayHttpMessageConverter
                         || one instanceof ResourceHttpMessageConverter)));
-  }
-
-  /** Numbers in addresses are decimal: 0x10 is no 16, and #8 none either. */
-  @Override
-  public void addFormatters(FormatterRegistry registry) {
-    registry.addConverter(String.class, Long.class, text -> Long.valueOf(decimal(text)));
-    registry.addConverter(String.class, Integer.class, text -> Integer.valueOf(decimal(text)));
-  }
-
-  private static String decimal(String text) {
-    if (!text.matches("-?[0-9]{1,19}")) {
-      throw new NumberFormatException("a decimal number is needed");
-    }
-    return text;
   }
 
   /** What the build has named by its contents never changes; all else is asked for each time. */

@@ -28,7 +28,10 @@ class Housekeeping {
   private static final int BYTES_AT_ONCE = 4_000_000;
 
   private final HikariDataSource pool;
-  private final AtomicInteger changes = new AtomicInteger();
+
+  /** The first change after a start brings one: what was killed before may have left much. */
+  private final AtomicInteger changes = new AtomicInteger(CHANGES_BETWEEN - 1);
+
   private final ExecutorService worker =
       Executors.newSingleThreadExecutor(task -> new Thread(task, "housekeeping"));
 

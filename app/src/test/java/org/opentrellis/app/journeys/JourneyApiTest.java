@@ -158,6 +158,9 @@ class JourneyApiTest {
 
   @Test
   void whatIsNotThereIsSaidSo() {
+    for (String id : new String[] {"0x1", "%231", "01x", "1.0"}) {
+      assertThat(APP.get("/api/journeys/" + id).status()).as(id).isEqualTo(400);
+    }
     Answer missing = APP.get("/api/journeys/999");
     assertThat(missing.status()).isEqualTo(404);
     assertThat(missing.body().get("detail").asString()).isEqualTo("There is no journey 999.");

@@ -4,11 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.nio.file.Path;
-import java.util.List;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import org.opentrellis.app.TrellisApplication;
+import org.opentrellis.app.StartTest;
 import org.opentrellis.torture.Killing;
 import org.opentrellis.torture.OldFolder;
 import org.opentrellis.torture.Score;
@@ -21,31 +20,20 @@ import org.opentrellis.torture.Score;
 class KillTest {
   private static final long SEED = 9;
 
-  /** The application from this test's own classes, quick to start. */
-  private static final List<String> COMMAND =
-      List.of(
-          Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-          "-XX:+UseSerialGC",
-          "-XX:TieredStopAtLevel=1",
-          "-Dspringdoc.api-docs.enabled=false",
-          "-cp",
-          System.getProperty("java.class.path"),
-          TrellisApplication.class.getName());
-
   @TempDir Path room;
 
   private final Score score = new Score();
 
   @Test
   void whileOthersSaveImportAndRun() throws IOException {
-    new Killing(COMMAND, room, SEED).whileOthersWork(score);
+    new Killing(StartTest.COMMAND, room, SEED).whileOthersWork(score);
     assertThat(score.told()).isEmpty();
     assertThat(score.tried()).isGreaterThan(100);
   }
 
   @Test
   void inTheFirstStart() throws IOException {
-    Killing killing = new Killing(COMMAND, room, SEED);
+    Killing killing = new Killing(StartTest.COMMAND, room, SEED);
     killing.inFirstStart(score);
     killing.inFirstStart(score);
     assertThat(score.told()).isEmpty();
@@ -53,7 +41,7 @@ class KillTest {
 
   @Test
   void inTheUpgradeOfEveryEarlierVersion() throws IOException {
-    Killing killing = new Killing(COMMAND, room, SEED);
+    Killing killing = new Killing(StartTest.COMMAND, room, SEED);
     for (OldFolder old : OldFolder.all()) {
       killing.inUpgrade(old, score);
     }

@@ -39,14 +39,19 @@ final class TypicalValues {
     ObjectNode filled = filled(fields, whole);
     if (filled.get("usual") instanceof ObjectNode usual) {
       filled.set("usual", filled(usual, whole.get("usual")));
-    }
-    if (filled.get("emails") instanceof ObjectNode emails) {
-      for (Map.Entry<String, JsonNode> email : emails.deepCopy().properties()) {
-        emails.set(email.getKey(), filled(email.getValue(), filled.get("usual")));
-      }
+      fillEmails(filled);
     }
     fillGroups(filled, writer);
     return filled;
+  }
+
+  /** What is not said of an email is as with the usual one. */
+  private static void fillEmails(ObjectNode behaviour) {
+    if (behaviour.get("emails") instanceof ObjectNode emails) {
+      for (Map.Entry<String, JsonNode> email : emails.deepCopy().properties()) {
+        emails.set(email.getKey(), filled(email.getValue(), behaviour.get("usual")));
+      }
+    }
   }
 
   static JsonNode fillCohort(JsonNode given) {

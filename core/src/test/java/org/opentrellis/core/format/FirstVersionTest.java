@@ -1,6 +1,7 @@
 package org.opentrellis.core.format;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.catchThrowableOfType;
 import static org.opentrellis.core.testing.Steps.MESSAGES;
 import static org.opentrellis.core.testing.Steps.openedByPeople;
 import static org.opentrellis.core.testing.Steps.pause;
@@ -14,6 +15,8 @@ import org.opentrellis.core.calendar.TimeUnit;
 import org.opentrellis.core.journey.Goal;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.ReEntry;
+import org.opentrellis.core.problem.Problem;
+import org.opentrellis.core.problem.ProblemsFound;
 
 /** What people kept before the format grew is still theirs. */
 class FirstVersionTest {
@@ -57,6 +60,16 @@ class FirstVersionTest {
     assertThat(behaviour.usual().clickGivenOpen()).isEqualTo(Assumed.byHand(0.3));
     assertThat(behaviour.usual().complaintGivenOpen())
         .isEqualTo(TypicalBehaviour.in(Documents.USUAL_ZONE).usual().complaintGivenOpen());
+  }
+
+  @Test
+  void whatIsOfAnotherKindIsRefusedWithItsPlace() {
+    ProblemsFound found =
+        catchThrowableOfType(
+            ProblemsFound.class,
+            () ->
+                Documents.readBehaviour(Json.tree("{\"usual\": \"x\", \"emails\": {\"a\": {}}}")));
+    assertThat(found.problems()).extracting(Problem::place).contains("/usual");
   }
 
   @Test
