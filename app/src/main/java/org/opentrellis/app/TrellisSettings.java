@@ -10,6 +10,7 @@ import org.springframework.util.unit.DataSize;
  *
  * @param data the folder that holds the database
  * @param demo whether to lay the demo's data into an empty database
+ * @param fresh whether to remove what the folder holds first, and lay the demo anew
  * @param hosts names that the application answers to besides those of this machine
  * @param leastRoom on the disk; with less, changes are refused before they begin
  * @param largestBody the largest request that is read
@@ -19,6 +20,7 @@ import org.springframework.util.unit.DataSize;
 public record TrellisSettings(
     Path data,
     boolean demo,
+    boolean fresh,
     List<String> hosts,
     DataSize leastRoom,
     DataSize largestBody,

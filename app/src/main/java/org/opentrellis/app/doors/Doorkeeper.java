@@ -39,14 +39,16 @@ final class Doorkeeper extends OncePerRequestFilter {
       throws ServletException, IOException {
     String host = request.getHeader(HttpHeaders.HOST);
     boolean changes = !READING.contains(request.getMethod());
-    boolean api = request.getRequestURI().startsWith("/api");
+    // As it is understood: /%61pi is /api, too.
+    String path = request.getServletPath();
+    boolean api = path.startsWith("/api");
     if (!names.allow(host)) {
       refuse(
           response,
           HttpStatus.MISDIRECTED_REQUEST,
           "wrong-host",
           "Open Trellis does not answer to this name. Whoever starts it can allow a name with --host.");
-    } else if (request.getRequestURI().equals("/error")) {
+    } else if (path.equals("/error")) {
       refuse(response, HttpStatus.NOT_FOUND, "not-found", "There is nothing here.");
     } else if ((changes || api) && isForeign(request, host)) {
       refuse(

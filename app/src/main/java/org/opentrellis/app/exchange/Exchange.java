@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import org.opentrellis.app.catalogue.Catalogues;
+import org.opentrellis.app.http.FreeName;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.journeys.KeptJourney;
 import org.opentrellis.app.messages.MessageLibrary;
@@ -67,6 +68,7 @@ class Exchange {
     List<ImportView.Clash> clashes = new ArrayList<>();
     for (Message one : file.messages()) {
       compare("message", one.id().value(), one.name(), one, here.message(one.id()), adds, clashes);
+      renamed(one, here).ifPresent(adds::add);
     }
     for (Strand one : file.strands()) {
       compare(
@@ -95,6 +97,17 @@ class Exchange {
       id = journeys.add(journey, file.behaviour().orElseGet(Journeys::usual), null);
     }
     return new ImportView(name, note, RunSheet.of(journey, file.catalogue()), adds, clashes, id);
+  }
+
+  /** A new message that is called like another here gets a number behind its name. */
+  private static Optional<String> renamed(Message one, Catalogue here) {
+    List<String> taken = here.messages().stream().map(Message::name).toList();
+    String name = FreeName.of(one.name(), taken);
+    return here.message(one.id()).isPresent() || name.equals(one.name())
+        ? Optional.empty()
+        : Optional.of(
+            "Another message is called \u201c%s\u201d, so this one gets the name \u201c%s\u201d."
+                .formatted(one.name(), name));
   }
 
   private static <T> void compare(

@@ -61,8 +61,13 @@ public class MessageLibrary {
    * with a number behind.
    */
   public void keep(Message message) {
-    List<String> taken = all().stream().map(Message::name).toList();
-    mapper.insert(row(message.named(FreeName.of(message.name(), taken)), 1));
+    mapper.insert(row(named(message), 1));
+  }
+
+  private Message named(Message message) {
+    List<String> taken =
+        all().stream().filter(one -> !one.id().equals(message.id())).map(Message::name).toList();
+    return message.named(FreeName.of(message.name(), taken));
   }
 
   private void requireFree(Message message) {
@@ -75,9 +80,9 @@ public class MessageLibrary {
             });
   }
 
-  /** Puts a message in the place of the one of its id. */
+  /** Puts a message in the place of the one of its id; if its name is taken, likewise. */
   public void replace(Message message) {
-    mapper.update(row(message, find(message.id().value()).version()));
+    mapper.update(row(named(message), find(message.id().value()).version()));
   }
 
   /**

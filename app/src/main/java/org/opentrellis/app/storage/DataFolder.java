@@ -112,6 +112,19 @@ public final class DataFolder implements AutoCloseable {
     DurableFiles.replace(nextDatabase(), database());
   }
 
+  /**
+   * Removes the database; backups stay.
+   *
+   * @throws StartRefused if it cannot be removed
+   */
+  void empty() {
+    try {
+      Files.deleteIfExists(database());
+    } catch (IOException refused) {
+      throw notWritable(path, refused);
+    }
+  }
+
   @Override
   public void close() {
     try {

@@ -22,6 +22,9 @@ class StorageConfiguration {
     Consumer<String> console = LOG::info;
     try {
       new WriteTest(folder).carryOut().ifPresent(kind -> LOG.warn(kind.sentence()));
+      if (settings.demo() && settings.fresh()) {
+        folder.empty();
+      }
       new SchemaUpgrade(folder, clock, console).carryOut();
       return folder;
     } catch (RuntimeException refused) {

@@ -60,6 +60,20 @@ class ExchangeApiTest {
     assertThat(messages()).contains("Quite another subject").contains("\"" + id + "\"");
   }
 
+  @Test
+  void aMessageThatIsCalledLikeAnotherGetsAnotherName() {
+    String file = APP.text("/api/journeys/5/file");
+    JsonNode parsed = JSON.readTree(file);
+    String id = parsed.at("/messages/0/id").asString();
+    String name = parsed.at("/messages/0/name").asString();
+    ObjectNode changed = (ObjectNode) JSON.readTree(file.replace("\"" + id + "\"", "\"other-id\""));
+    JsonNode told = bringIn(changed, true).body();
+    assertThat(told.get("adds").toString())
+        .contains("Another message is called \u201c" + name + "\u201d")
+        .contains("\u201c" + name + " 2\u201d");
+    assertThat(messages()).contains("\"name\":\"" + name + " 2\"");
+  }
+
   private static String messages() {
     return APP.get("/api/messages").body().toString();
   }
