@@ -211,7 +211,17 @@ class TrellisCommandTest {
     assertThat(answer.status()).isZero();
     assertThat(answer.json().at("/messages/planner/clickGivenOpen/value").asDouble())
         .isBetween(0.3, 0.37);
-    Files.writeString(file, "person,message,sent\n");
-    assertThat(run("calibrate", file.toString()).status()).isEqualTo(2);
+    for (String bad :
+        List.of(
+            "person,message,sent\n",
+            "person,message,sent\na,\"b\"c,d\n",
+            "person,person\n",
+            "x" + ",x".repeat(300))) {
+      Files.writeString(file, bad);
+      Answer refused = run("calibrate", file.toString());
+      assertThat(refused.status()).isEqualTo(2);
+      assertThat(refused.err()).startsWith(file + ": ").doesNotContain("\tat ");
+    }
+    assertThat(run("calibrate", folder.toString()).err()).isNotBlank().doesNotContain("\tat ");
   }
 }

@@ -103,6 +103,20 @@ public final class HostileRequests implements Ordeal {
           "{\"kind\":\"nothing\"}",
           "{\"kind\":null}");
 
+  private static final List<String> TABLES =
+      List.of(
+          "person,message,sent\n",
+          "person,message,sent\nada,planner,2027-03-01T09:00:00Z\n",
+          "person,message,sent\nada,planner\n",
+          "person,message,sent\nada,\"plan\"ner,x\n",
+          "person,person\n",
+          ",,,\n",
+          "x" + ",x".repeat(5_000) + "\n",
+          "person,message,sent\nada,planner,+999999999-01-01T00:00:00Z\n",
+          "person,message,sent,opened\n"
+              + "ada,planner,2027-03-01T09:00:00Z,2027-03-01T09:00:00Z\n".repeat(100),
+          "\u0000\u0001\u0002");
+
   private final Api api;
   private final Random random;
   private final int perOperation;
@@ -149,6 +163,9 @@ public final class HostileRequests implements Ordeal {
     }
     if (method.equals("GET") || method.equals("DELETE")) {
       return;
+    }
+    for (String table : TABLES) {
+      send(score, method, path.replaceAll("\\{[^}]*}", "1"), "text/csv", table);
     }
     for (String other : BODIES) {
       send(score, method, usual, "application/json", other);

@@ -69,7 +69,9 @@ final class Work {
 
   private void save(Api api, String name) {
     long id = begin(api, "welcome");
-    JsonNode view = counted(api.get("/api/journeys/" + id), "a journey").body();
+    Api.Answer got = api.get("/api/journeys/" + id);
+    score.answered(got.isDone() ? 200 : 599, got.millis(), "a journey just begun: " + got.text());
+    JsonNode view = got.body();
     if (!(view.get("journey") instanceof ObjectNode journey)) {
       return;
     }

@@ -46,6 +46,9 @@ class Calibrations {
     checkYear(seenUntil);
     KeptJourney kept = journeys.find(id);
     List<SendRecord> history = HistoryCsv.read(csv);
+    if (history.isEmpty()) {
+      throw refused("", "The file has a header and no lines.");
+    }
     Instant until =
         seenUntil != null
             ? seenUntil

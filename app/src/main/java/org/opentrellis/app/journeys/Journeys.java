@@ -57,11 +57,15 @@ public class Journeys {
 
   /** All journeys that are not archived, oldest first. */
   public List<KeptJourney> all() {
-    return withArchived(catalogues.current()).stream().filter(kept -> !kept.archived()).toList();
+    List<JourneyRow> rows = mapper.all();
+    return kept(rows, catalogues.current()).stream().filter(kept -> !kept.archived()).toList();
   }
 
-  private List<KeptJourney> withArchived(Catalogue catalogue) {
-    return mapper.all().stream().map(row -> kept(row, catalogue)).toList();
+  /**
+   * @param catalogue read after the rows: what they refer to may have been written just before them
+   */
+  private static List<KeptJourney> kept(List<JourneyRow> rows, Catalogue catalogue) {
+    return rows.stream().map(row -> kept(row, catalogue)).toList();
   }
 
   /**
@@ -72,15 +76,17 @@ public class Journeys {
   }
 
   List<JourneyView> views() {
+    List<JourneyRow> rows = mapper.all();
     Catalogue catalogue = catalogues.current();
-    List<KeptJourney> all = withArchived(catalogue);
+    List<KeptJourney> all = kept(rows, catalogue);
     return all.stream().map(kept -> view(kept, all, catalogue)).toList();
   }
 
   /** A journey with its sentences and findings. */
   public JourneyView view(long id) {
+    List<JourneyRow> rows = mapper.all();
     Catalogue catalogue = catalogues.current();
-    List<KeptJourney> all = withArchived(catalogue);
+    List<KeptJourney> all = kept(rows, catalogue);
     KeptJourney kept =
         all.stream()
             .filter(one -> one.id() == id)

@@ -69,11 +69,11 @@ class Versions {
    * @throws NotFound if there is no such version
    */
   VersionView.WholeVersion find(long journey, int version) {
-    Catalogue catalogue = catalogues.current();
     Journey now = journeys.find(journey).journey();
+    VersionRow row = row(journey, version);
+    Catalogue catalogue = catalogues.current();
     Journey then =
-        Documents.readJourney(
-            FirstVersion.journey(Json.tree(row(journey, version).document())), catalogue);
+        Documents.readJourney(FirstVersion.journey(Json.tree(row.document())), catalogue);
     return new VersionView.WholeVersion(
         version, Documents.write(then), Difference.between(then, now, catalogue));
   }

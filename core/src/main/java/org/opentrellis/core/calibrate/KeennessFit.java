@@ -60,7 +60,11 @@ record KeennessFit(Estimate mean, Estimate spread, Map<String, Estimate> pulls) 
     return new KeennessFit(share(at[0], errors[0], count), share(at[1], errors[1], count), pulls);
   }
 
+  /** A share about which the history says nothing may be anything: one email tells no spread. */
   private static Estimate share(double logit, double error, long count) {
+    if (Double.isNaN(error)) {
+      return new Estimate(inverseLogit(logit), 0, 1, count);
+    }
     return new Estimate(
         inverseLogit(logit),
         inverseLogit(logit - Z * error),

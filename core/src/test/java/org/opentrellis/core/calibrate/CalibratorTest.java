@@ -221,6 +221,34 @@ class CalibratorTest {
         .hasMessageContaining("nothing can be measured");
   }
 
+  /** One email to each tells how keen they are, but not how much they differ. */
+  @Test
+  void whatOneEmailCannotTellMayBeAnything() {
+    Instant sent = Instant.parse("2027-03-01T08:00:00Z");
+    List<SendRecord> once =
+        IntStream.range(0, 400)
+            .mapToObj(
+                n ->
+                    new SendRecord(
+                        "p" + n,
+                        "planner",
+                        ZoneOffset.UTC,
+                        sent,
+                        Optional.of(sent),
+                        n % 2 == 0
+                            ? Optional.of(sent.plusSeconds(3_600 + 3_600L * (n % 10)))
+                            : Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty()))
+            .toList();
+    Calibration fitted = Calibrator.fit(once, sent.plusSeconds(5_000_000));
+    assertThat(fitted.keennessMean().low()).isBetween(0.4, 0.5);
+    assertThat(fitted.keennessMean().high()).isBetween(0.5, 0.6);
+    assertThat(fitted.keennessSpread().low()).isZero();
+    assertThat(fitted.keennessSpread().high()).isEqualTo(1);
+  }
+
   @Test
   void tooLittleIsSaidSo() {
     assertThatThrownBy(() -> Calibrator.fit(List.of(), UNTIL))
