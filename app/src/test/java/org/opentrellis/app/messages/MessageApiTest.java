@@ -25,9 +25,23 @@ class MessageApiTest {
   void theIdComesFromTheNameAndIsFree() {
     assertThat(add("Hive plan: the 1st!").body().get("id").asString())
         .isEqualTo("hive-plan-the-1st");
-    assertThat(add("Hive plan: the 1st!").body().get("id").asString())
+    assertThat(add("Hive plan, the 1st").body().get("id").asString())
         .isEqualTo("hive-plan-the-1st-2");
     assertThat(add("\u00fc").body().get("id").asString()).isEqualTo("message");
+  }
+
+  @Test
+  void aNameThatIsTakenIsSaidSoWhateverItsCapitals() {
+    String id = add("Swarm season").body().get("id").asString();
+    Answer taken = add("swarm Season");
+    assertThat(taken.status()).isEqualTo(409);
+    assertThat(taken.body().get("code").asString()).isEqualTo("name-taken");
+    assertThat(taken.body().at("/problems/0/place").asString()).isEqualTo("/name");
+    add("Honey season");
+    assertThat(APP.put("/api/messages/" + id, edit("Honey season", "[]", "1")).status())
+        .isEqualTo(409);
+    assertThat(APP.put("/api/messages/" + id, edit("Swarm Season", "[]", "1")).status())
+        .isEqualTo(200);
   }
 
   @Test
