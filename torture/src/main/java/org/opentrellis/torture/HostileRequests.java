@@ -243,7 +243,7 @@ public final class HostileRequests implements Ordeal {
   private void send(Score score, String method, String address, String type, String body) {
     try {
       Api.Answer answer = api.send(method, address, type, body);
-      score.answered(
+      score.answeredInTime(
           answer.status(),
           answer.millis(),
           "%s %s (%s) %s -> %s"
@@ -252,7 +252,6 @@ public final class HostileRequests implements Ordeal {
     } catch (UncheckedIOException broken) {
       score.answered(
           599,
-          0,
           "%s %s %s: %s"
               .formatted(method, shortened(address), shortened(body), broken.getMessage()));
     } catch (IllegalArgumentException notToBeSent) {

@@ -8,6 +8,7 @@ import java.util.concurrent.atomic.AtomicLong;
 /** What has been counted so far. Safe for many threads. */
 public final class Score {
   private static final int TOLD = 40;
+  private static final int LATE_MILLIS = 5_000;
 
   private final AtomicLong acknowledged = new AtomicLong();
   private final AtomicLong lost = new AtomicLong();
@@ -35,13 +36,19 @@ public final class Score {
     }
   }
 
-  /** A request was answered; it must not take long, and never be our fault. */
-  void answered(int status, long millis, String request) {
+  /** A request was answered: that must never be as our fault. */
+  void answered(int status, String request) {
     requests.incrementAndGet();
     if (status >= 500) {
       faults.incrementAndGet();
       tell("answered " + status + ": " + request);
-    } else if (millis > 5_000) {
+    }
+  }
+
+  /** The same of one that is alone: it must not take longer than five seconds either. */
+  void answeredInTime(int status, long millis, String request) {
+    answered(status, request);
+    if (status < 500 && millis > LATE_MILLIS) {
       faults.incrementAndGet();
       tell("took " + millis + " ms: " + request);
     }

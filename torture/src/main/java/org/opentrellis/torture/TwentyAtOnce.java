@@ -112,9 +112,9 @@ public final class TwentyAtOnce implements Ordeal {
                 try {
                   together.await();
                   Api.Answer answer = request.get();
-                  score.answered(answer.status(), answer.millis(), "at once: " + answer.text());
+                  score.answered(answer.status(), "at once: " + answer.text());
                 } catch (UncheckedIOException broken) {
-                  score.answered(599, 0, "at once: " + broken.getMessage());
+                  score.answered(599, "at once: " + broken.getMessage());
                 } catch (InterruptedException stopped) {
                   Thread.currentThread().interrupt();
                 }

@@ -70,7 +70,7 @@ final class Work {
   private void save(Api api, String name) {
     long id = begin(api, "welcome");
     Api.Answer got = api.get("/api/journeys/" + id);
-    score.answered(got.isDone() ? 200 : 599, got.millis(), "a journey just begun: " + got.text());
+    score.answered(got.isDone() ? 200 : 599, "a journey just begun: " + got.text());
     JsonNode view = got.body();
     if (!(view.get("journey") instanceof ObjectNode journey)) {
       return;
@@ -130,12 +130,12 @@ final class Work {
   /** Begins from a starter: nothing stands in the way of that, so a refusal is a fault, too. */
   private long begin(Api api, String starter) {
     Api.Answer begun = api.post("/api/starters/" + starter + "/journeys", "");
-    score.answered(begun.isDone() ? 201 : 599, begun.millis(), "a starter: " + begun.text());
+    score.answered(begun.isDone() ? 201 : 599, "a starter: " + begun.text());
     return begun.body().path("id").asLong();
   }
 
   private Api.Answer counted(Api.Answer answer, String what) {
-    score.answered(answer.status(), answer.millis(), what + ": " + answer.text());
+    score.answered(answer.status(), what + ": " + answer.text());
     return answer;
   }
 
