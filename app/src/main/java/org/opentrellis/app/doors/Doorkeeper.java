@@ -43,21 +43,21 @@ final class Doorkeeper extends OncePerRequestFilter {
     String path = request.getServletPath();
     boolean api = path.startsWith("/api");
     if (!names.allow(host)) {
-      refuse(
+      problems.write(
           response,
           HttpStatus.MISDIRECTED_REQUEST,
           "wrong-host",
           "Open Trellis does not answer to this name. Whoever starts it can allow a name with --host.");
     } else if (path.equals("/error")) {
-      refuse(response, HttpStatus.NOT_FOUND, "not-found", "There is nothing here.");
+      problems.write(response, HttpStatus.NOT_FOUND, "not-found", "There is nothing here.");
     } else if ((changes || api) && isForeign(request, host)) {
-      refuse(
+      problems.write(
           response,
           HttpStatus.FORBIDDEN,
           "foreign-page",
           "This request comes from another page. Only Open Trellis\u2019s own pages may ask for this.");
     } else if (changes && !request.getMethod().equals("DELETE") && !isStated(request)) {
-      refuse(
+      problems.write(
           response,
           HttpStatus.UNSUPPORTED_MEDIA_TYPE,
           "wrong-content-type",
@@ -96,10 +96,5 @@ final class Doorkeeper extends OncePerRequestFilter {
     } catch (InvalidMediaTypeException none) {
       return false;
     }
-  }
-
-  private void refuse(HttpServletResponse response, HttpStatus status, String code, String sentence)
-      throws IOException {
-    problems.write(response, status, code, sentence);
   }
 }

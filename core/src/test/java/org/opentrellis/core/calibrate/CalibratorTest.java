@@ -15,6 +15,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.IntFunction;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.opentrellis.core.behaviour.Assumed;
@@ -197,25 +198,29 @@ class CalibratorTest {
     assertThat(fit.openSigma().value()).isCloseTo(1.6, within(0.12));
   }
 
+  private static List<SendRecord> oneEmailEach(
+      int people, Instant sent, IntFunction<Optional<Instant>> opened) {
+    return IntStream.range(0, people)
+        .mapToObj(
+            n ->
+                new SendRecord(
+                    "p" + n,
+                    "planner",
+                    ZoneOffset.UTC,
+                    sent,
+                    Optional.of(sent),
+                    opened.apply(n),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty()))
+        .toList();
+  }
+
   /** A history that many values fit equally well gave intervals from NaN to NaN. */
   @Test
   void whatCannotBeMeasuredIsSaidAndNeverGivenAsNoNumber() {
     Instant sent = Instant.parse("2027-03-01T09:00:00Z");
-    List<SendRecord> everybody =
-        IntStream.range(0, 60)
-            .mapToObj(
-                n ->
-                    new SendRecord(
-                        "p" + n,
-                        "planner",
-                        ZoneOffset.UTC,
-                        sent,
-                        Optional.of(sent),
-                        Optional.of(sent.plusSeconds(3_600)),
-                        Optional.empty(),
-                        Optional.empty(),
-                        Optional.empty()))
-            .toList();
+    List<SendRecord> everybody = oneEmailEach(60, sent, n -> Optional.of(sent.plusSeconds(3_600)));
     assertThatThrownBy(() -> Calibrator.fit(everybody, sent.plusSeconds(864_000)))
         .isInstanceOf(IllegalArgumentException.class)
         .hasMessageContaining("nothing can be measured");
@@ -226,22 +231,13 @@ class CalibratorTest {
   void whatOneEmailCannotTellMayBeAnything() {
     Instant sent = Instant.parse("2027-03-01T08:00:00Z");
     List<SendRecord> once =
-        IntStream.range(0, 400)
-            .mapToObj(
-                n ->
-                    new SendRecord(
-                        "p" + n,
-                        "planner",
-                        ZoneOffset.UTC,
-                        sent,
-                        Optional.of(sent),
-                        n % 2 == 0
-                            ? Optional.of(sent.plusSeconds(3_600 + 3_600L * (n % 10)))
-                            : Optional.empty(),
-                        Optional.empty(),
-                        Optional.empty(),
-                        Optional.empty()))
-            .toList();
+        oneEmailEach(
+            400,
+            sent,
+            n ->
+                n % 2 == 0
+                    ? Optional.of(sent.plusSeconds(3_600 + 3_600L * (n % 10)))
+                    : Optional.empty());
     Calibration fitted = Calibrator.fit(once, sent.plusSeconds(5_000_000));
     assertThat(fitted.keennessMean().low()).isBetween(0.4, 0.5);
     assertThat(fitted.keennessMean().high()).isBetween(0.5, 0.6);
