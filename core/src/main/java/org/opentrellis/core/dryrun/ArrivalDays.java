@@ -2,72 +2,96 @@ package org.opentrellis.core.dryrun;
 
 import java.time.DayOfWeek;
 import java.time.LocalDate;
-import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.OptionalInt;
 import org.opentrellis.core.behaviour.ArrivalPlan;
+import org.opentrellis.core.calendar.ZoneClock;
 
-/** Turns a uniform draw into the day on which somebody comes. Immutable. */
+/**
+ * On which day of their own zone somebody comes, and when on it. The first people of a cohort are
+ * the same whatever its size. Immutable.
+ */
 final class ArrivalDays {
+  private final long firstDay;
   private final int days;
 
-  /** The share of people who have come by the end of each day; empty if as many come every day. */
-  private final double[] upTo;
+  /** By day, how many have come by its end if so many come each day; else empty. */
+  private final double[] countUpTo;
+
+  /** By day, the share of people who have come by its end if dates have shares; else empty. */
+  private final double[] shareUpTo;
 
   /** The second of the day at which all come together, if they do. */
   final OptionalInt together;
 
   ArrivalDays(CohortSettings settings) {
     ArrivalPlan plan = settings.arrivals();
-    LocalDate start = settings.start().atZone(ZoneOffset.UTC).toLocalDate();
+    LocalDate start = settings.startDay();
+    firstDay = start.toEpochDay();
     days = settings.arrivalDays();
     together =
         plan instanceof ArrivalPlan.AtOnce once
             ? OptionalInt.of(once.at().toSecondOfDay())
             : OptionalInt.empty();
-    double[] weights = new double[days];
-    if (plan instanceof ArrivalPlan.Daily daily) {
-      byWeekday(daily, start.getDayOfWeek(), settings.people(), weights);
-    } else if (plan instanceof ArrivalPlan.OnDates dates) {
-      dates
-          .dates()
-          .forEach(
-              one -> weights[(int) (one.date().toEpochDay() - start.toEpochDay())] = one.weight());
-    }
-    double total = Arrays.stream(weights).sum();
-    Arrays.parallelPrefix(weights, Double::sum);
-    upTo = total == 0 ? new double[0] : Arrays.stream(weights).map(sum -> sum / total).toArray();
+    countUpTo =
+        plan instanceof ArrivalPlan.Daily daily
+            ? counts(daily, start.getDayOfWeek(), days)
+            : new double[0];
+    shareUpTo =
+        plan instanceof ArrivalPlan.OnDates dates ? shares(dates, start, days) : new double[0];
   }
 
-  /** The last day takes those who are left. */
-  private static void byWeekday(
-      ArrivalPlan.Daily daily, DayOfWeek first, int people, double[] weights) {
-    double left = people;
-    for (int day = 0; day < weights.length; day++) {
-      weights[day] = Math.min(left, daily.on((first.ordinal() + day) % 7));
-      left -= weights[day];
-    }
+  private static double[] counts(ArrivalPlan.Daily daily, DayOfWeek first, int days) {
+    double[] upTo = new double[days];
+    Arrays.setAll(upTo, day -> daily.on((first.ordinal() + day) % 7));
+    Arrays.parallelPrefix(upTo, Double::sum);
+    return upTo;
+  }
+
+  private static double[] shares(ArrivalPlan.OnDates dates, LocalDate start, int days) {
+    double[] upTo = new double[days];
+    dates
+        .dates()
+        .forEach(one -> upTo[(int) (one.date().toEpochDay() - start.toEpochDay())] = one.weight());
+    double total = Arrays.stream(upTo).sum();
+    Arrays.parallelPrefix(upTo, Double::sum);
+    return Arrays.stream(upTo).map(sum -> sum / total).toArray();
+  }
+
+  /** The first day, since 1970-01-01. */
+  long firstDay() {
+    return firstDay;
+  }
+
+  /**
+   * When somebody comes, on the clock of their own zone, in seconds since 1970-01-01.
+   *
+   * @param number of the person, from 0
+   * @param u uniform in [0, 1)
+   */
+  long local(int number, double u) {
+    return firstDay * ZoneClock.DAY + (long) (at(number, u) * ZoneClock.DAY);
   }
 
   /** Days since the start, with the part of the day that has passed. */
-  double at(double u) {
-    if (upTo.length == 0) {
-      return u * days;
+  double at(int number, double u) {
+    if (countUpTo.length > 0) {
+      return firstAbove(countUpTo, number) + u;
     }
-    int place = Arrays.binarySearch(upTo, u);
-    int day = place < 0 ? -place - 1 : place + 1;
-    while (day < upTo.length - 1 && share(day) == 0) {
+    if (shareUpTo.length > 0) {
+      int day = firstAbove(shareUpTo, u);
+      double before = day == 0 ? 0 : shareUpTo[day - 1];
+      return day + Math.min(0.999_999, (u - before) / (shareUpTo[day] - before));
+    }
+    return u * days;
+  }
+
+  /** The first day by whose end more than that have come; the last one takes the rest. */
+  private static int firstAbove(double[] upTo, double some) {
+    int day = 0;
+    while (day < upTo.length - 1 && upTo[day] <= some) {
       day++;
     }
-    day = Math.min(day, upTo.length - 1);
-    return day + Math.min(0.999_999, (u - before(day)) / share(day));
-  }
-
-  private double before(int day) {
-    return day == 0 ? 0 : upTo[day - 1];
-  }
-
-  private double share(int day) {
-    return upTo[day] - before(day);
+    return day;
   }
 }

@@ -1,129 +1,136 @@
 package org.opentrellis.core.dryrun;
 
 import java.time.LocalDate;
-import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Set;
-import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.calendar.YearlyDate;
 import org.opentrellis.core.calendar.ZoneClock;
-import org.opentrellis.core.journey.Circles;
+import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.Operand;
 import org.opentrellis.core.journey.Trigger;
 import org.opentrellis.core.machine.Person;
-import org.opentrellis.core.machine.Program;
 import org.opentrellis.core.machine.World;
 import org.opentrellis.core.random.Draws;
 
 /**
- * How people come to the journeys of a run. A journey that another one of the run leads into, by
- * handing over, tagging or a list, is entered from there, and of journeys that lead into each other
- * only the first is entered from outside; to every other journey everybody comes once, and again as
- * often as their group does. Immutable.
+ * How people come to the journeys of a run. A date lets people in on that date only, a yearly one
+ * on each of its returns, and one that is over when the run begins lets nobody in. By every other
+ * trigger everybody comes once, and again as often as their group does. Immutable.
  */
 final class Arrivals {
   /** Nobody comes to one journey more often than this in one run. */
   private static final int MOST_PASSES = 50;
 
+  private static final int MINUTE = 60;
+
   private final World world;
   private final CohortSettings settings;
+  private final Behaviour behaviour;
   private final Shop shop;
+  private final Background background;
   private final ArrivalDays days;
-  private final List<Door> doors = new ArrayList<>();
-  private final boolean fromCart;
+  private final List<Door> doors;
 
-  /** A journey that people come to from outside, and the triggers that can bring them. */
-  private record Door(int program, List<Trigger> all, int[] triggers, String prefix) {}
-
-  Arrivals(World world, CohortSettings settings, Shop shop) {
+  /**
+   * @param behaviour says who the people are
+   */
+  Arrivals(
+      World world, CohortSettings settings, Behaviour behaviour, Shop shop, Background background) {
     this.world = world;
     this.settings = settings;
+    this.behaviour = behaviour;
     this.shop = shop;
+    this.background = background;
     this.days = new ArrivalDays(settings);
-    for (Program program : fromOutside(world.programs())) {
-      List<Trigger> all = program.journey().triggers();
-      int number = program.number();
-      String prefix = number == 0 ? "" : "journey " + number;
-      doors.add(new Door(number, all, bringing(all), prefix));
-    }
-    this.fromCart =
-        doors.stream()
-            .flatMap(door -> door.all.stream())
-            .anyMatch(Trigger.LeavesCart.class::isInstance);
-  }
-
-  /** Those that no other leads into, and the first of each circle. */
-  private static List<Program> fromOutside(List<Program> programs) {
-    List<Program> entered = new ArrayList<>();
-    Set<Program> reached = new HashSet<>();
-    for (Program program : programs) {
-      if (programs.stream().noneMatch(other -> other != program && leads(other, program))) {
-        entered.add(program);
-        reach(program, programs, reached);
-      }
-    }
-    for (Program program : programs) {
-      if (!reached.contains(program)) {
-        entered.add(program);
-        reach(program, programs, reached);
-      }
-    }
-    return entered;
-  }
-
-  private static void reach(Program program, List<Program> programs, Set<Program> reached) {
-    if (reached.add(program)) {
-      programs.stream()
-          .filter(other -> leads(program, other))
-          .forEach(other -> reach(other, programs, reached));
-    }
-  }
-
-  private static boolean leads(Program from, Program to) {
-    return from.steps().stream().anyMatch(step -> Circles.leads(step, to.journey()));
-  }
-
-  /** Being handed over counts only where nothing else brings people in. */
-  private static int[] bringing(List<Trigger> all) {
-    List<Integer> some = new ArrayList<>();
-    for (int i = 0; i < all.size(); i++) {
-      if (all.size() == 1 || !(all.get(i) instanceof Trigger.HandedOver)) {
-        some.add(i);
-      }
-    }
-    return some.stream().mapToInt(Integer::intValue).toArray();
+    this.doors = Door.of(world.programs());
   }
 
   /**
    * Puts a person at the doors of the journeys.
    *
-   * @return when they first come
+   * @return when they first come; when the run begins for them if they never do
    */
   long first(Person person, Traits who) {
     long first = Person.NEVER;
     for (int i = 0; i < doors.size(); i++) {
       first = Math.min(first, comes(person, who, doors.get(i)));
     }
-    if (first == Person.NEVER) {
-      return settings.start().getEpochSecond();
-    }
-    return first;
+    return first == Person.NEVER ? begins(who.group) : first;
+  }
+
+  /** The midnight of the first day in a group's zone. */
+  private long begins(GroupDraws group) {
+    return group.clock.instant(days.firstDay() * ZoneClock.DAY);
   }
 
   private long comes(Person person, Traits who, Door door) {
     long key =
-        door.program == 0
+        door.program() == 0
             ? who.key
-            : Draws.bits(who.key, Draws.address(Purposes.JOURNEY, door.prefix));
+            : Draws.bits(who.key, Draws.address(Purposes.JOURNEY, door.prefix()));
     int trigger = trigger(key, door);
-    long at = arrival(key, person, who.group, trigger < 0 ? null : door.all.get(trigger));
+    Trigger by = trigger < 0 ? null : door.all().get(trigger);
+    if (by instanceof Trigger.OnDate on) {
+      LocalDate date = on.date();
+      return comesOnce(person, door, trigger, date, local(date, on.at().toSecondOfDay()));
+    }
+    if (by instanceof Trigger.DateComes date && isKnown(date.field())) {
+      return comesOnDates(person, door, trigger, date);
+    }
+    long at = usual(key, who);
     comes(person, key, door, trigger, at);
     double mean = who.group.comesAgainMeanSeconds;
     if (mean != Double.POSITIVE_INFINITY) {
       comesAgain(person, key, door, trigger, at, mean);
     }
     return at;
+  }
+
+  /** Whether the assumptions say anything of a field; if not, people come as if it were no date. */
+  private boolean isKnown(FieldName field) {
+    return behaviour.groups().stream().anyMatch(group -> group.fields().containsKey(field));
+  }
+
+  private static long local(LocalDate date, int secondOfDay) {
+    return date.toEpochDay() * ZoneClock.DAY + secondOfDay;
+  }
+
+  /** Comes at a local time, unless its day is over when the run begins. */
+  private long comesOnce(Person person, Door door, int trigger, LocalDate day, long local) {
+    if (day.toEpochDay() < days.firstDay()) {
+      return Person.NEVER;
+    }
+    long at = Traits.of(person).group.clock.instant(local);
+    person.comes(door.program(), trigger, at);
+    return at;
+  }
+
+  /** Comes on a date in the record, each year again if it returns; never without a date. */
+  private long comesOnDates(Person person, Door door, int trigger, Trigger.DateComes date) {
+    int field = world.field(date.field()).orElseThrow();
+    if (!(person.field(field) instanceof Operand.Date held)) {
+      return Person.NEVER;
+    }
+    int second = date.at().toSecondOfDay();
+    if (!date.everyYear()) {
+      LocalDate day = held.date().plusDays(date.days());
+      return comesOnce(person, door, trigger, day, local(day, second));
+    }
+    long first = Person.NEVER;
+    long end = Person.NEVER;
+    LocalDate from = LocalDate.ofEpochDay(days.firstDay());
+    while (true) {
+      LocalDate day = YearlyDate.nextMoved(held.date(), date.days(), date.onFirstOfMarch(), from);
+      if (first != Person.NEVER && local(day, second) > end) {
+        return first;
+      }
+      long at = comesOnce(person, door, trigger, day, local(day, second));
+      if (first == Person.NEVER) {
+        first = at;
+        end = local(day, second) + (long) settings.horizonDays() * ZoneClock.DAY;
+      }
+      from = day.plusDays(1);
+    }
   }
 
   private void comesAgain(
@@ -141,52 +148,35 @@ final class Arrivals {
   }
 
   private static int trigger(long key, Door door) {
-    if (door.triggers.length < 2) {
-      return door.triggers.length == 0 ? -1 : door.triggers[0];
+    int[] some = door.triggers();
+    if (some.length < 2) {
+      return some.length == 0 ? -1 : some[0];
     }
-    return door.triggers[(int) (Draws.uniform(key, Purposes.TRIGGER) * door.triggers.length)];
+    return some[(int) (Draws.uniform(key, Purposes.TRIGGER) * some.length)];
   }
 
-  /** When a person comes for the first time. */
-  private long arrival(long key, Person person, GroupDraws group, @Nullable Trigger trigger) {
-    if (trigger instanceof Trigger.OnDate on) {
-      return group.clock.instant(on.date().toEpochDay() * ZoneClock.DAY + on.at().toSecondOfDay());
-    }
-    double day = days.at(Draws.uniform(key, Purposes.ARRIVAL));
-    long start = settings.start().getEpochSecond();
-    long usual = start + (long) (day * ZoneClock.DAY);
+  /** When a person comes for the first time, by a trigger that is no date. */
+  private long usual(long key, Traits who) {
+    GroupDraws group = who.group;
+    long local = days.local(who.number, Draws.uniform(key, Purposes.ARRIVAL));
+    long day = Math.floorDiv(local, (long) ZoneClock.DAY);
     int from = group.group.arriveFromHour();
     int hours = group.group.arriveToHour() - from;
     if (days.together.isPresent()) {
-      usual = group.clock.instant(startDay() * ZoneClock.DAY + days.together.getAsInt());
+      local = day * ZoneClock.DAY + days.together.getAsInt();
     } else if (hours < 24) {
       double hour = from + hours * Draws.uniform(key, Purposes.ARRIVAL_HOUR);
-      usual = group.clock.instant(group.clock.day(usual) * ZoneClock.DAY + (long) (hour * 3600));
+      local = day * ZoneClock.DAY + (long) (hour * 3600);
     }
-    return trigger instanceof Trigger.DateComes date ? onDate(date, person, group, usual) : usual;
-  }
-
-  private long startDay() {
-    return Math.floorDiv(settings.start().getEpochSecond(), (long) ZoneClock.DAY);
-  }
-
-  /** The date's return that is next when the cohort starts; people without a date come as usual. */
-  private long onDate(Trigger.DateComes date, Person person, GroupDraws group, long usual) {
-    int field = world.field(date.field()).orElseThrow();
-    if (!(person.field(field) instanceof Operand.Date held)) {
-      return usual;
-    }
-    LocalDate start = group.clock.date(settings.start().getEpochSecond());
-    LocalDate day =
-        date.everyYear()
-            ? YearlyDate.nextMoved(held.date(), date.days(), date.onFirstOfMarch(), start)
-            : held.date().plusDays(date.days());
-    return group.clock.instant(day.toEpochDay() * ZoneClock.DAY + date.at().toSecondOfDay());
+    return group.clock.instant(local);
   }
 
   /** What brings the person in happens, and so they come. */
   private void comes(Person person, long key, Door door, int trigger, long at) {
-    Trigger by = trigger < 0 ? null : door.all.get(trigger);
+    Trigger by = trigger < 0 ? null : door.all().get(trigger);
+    if (by instanceof Trigger.LeavesCart cart) {
+      background.leavesCart(person, key, at, (long) cart.minutes() * MINUTE);
+    }
     if (by instanceof Trigger.Buys buys) {
       int offer = shop.fitting(buys.what(), world, key, Draws.address(Purposes.OFFER, "comes"));
       if (offer >= -1) {
@@ -199,11 +189,6 @@ final class Arrivals {
       person.experiences(at, world.event(arrives.event()).orElseThrow());
       return;
     }
-    person.comes(door.program, trigger, at);
-  }
-
-  /** Whether what brings people in is a cart left. */
-  boolean fromCart() {
-    return fromCart;
+    person.comes(door.program(), trigger, at);
   }
 }

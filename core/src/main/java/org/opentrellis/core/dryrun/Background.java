@@ -1,6 +1,6 @@
 package org.opentrellis.core.dryrun;
 
-import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.behaviour.AudienceGroup;
 import org.opentrellis.core.machine.Person;
 import org.opentrellis.core.random.Draws;
 
@@ -15,23 +15,11 @@ final class Background {
     this.shop = shop;
   }
 
-  /**
-   * What a person does in the time that is looked at.
-   *
-   * @param cartLeftAt when they left a cart, if they did
-   */
-  void happensTo(Person person, @Nullable Long cartLeftAt, long from, long to) {
+  /** What a person buys from time to time. */
+  void buysAnyway(Person person, long from, long to) {
     Traits who = Traits.of(person);
     GroupDraws group = who.group;
     long key = who.key;
-    if (cartLeftAt != null) {
-      if (Traits.happens(key, Purposes.RETURNS_TO_CART, group.group.returnsToCart().value())) {
-        double mean = group.group.returnMeanHours().value() * 3600;
-        long at = Sampler.later(cartLeftAt, Draws.exponential(key, Purposes.RETURN_DELAY, mean));
-        person.buys(at, shop.offer(key, Purposes.OFFER), shop.cents(key, Purposes.ORDER_VALUE));
-      }
-      return;
-    }
     if (Draws.happens(key, Purposes.BUYS_ANYWAY, group.buysNothingBelow)) {
       return;
     }
@@ -42,5 +30,38 @@ final class Background {
       address += 1000;
       at += Draws.exponential(key, address, group.buysAnywayMeanSeconds);
     }
+  }
+
+  /**
+   * A cart of which the journey begins to know some time after its last change. It may be bought by
+   * itself; the delay counts from that change. Had it been bought sooner, nobody would have come,
+   * so both are drawn given that it was not: the chance is lower, and an exponential delay goes on
+   * as if it had just begun.
+   *
+   * @param key of this cart's draws
+   * @param comesAt when the person comes to the journey
+   * @param secondsLeft since the cart's last change
+   */
+  void leavesCart(Person person, long key, long comesAt, long secondsLeft) {
+    Traits who = Traits.of(person);
+    who.leftCart = true;
+    AudienceGroup group = who.group.group;
+    double mean = group.returnMeanHours().value() * 3600;
+    double chance = stillReturns(group.returnsToCart().value(), secondsLeft / mean);
+    if (Traits.happens(key, Purposes.RETURNS_TO_CART, chance)) {
+      long at = Sampler.later(comesAt, Draws.exponential(key, Purposes.RETURN_DELAY, mean));
+      person.buys(at, shop.offer(key, Purposes.OFFER), shop.cents(key, Purposes.ORDER_VALUE));
+    }
+  }
+
+  /**
+   * The chance that somebody returns to a cart to which they have not returned so far.
+   *
+   * @param chance of all who leave one
+   * @param means the time so far, in means of the time it takes
+   */
+  static double stillReturns(double chance, double means) {
+    double later = chance * Math.exp(-means);
+    return later == 0 ? 0 : later / (1 - chance + later);
   }
 }

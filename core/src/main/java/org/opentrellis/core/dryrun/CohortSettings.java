@@ -1,6 +1,7 @@
 package org.opentrellis.core.dryrun;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneOffset;
 import org.opentrellis.core.behaviour.ArrivalPlan;
 import org.opentrellis.core.behaviour.CohortPlan;
@@ -10,7 +11,8 @@ import org.opentrellis.core.behaviour.CohortPlan;
  *
  * @param people how many, 1 to 10 million
  * @param seed of all draws; the same seed gives the same people
- * @param start when the first of them enter
+ * @param start when it begins: at midnight of its day in each person's own zone, and nobody comes
+ *     before that
  * @param horizonDays how long each person is followed after they first come, 1 to 730
  * @param arrivals when they come
  * @param holdOut share of people who get nothing, to see what the journey adds, 0 to 0.9
@@ -27,7 +29,7 @@ public record CohortSettings(
     if (!(holdOut >= 0 && holdOut <= 0.9)) {
       throw new IllegalArgumentException("the hold-out must be 0 to 0.9, not " + holdOut);
     }
-    arrivals.days(people, start.atZone(ZoneOffset.UTC).toLocalDate());
+    arrivals.days(people, day(start));
   }
 
   /** Coming over {@link #ARRIVAL_DAYS} days, with no hold-out. */
@@ -49,7 +51,16 @@ public record CohortSettings(
 
   /** Over how many days they come. */
   public int arrivalDays() {
-    return arrivals.days(people, start.atZone(ZoneOffset.UTC).toLocalDate());
+    return arrivals.days(people, startDay());
+  }
+
+  /** The first day, in whatever zone. */
+  public LocalDate startDay() {
+    return day(start);
+  }
+
+  private static LocalDate day(Instant start) {
+    return start.atZone(ZoneOffset.UTC).toLocalDate();
   }
 
   private static void inRange(String what, int value, int most) {

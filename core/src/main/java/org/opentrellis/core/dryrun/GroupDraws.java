@@ -56,7 +56,7 @@ final class GroupDraws {
     this.upTo = upTo;
     int days = settings.arrivalDays() + settings.horizonDays() + 40;
     this.clock = ZoneClock.around(group.zone(), settings.start(), days);
-    this.startDate = clock.date(settings.start().getEpochSecond());
+    this.startDate = settings.startDay();
     this.keenness = QuantileTable.beta(group.keenness().alpha(), group.keenness().beta());
     this.preloads = Draws.cells(group.preloads().value());
     this.hardBounce = Draws.cells(group.hardBounce().value());

@@ -30,7 +30,7 @@ final class Population {
     world = World.compile(journeys, catalogue, Shop.products(behaviours.get(0)));
     cohort = new Cohort(world, behaviours, settings);
     background = new Background(cohort.shop());
-    arrivals = new Arrivals(world, settings, cohort.shop());
+    arrivals = new Arrivals(world, settings, behaviours.get(0), cohort.shop(), background);
     sendsTexts =
         world.programs().stream()
             .flatMap(program -> program.sends().stream())
@@ -47,22 +47,24 @@ final class Population {
   /** Makes a person one of these, with what their record says. */
   void become(Person person, int number) {
     Traits who = Traits.of(person);
-    who.become(Draws.personKey(runKey, number), cohort);
+    who.become(number, Draws.personKey(runKey, number), cohort);
     person.begin(who.group.clock);
     who.group.fillRecord(person, who.key);
     person.agreesToTexts(sendsTexts && who.agreesToTexts());
   }
 
   /**
-   * What will happen to the person whatever is sent, and until when they are looked at. Whoever
-   * comes to a cart has left one; that replaces what they would buy anyway.
+   * What will happen to the person whatever is sent, and until when they are looked at. What lies
+   * in the carts that they leave replaces what they would buy anyway.
    */
   void fate(Person person) {
     Traits who = Traits.of(person);
     long first = arrivals.first(person, who);
     long end = first + (long) settings.horizonDays() * ZoneClock.DAY;
     person.endsAt(end);
-    background.happensTo(person, arrivals.fromCart() ? first : null, first, end);
+    if (!who.leftCart) {
+      background.buysAnyway(person, first, end);
+    }
     who.group.addEvents(person, who.key, first, end);
   }
 }

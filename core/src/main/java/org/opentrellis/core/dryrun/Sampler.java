@@ -106,7 +106,12 @@ final class Sampler implements Outside {
     if (draws.tiredness != null) {
       pull *= Math.pow(draws.tiredness.pullFactor().value(), excess);
     }
-    return draws.fading == 1 ? pull : pull * Math.pow(draws.fading, visit.sends() - 1.0);
+    return draws.fading == 1 ? pull : pull * Math.pow(draws.fading, gotBefore(draws, visit));
+  }
+
+  /** How many emails of the journey the person has got before the message that just arrived. */
+  private static int gotBefore(SendDraws draws, Visit visit) {
+    return draws.text ? visit.emailsGot() : visit.emailsGot() - 1;
   }
 
   /** How many emails of the last seven days, this one too, are more than people like. */

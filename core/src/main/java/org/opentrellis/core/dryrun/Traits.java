@@ -6,11 +6,15 @@ import org.opentrellis.core.random.Draws;
 
 /** Who a person is: drawn once, and kept with them. Mutable and reused, for speed. */
 final class Traits {
+  int number;
   long key;
   GroupDraws group;
   double keenness;
   boolean preloads;
   boolean deadAddress;
+
+  /** Whether they leave a cart to come to a journey. */
+  boolean leftCart;
 
   Traits(GroupDraws group) {
     this.group = group;
@@ -21,8 +25,10 @@ final class Traits {
   }
 
   /** Draws who a person is. */
-  void become(long personKey, Cohort cohort) {
+  void become(int personNumber, long personKey, Cohort cohort) {
+    number = personNumber;
     key = personKey;
+    leftCart = false;
     group = GroupDraws.of(key, cohort.groups());
     keenness = group.keenness.draw(key, Purposes.KEENNESS);
     preloads = Draws.happens(key, Purposes.PRELOADS, group.preloads);

@@ -4,11 +4,14 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.IfPast;
 import org.opentrellis.core.journey.RecordChange;
 import org.opentrellis.core.journey.SplitArm;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepId;
+import org.opentrellis.core.journey.Trigger;
 import org.opentrellis.core.journey.Variant;
 import org.opentrellis.core.journey.WaitRule;
 import org.opentrellis.core.journey.Way;
@@ -117,7 +120,8 @@ final class Compiler {
       return new Node.Wait(Timer.untilDay(until), target(until.ifPast(), next), next);
     }
     if (rule instanceof WaitRule.AroundDate around) {
-      Timer timer = Timer.aroundDate(around, world.numberOf(around.field()));
+      Timer timer =
+          Timer.aroundDate(around, world.numberOf(around.field()), datesOf(around.field()));
       return new Node.Wait(timer, target(around.ifPast(), next), next);
     }
     WaitRule.UntilHappens until = (WaitRule.UntilHappens) rule;
@@ -125,6 +129,17 @@ final class Compiler {
         new Question[] {questions.compile(until.condition())},
         Timer.forAmount(until.atMost()),
         next);
+  }
+
+  /** By trigger of the journey, the one that waits for a date in a field, else null. */
+  private Trigger.@Nullable DateComes[] datesOf(FieldName field) {
+    return program.journey().triggers().stream()
+        .map(
+            trigger ->
+                trigger instanceof Trigger.DateComes date && date.field().equals(field)
+                    ? date
+                    : null)
+        .toArray(Trigger.DateComes[]::new);
   }
 
   /** Where a wait goes on whose moment is past; a step that is not ahead counts as "go on". */

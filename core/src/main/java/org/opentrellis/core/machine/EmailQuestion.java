@@ -4,7 +4,8 @@ import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calendar.Amount;
 
 /**
- * What became of an email.
+ * What became of an email, as far as it was recorded: one whose opens are not tracked has none,
+ * whoever read it.
  *
  * @param what is asked
  * @param send which, or {@link #ANY}
@@ -37,7 +38,7 @@ record EmailQuestion(
           case DELIVERED -> of.deliveredAt();
           case BOUNCED -> of.bouncedAt();
           case OPENED -> of.recordedOpenAt();
-          case OPENED_BY_PEOPLE -> of.peopleOpenAt();
+          case OPENED_BY_PEOPLE -> of.tracked() ? of.peopleOpenAt() : Person.NEVER;
           case CLICKED -> clicked(visit, of);
         };
     boolean late = within != null && at != Person.NEVER && at > within.after(of.at(), visit.clock);

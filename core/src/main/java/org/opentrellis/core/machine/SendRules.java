@@ -9,7 +9,10 @@ import org.opentrellis.core.journey.FrequencyGuard;
 final class SendRules {
   private SendRules() {}
 
-  /** Why a visit goes on without a message now, or null if it does not. */
+  /**
+   * Why a visit goes on without a message, or null if it does not. Asked at the moment at which the
+   * message would leave, after window and guard have let it through.
+   */
   static @Nullable SkipReason skips(Visit visit, Node.Send send) {
     if (send.text() && !visit.person.agreedToTexts) {
       return SkipReason.NO_CONSENT;

@@ -62,6 +62,9 @@ public final class Sent {
   public void bounced(long moment) {
     visit.person.learns(Evidence.MAIL);
     if (moment < bouncedAt) {
+      if (bouncedAt == Person.NEVER && !text) {
+        visit.emailComesBack();
+      }
       visit.witness.bounced(this, moment);
       bouncedAt = moment;
     }

@@ -122,14 +122,14 @@ final class Steps {
 
   private static int send(Node.Send send, Visit visit) {
     if (!send.plain()) {
+      long ready = SendRules.readyAt(visit, send);
+      if (ready > visit.now) {
+        return waits(visit, ready, Visit.NOTHING_AWAITED);
+      }
       SkipReason skip = SendRules.skips(visit, send);
       if (skip != null) {
         visit.witness.skipped(visit.node, skip, visit);
         return send.next();
-      }
-      long ready = SendRules.readyAt(visit, send);
-      if (ready > visit.now) {
-        return waits(visit, ready, Visit.NOTHING_AWAITED);
       }
       if (visit.waiting) {
         visit.witness.held(visit.node, visit.now - visit.steppedAt, visit);

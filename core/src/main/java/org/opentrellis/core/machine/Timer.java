@@ -3,12 +3,14 @@ package org.opentrellis.core.machine;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calendar.Amount;
 import org.opentrellis.core.calendar.TimeOfDay;
 import org.opentrellis.core.calendar.TimeUnit;
 import org.opentrellis.core.calendar.YearlyDate;
 import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.journey.Operand;
+import org.opentrellis.core.journey.Trigger;
 import org.opentrellis.core.journey.WaitRule;
 
 /** When a wait ends. */
@@ -62,29 +64,41 @@ interface Timer {
     };
   }
 
-  static Timer aroundDate(WaitRule.AroundDate rule, int field) {
+  /**
+   * Around a date in the person's record: the occurrence that brought them in, if a date of the
+   * same field did; else its next one, today included.
+   *
+   * @param came by trigger of the journey, the one that is about the same field, else null
+   */
+  static Timer aroundDate(WaitRule.AroundDate rule, int field, Trigger.@Nullable DateComes[] came) {
     return visit -> {
       if (!(visit.person.field(field) instanceof Operand.Date held)) {
         return PAST;
       }
-      if (!rule.everyYear()) {
-        LocalDate moved = held.date().plusDays(rule.days());
-        return pastOr(visit.clock.instant(local(moved, rule.at())), visit);
-      }
-      return nextYearly(held.date(), rule, visit);
+      Trigger.DateComes by = visit.trigger < 0 ? null : came[visit.trigger];
+      LocalDate day =
+          by == null ? next(held.date(), rule, visit) : meant(held.date(), by, rule, visit);
+      return pastOr(visit.clock.instant(local(day, rule.at())), visit);
     };
   }
 
-  private static long nextYearly(LocalDate date, WaitRule.AroundDate rule, Visit visit) {
-    LocalDate from = visit.clock.date(visit.now);
-    while (true) {
-      LocalDate moved = YearlyDate.nextMoved(date, rule.days(), rule.onFirstOfMarch(), from);
-      long at = visit.clock.instant(local(moved, rule.at()));
-      if (at >= visit.now) {
-        return at;
-      }
-      from = moved.plusDays(1);
+  /** The day on which the wait ends for a date that comes by itself. */
+  private static LocalDate next(LocalDate date, WaitRule.AroundDate rule, Visit visit) {
+    return rule.everyYear()
+        ? YearlyDate.nextMoved(
+            date, rule.days(), rule.onFirstOfMarch(), visit.clock.date(visit.now))
+        : date.plusDays(rule.days());
+  }
+
+  /** The same for the occurrence that brought the person in: the nearest to their entry. */
+  private static LocalDate meant(
+      LocalDate date, Trigger.DateComes by, WaitRule.AroundDate rule, Visit visit) {
+    if (!by.everyYear()) {
+      return date.plusDays(rule.days());
     }
+    LocalDate entered = visit.clock.date(visit.entryAt);
+    int year = YearlyDate.nearest(date, by.days(), by.onFirstOfMarch(), entered).getYear();
+    return YearlyDate.inYear(date, year, rule.onFirstOfMarch()).plusDays(rule.days());
   }
 
   private static long local(LocalDate date, LocalTime at) {

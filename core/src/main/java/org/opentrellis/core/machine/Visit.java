@@ -79,6 +79,7 @@ public final class Visit {
 
   private int sends;
   private int texts;
+  private int emailsBack;
 
   Visit(Program program, Person person) {
     this.program = program;
@@ -120,6 +121,7 @@ public final class Visit {
     }
     sends = 0;
     texts = 0;
+    emailsBack = 0;
     unsubscribesAt = Person.NEVER;
   }
 
@@ -243,6 +245,16 @@ public final class Visit {
   /** How many of them were emails. */
   public int emails() {
     return sends - texts;
+  }
+
+  /** How many of them the person has got: those that have not come back. */
+  public int emailsGot() {
+    return emails() - emailsBack;
+  }
+
+  /** An email comes back. */
+  void emailComesBack() {
+    emailsBack++;
   }
 
   /** The n-th message that went out. */

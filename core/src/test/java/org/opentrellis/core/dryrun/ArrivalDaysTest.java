@@ -18,16 +18,24 @@ class ArrivalDaysTest {
 
   @Test
   void evenlyIsTheSameOnEveryDay() {
-    assertThat(days(new ArrivalPlan.Evenly(7), 10).at(0.5)).isEqualTo(3.5);
+    assertThat(days(new ArrivalPlan.Evenly(7), 10).at(3, 0.5)).isEqualTo(3.5);
   }
 
   @Test
   void theWeeksRhythmSaysHowManyComeOnWhichDay() {
     ArrivalPlan plan = new ArrivalPlan.Daily(10, List.of(2.0, 1.0, 1.0, 1.0, 1.0, 1.0, 0.0));
     ArrivalDays days = days(plan, 70);
-    assertThat(days.at(0.1)).isCloseTo(0.35, within(1e-9));
-    assertThat(days.at(0.3)).isBetween(1.0, 2.0);
-    assertThat(days.at(0.999_999)).isBetween(5.0, 6.0);
+    assertThat(days.at(19, 0.35)).isEqualTo(0.35);
+    assertThat(days.at(20, 0.35)).isEqualTo(1.35);
+    assertThat(days.at(69, 0)).isEqualTo(5.0);
+  }
+
+  @Test
+  void theFirstPeopleComeOnTheSameDaysWhateverTheNumberOfPeople() {
+    ArrivalPlan plan = new ArrivalPlan.Daily(7.5, List.of(1.0, 0.0, 2.0, 1.0, 1.0, 1.0, 3.0));
+    for (int number = 0; number < 40; number++) {
+      assertThat(days(plan, 40).at(number, 0.4)).isEqualTo(days(plan, 400).at(number, 0.4));
+    }
   }
 
   @Test
@@ -38,10 +46,10 @@ class ArrivalDaysTest {
                 new ArrivalPlan.DatedShare(LocalDate.parse("2027-03-03"), 3),
                 new ArrivalPlan.DatedShare(LocalDate.parse("2027-03-10"), 1)));
     ArrivalDays days = days(plan, 70);
-    assertThat((int) days.at(0)).isEqualTo(2);
-    assertThat((int) days.at(0.74)).isEqualTo(2);
-    assertThat((int) days.at(0.75)).isEqualTo(9);
-    assertThat((int) days.at(0.99)).isEqualTo(9);
+    assertThat((int) days.at(0, 0)).isEqualTo(2);
+    assertThat((int) days.at(0, 0.74)).isEqualTo(2);
+    assertThat((int) days.at(0, 0.75)).isEqualTo(9);
+    assertThat((int) days.at(0, 0.99)).isEqualTo(9);
   }
 
   @Test
