@@ -112,6 +112,7 @@ export function randomJourney(seed: number, size: number): RandomJourney {
           ? null
           : {
               medianHours: hours,
+              medianErrorHours: hours / 200,
               quarterHours: hours * 0.9,
               threeQuarterHours: hours * 1.1,
               earliestHours: hours * 0.8,

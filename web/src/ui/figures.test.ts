@@ -1,4 +1,4 @@
-import { describe, expect, it } from 'vitest'
+import { arrivalError, describe, expect, it } from 'vitest'
 import { change, days, duration, interval, margin, moment, percent } from './figures'
 
 const share = { count: 56, of: 70, value: 0.8, low: 0.692, high: 0.877 }
@@ -27,6 +27,7 @@ describe('figures', () => {
   it('name a moment by day and local time', () => {
     const arrival = {
       medianHours: 36,
+      medianErrorHours: 0.2,
       quarterHours: 30,
       threeQuarterHours: 42,
       earliestHours: 25,
@@ -41,6 +42,9 @@ describe('figures', () => {
     expect(moment(null)).toBe('')
     expect(days({ ...arrival, localTime: null })).toBe('Day 1–2')
     expect(days({ ...arrival, firstDay: 2, localTime: null })).toBe('Day 2')
+    expect(arrivalError(0)).toBe('since entry')
+    expect(arrivalError(0.142)).toBe('since entry, ± 9 min')
+    expect(arrivalError(2.28)).toBe('since entry, ± 2.3 h')
     expect(duration(0)).toBe('at once')
     expect(duration(3.1)).toBe('3.1 h')
     expect(duration(72)).toBe('3.0 d')

@@ -55,6 +55,12 @@ export function duration(hours: number): string {
   return `${(hours / 24).toFixed(1)} d`
 }
 
+/** How exactly a time since entry is known, where it could be seen. */
+export function arrivalError(hours: number): string {
+  if (hours < 1 / 120) return 'since entry'
+  return `since entry, ± ${hours < 1 ? `${Math.ceil(hours * 60)} min` : `${hours.toFixed(1)} h`}`
+}
+
 export function clock(iso: string): string {
   return new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
 }

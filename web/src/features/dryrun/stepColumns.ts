@@ -110,21 +110,23 @@ export const COLUMNS: StepColumn[] = [
   {
     key: 'median',
     head: 'half by',
-    title: 'half of those who get here are here so long after entry',
+    title: 'half of those who get here are here so long after entry, told to within 1/128 of it',
     hours: (s) => s.arrival?.medianHours,
     shown: true,
   },
   {
     key: 'quarter',
     head: 'a quarter by',
-    title: 'a quarter of those who get here are here so long after entry',
+    title:
+      'a quarter of those who get here are here so long after entry, told to within 1/128 of it',
     hours: (s) => s.arrival?.quarterHours,
     shown: false,
   },
   {
     key: 'threeQuarters',
     head: 'three by',
-    title: 'three quarters of those who get here are here so long after entry',
+    title:
+      'three quarters of those who get here are here so long after entry, told to within 1/128 of it',
     hours: (s) => s.arrival?.threeQuarterHours,
     shown: false,
   },

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { StepMeasures } from '@/api/types'
-import { count, duration, interval, percent, points } from '@/ui/figures'
+import { arrivalError, count, duration, interval, percent, points } from '@/ui/figures'
 
 const props = defineProps<{ step: StepMeasures; people: number }>()
 
@@ -28,7 +28,7 @@ const figures = computed(() => {
     all.push({
       name: 'half are here by',
       value: duration(arrival.medianHours),
-      more: 'since entry',
+      more: arrivalError(arrival.medianErrorHours),
     })
   }
   return all

@@ -72,6 +72,7 @@ record RunResult(
       long finished,
       long goal,
       @Nullable Double medianHours,
+      @Nullable Double medianErrorHours,
       List<Long> arms) {}
 
   record PathResult(
@@ -160,6 +161,7 @@ record RunResult(
         step.finished(),
         step.left(LeaveReason.GOAL_MET),
         step.entered() == 0 ? null : step.sinceEntry().quantile(0.5) / 3600.0,
+        step.entered() == 0 ? null : step.sinceEntry().quantileError(0.5) / 3600.0,
         arms);
   }
 }

@@ -88,8 +88,19 @@ class Calibrations {
     said.add("They open " + measured(fitted.keennessMean(), 100, "%") + " of usual emails.");
     said.add("Images are pre-loaded for " + measured(fitted.preloads(), 100, "%") + ".");
     said.add(
-        "After a click, " + measured(fitted.buyAfterClick(), 100, "%") + " buy because of it.");
-    said.add("Without any, " + measured(fitted.buysAnyway(), 100, "%") + " buy within 30 days.");
+        fitted
+            .buyAfterClick()
+            .map(buys -> "After a click, " + measured(buys, 100, "%") + " buy because of it.")
+            .orElse("Nobody clicked, so what follows a click is left as it was assumed."));
+    fitted
+        .buyMeanHours()
+        .ifPresent(
+            hours -> said.add("That takes them " + measured(hours, 1, " h") + " on average."));
+    said.add(
+        fitted
+            .buysAnyway()
+            .map(buys -> "Without any, " + measured(buys, 100, "%") + " buy within 30 days.")
+            .orElse("Everybody clicked, so what people buy anyway is left as it was assumed."));
     if (fitted.attention().isEmpty()) {
       said.add("The hours of the week make no difference that the history can show.");
     }

@@ -59,8 +59,12 @@ public final class Series {
       String subject = (n == 0 ? "Once more: " : "For the last time: ") + subjectOf(first.get());
       steps.add(
           Step.SendEmail.of(id, first.get().message())
-              .withSubject(subject.substring(0, Math.min(200, subject.length())))
-              .withOnlyIf(openedNone(sent)));
+              .edit()
+              .subject(Optional.of(subject.substring(0, Math.min(200, subject.length()))))
+              .done()
+              .edit()
+              .onlyIf(Optional.of(openedNone(sent)))
+              .done());
       sent.add(id);
     }
     return put(steps, email);
@@ -100,7 +104,9 @@ public final class Series {
             Step.SendEmail.of(fresh.next("reminder"), message),
             new Step.Wait(fresh.next("wait"), around(field, 0)),
             Step.SendEmail.of(fresh.next("reminder"), message)
-                .withSubject("Today: " + nameOf(message))),
+                .edit()
+                .subject(Optional.of("Today: " + nameOf(message)))
+                .done()),
         below);
   }
 

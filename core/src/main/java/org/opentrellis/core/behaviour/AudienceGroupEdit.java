@@ -1,23 +1,58 @@
 package org.opentrellis.core.behaviour;
 
+import java.time.ZoneId;
+import java.util.Map;
+import java.util.Set;
+import org.opentrellis.core.journey.EventName;
+import org.opentrellis.core.journey.FieldName;
+import org.opentrellis.core.journey.ListName;
+import org.opentrellis.core.journey.TagName;
+
 /** A group with some of it exchanged: {@code group.edit().share(0.5).done()}. */
 public final class AudienceGroupEdit {
-  private final AudienceGroup from;
+  private String name;
   private double share;
   private Keenness keenness;
+  private ZoneId zone;
+  private int arriveFromHour;
+  private int arriveToHour;
   private Assumed preloads;
+  private Assumed hardBounce;
   private Assumed softBounce;
+  private Assumed textConsent;
   private Assumed buysAnyway;
   private Assumed returnsToCart;
+  private Assumed returnMeanHours;
+  private Assumed comesAgain;
+  private Set<TagName> tags;
+  private Set<ListName> lists;
+  private Map<FieldName, FieldGuess> fields;
+  private Map<EventName, Assumed> events;
 
   AudienceGroupEdit(AudienceGroup from) {
-    this.from = from;
+    name = from.name();
     share = from.share();
     keenness = from.keenness();
+    zone = from.zone();
+    arriveFromHour = from.arriveFromHour();
+    arriveToHour = from.arriveToHour();
     preloads = from.preloads();
+    hardBounce = from.hardBounce();
     softBounce = from.softBounce();
+    textConsent = from.textConsent();
     buysAnyway = from.buysAnyway();
     returnsToCart = from.returnsToCart();
+    returnMeanHours = from.returnMeanHours();
+    comesAgain = from.comesAgain();
+    tags = from.tags();
+    lists = from.lists();
+    fields = from.fields();
+    events = from.events();
+  }
+
+  public AudienceGroupEdit name(String other) {
+    name = other;
+    return this;
   }
 
   public AudienceGroupEdit share(double other) {
@@ -30,13 +65,38 @@ public final class AudienceGroupEdit {
     return this;
   }
 
+  public AudienceGroupEdit zone(ZoneId other) {
+    zone = other;
+    return this;
+  }
+
+  public AudienceGroupEdit arriveFromHour(int other) {
+    arriveFromHour = other;
+    return this;
+  }
+
+  public AudienceGroupEdit arriveToHour(int other) {
+    arriveToHour = other;
+    return this;
+  }
+
   public AudienceGroupEdit preloads(Assumed other) {
     preloads = other;
     return this;
   }
 
+  public AudienceGroupEdit hardBounce(Assumed other) {
+    hardBounce = other;
+    return this;
+  }
+
   public AudienceGroupEdit softBounce(Assumed other) {
     softBounce = other;
+    return this;
+  }
+
+  public AudienceGroupEdit textConsent(Assumed other) {
+    textConsent = other;
     return this;
   }
 
@@ -50,25 +110,55 @@ public final class AudienceGroupEdit {
     return this;
   }
 
+  public AudienceGroupEdit returnMeanHours(Assumed other) {
+    returnMeanHours = other;
+    return this;
+  }
+
+  public AudienceGroupEdit comesAgain(Assumed other) {
+    comesAgain = other;
+    return this;
+  }
+
+  public AudienceGroupEdit tags(Set<TagName> other) {
+    tags = other;
+    return this;
+  }
+
+  public AudienceGroupEdit lists(Set<ListName> other) {
+    lists = other;
+    return this;
+  }
+
+  public AudienceGroupEdit fields(Map<FieldName, FieldGuess> other) {
+    fields = other;
+    return this;
+  }
+
+  public AudienceGroupEdit events(Map<EventName, Assumed> other) {
+    events = other;
+    return this;
+  }
+
   public AudienceGroup done() {
     return new AudienceGroup(
-        from.name(),
+        name,
         share,
         keenness,
-        from.zone(),
-        from.arriveFromHour(),
-        from.arriveToHour(),
+        zone,
+        arriveFromHour,
+        arriveToHour,
         preloads,
-        from.hardBounce(),
+        hardBounce,
         softBounce,
-        from.textConsent(),
+        textConsent,
         buysAnyway,
         returnsToCart,
-        from.returnMeanHours(),
-        from.comesAgain(),
-        from.tags(),
-        from.lists(),
-        from.fields(),
-        from.events());
+        returnMeanHours,
+        comesAgain,
+        tags,
+        lists,
+        fields,
+        events);
   }
 }

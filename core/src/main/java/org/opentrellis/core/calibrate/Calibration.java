@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.opentrellis.core.behaviour.Assumed;
 import org.opentrellis.core.behaviour.AudienceGroup;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.Keenness;
@@ -25,8 +26,9 @@ import org.opentrellis.core.journey.StepId;
  * @param openSigma how widely these delays spread
  * @param attention 168 hours, Monday 00:00 first; empty where too few opens say anything, or they
  *     could come of a clock that runs evenly
- * @param buyAfterClick chance to buy because of a click
- * @param buysAnyway chance to buy within 30 days without a click
+ * @param buyAfterClick chance to buy because of a click, however late; empty if nobody clicked
+ * @param buyMeanHours how long that takes on average; empty where too few bought to tell
+ * @param buysAnyway chance to buy within 30 days without a click; empty if everybody clicked
  * @param messages by message
  */
 public record Calibration(
@@ -39,16 +41,23 @@ public record Calibration(
     Estimate openMedianHours,
     Estimate openSigma,
     Optional<List<Estimate>> attention,
-    Estimate buyAfterClick,
-    Estimate buysAnyway,
+    Optional<Estimate> buyAfterClick,
+    Optional<Estimate> buyMeanHours,
+    Optional<Estimate> buysAnyway,
     Map<String, OfMessage> messages) {
 
   /**
-   * @param pull against the message that most people got
+   * Each is empty where the history says nothing of it.
+   *
+   * @param pull against the usual message: the logarithms of all pulls, weighted by how many were
+   *     delivered, have a mean of 0
    * @param clickGivenOpen of those who opened it, who clicked
    * @param unsubscribeGivenOpen of those who opened it, who unsubscribed
    */
-  public record OfMessage(Estimate pull, Estimate clickGivenOpen, Estimate unsubscribeGivenOpen) {}
+  public record OfMessage(
+      Optional<Estimate> pull,
+      Optional<Estimate> clickGivenOpen,
+      Optional<Estimate> unsubscribeGivenOpen) {}
 
   /**
    * Assumptions with what was measured in them; the steps that send a message take its values.
@@ -68,9 +77,9 @@ public record Calibration(
         emails.put(
             send.id(),
             new Reaction(
-                of.pull.measured(),
-                of.clickGivenOpen.measured(),
-                of.unsubscribeGivenOpen.measured(),
+                measured(of.pull, before.pull()),
+                measured(of.clickGivenOpen, before.clickGivenOpen()),
+                measured(of.unsubscribeGivenOpen, before.unsubscribeGivenOpen()),
                 before.complaintGivenOpen(),
                 before.linkWeights()));
       }
@@ -84,9 +93,15 @@ public record Calibration(
             attention
                 .map(hours -> new AttentionFit(hours).attention())
                 .orElse(behaviour.attention()))
-        .buyAfterClick(buyAfterClick.measured())
+        .buyAfterClick(measured(buyAfterClick, behaviour.buyAfterClick()))
+        .buyMeanHours(measured(buyMeanHours, behaviour.buyMeanHours()))
         .emails(emails)
         .done();
+  }
+
+  /** What was measured, or what was assumed before where nothing was. */
+  private static Assumed measured(Optional<Estimate> estimate, Assumed before) {
+    return estimate.map(Estimate::measured).orElse(before);
   }
 
   /** One group is all people; of several only what is the same for all is measured. */
@@ -98,7 +113,7 @@ public record Calibration(
         .keenness(keenness)
         .preloads(preloads.measured())
         .softBounce(bounced.measured())
-        .buysAnyway(groups == 1 ? buysAnyway.measured() : group.buysAnyway())
+        .buysAnyway(groups == 1 ? measured(buysAnyway, group.buysAnyway()) : group.buysAnyway())
         .done();
   }
 

@@ -13,7 +13,6 @@ import java.util.stream.Collectors;
 import org.opentrellis.core.behaviour.Attention;
 import org.opentrellis.core.stats.Confidence;
 import org.opentrellis.core.stats.Interval;
-import org.opentrellis.core.stats.Newcombe;
 import org.opentrellis.core.stats.Proportion;
 import org.opentrellis.core.stats.Wilson;
 
@@ -62,9 +61,11 @@ public final class Calibrator {
       throw new IllegalArgumentException(
           "a calibration needs at least 20 opens by people, not " + opened.size());
     }
+    requireDifferences(readers, opened);
     Delays delays = delays(opened);
     List<String> messages = arrived.stream().map(SendRecord::message).distinct().sorted().toList();
-    KeennessFit keenness = keenness(readers, messages, delays.fit);
+    KeennessFit keenness = keenness(readers, delays.fit);
+    BuyingFit buying = buying(opened);
     Map<String, Calibration.OfMessage> each = new TreeMap<>();
     for (String message : messages) {
       each.put(message, ofMessage(message, opened, keenness));
@@ -75,14 +76,30 @@ public final class Calibrator {
         all.size(),
         keenness.mean(),
         keenness.spread(),
-        share(machine, byPerson.size()),
-        share(all.size() - (long) arrived.size(), all.size()),
+        share(machine, byPerson.size()).orElseThrow(),
+        share(all.size() - (long) arrived.size(), all.size()).orElseThrow(),
         delays.fit.medianHours(),
         delays.fit.sigma(),
         delays.attention.map(AttentionFit::hours),
-        buyAfterClick(opened),
+        buying.chance(),
+        buying.meanHours(),
         buysAnyway(byPerson),
         each);
+  }
+
+  /** A history in which all is alike fits many values equally well. */
+  private static void requireDifferences(List<SendRecord> readers, List<SendRecord> opened) {
+    if (opened.size() == readers.size()) {
+      throw new IllegalArgumentException(
+          "everybody opened every message that reached them, so that nothing can be measured of how keen they are; a history needs the messages that were not opened, too");
+    }
+    long delays =
+        opened.stream().mapToDouble(r -> r.secondsTo(r.opened().orElseThrow())).distinct().count();
+    if (delays == 1) {
+      throw new IllegalArgumentException(
+          "all %,d opens came equally long after sending, so that nothing can be measured of how long people take; look at how the times of the opens were written down"
+              .formatted(opened.size()));
+    }
   }
 
   private static boolean preloads(List<SendRecord> records) {
@@ -142,25 +159,18 @@ public final class Calibrator {
     return counts;
   }
 
-  private KeennessFit keenness(List<SendRecord> readers, List<String> messages, OpenDelay delay) {
-    Map<String, Integer> number = KeennessFit.numbers(messages);
-    Map<String, KeennessFit.Answers> answers = new LinkedHashMap<>();
+  private KeennessFit keenness(List<SendRecord> readers, OpenDelay delay) {
+    Map<String, List<KeennessFit.Trial>> byPerson = new LinkedHashMap<>();
     for (SendRecord record : readers) {
-      KeennessFit.Answers one =
-          answers.computeIfAbsent(
-              record.person(),
-              person ->
-                  new KeennessFit.Answers(
-                      new Boolean[messages.size()], new double[messages.size()]));
-      int message = number.get(record.message());
-      one.opened()[message] = record.opened().isPresent();
-      one.seen()[message] = delay.within(record.secondsTo(until));
+      byPerson
+          .computeIfAbsent(record.person(), person -> new ArrayList<>())
+          .add(
+              new KeennessFit.Trial(
+                  record.message(),
+                  record.opened().isPresent(),
+                  delay.within(record.secondsTo(until))));
     }
-    Map<String, Long> counts =
-        readers.stream().collect(Collectors.groupingBy(SendRecord::message, Collectors.counting()));
-    String usual =
-        messages.stream().max(Comparator.comparing(m -> counts.getOrDefault(m, 0L))).orElseThrow();
-    return KeennessFit.fit(List.copyOf(answers.values()), messages, number.get(usual));
+    return KeennessFit.fit(List.copyOf(byPerson.values()));
   }
 
   private static Calibration.OfMessage ofMessage(
@@ -169,42 +179,27 @@ public final class Calibrator {
     long clicks = of.stream().filter(r -> r.clicked().isPresent()).count();
     long leavers = of.stream().filter(r -> r.unsubscribed().isPresent()).count();
     return new Calibration.OfMessage(
-        keenness.pulls().get(message), share(clicks, of.size()), share(leavers, of.size()));
+        Optional.ofNullable(keenness.pulls().get(message)),
+        share(clicks, of.size()),
+        share(leavers, of.size()));
   }
 
-  /** Of those who clicked, who bought; less those who would have anyway, as non-clickers show. */
-  private static Estimate buyAfterClick(List<SendRecord> opened) {
-    long clickers = opened.stream().filter(r -> r.clicked().isPresent()).count();
-    long buyers =
-        opened.stream()
-            .filter(r -> r.clicked().isPresent() && r.bought().isPresent())
-            .filter(r -> !r.bought().get().isBefore(r.clicked().get()))
-            .count();
-    long others = opened.size() - clickers;
-    long anyway =
-        opened.stream().filter(r -> r.clicked().isEmpty() && r.bought().isPresent()).count();
-    if (clickers == 0 || others == 0) {
-      return share(buyers, clickers);
+  /** After each click, and after each open without one. */
+  private BuyingFit buying(List<SendRecord> opened) {
+    List<BuyingFit.Watched> clickers = new ArrayList<>();
+    List<BuyingFit.Watched> others = new ArrayList<>();
+    for (SendRecord record : opened) {
+      Instant from = record.clicked().or(record::opened).orElseThrow();
+      Optional<Instant> bought = record.bought().filter(at -> !at.isBefore(from));
+      double seconds = record.secondsTo(bought.orElse(until)) - record.secondsTo(from);
+      (record.clicked().isPresent() ? clickers : others)
+          .add(new BuyingFit.Watched(Math.max(0, seconds), bought.isPresent()));
     }
-    double base = anyway / (double) others;
-    if (base >= 1) {
-      return share(0, clickers);
-    }
-    Interval interval =
-        Newcombe.independent(
-            new Proportion(buyers, clickers),
-            new Proportion(anyway, others),
-            Confidence.NINETY_FIVE);
-    double value = (buyers / (double) clickers - base) / (1 - base);
-    return new Estimate(
-        Math.max(0, value),
-        Math.max(0, interval.low() / (1 - base)),
-        Math.max(0, Math.min(1, interval.high() / (1 - base))),
-        clickers);
+    return BuyingFit.fit(clickers, others);
   }
 
-  /** From the rate of purchases by those who never clicked. */
-  private Estimate buysAnyway(Map<String, List<SendRecord>> byPerson) {
+  /** From the rate of purchases by those who never clicked; empty if nobody is such. */
+  private Optional<Estimate> buysAnyway(Map<String, List<SendRecord>> byPerson) {
     long buyers = 0;
     double seconds = 0;
     for (List<SendRecord> records : byPerson.values()) {
@@ -217,22 +212,26 @@ public final class Calibrator {
       buyers += bought.isPresent() ? 1 : 0;
       seconds += first.secondsTo(bought.orElse(until));
     }
-    double rate = seconds == 0 ? 0 : buyers / seconds;
+    if (seconds == 0) {
+      return Optional.empty();
+    }
+    double rate = buyers / seconds;
     double error = buyers == 0 ? 3 : 1.959963984540054 / Math.sqrt(buyers);
     double low = buyers == 0 ? 0 : rate * Math.exp(-error);
-    double high = buyers == 0 && seconds > 0 ? error / seconds : rate * Math.exp(error);
-    return new Estimate(monthly(rate), monthly(low), monthly(high), buyers);
+    double high = buyers == 0 ? error / seconds : rate * Math.exp(error);
+    return Optional.of(new Estimate(monthly(rate), monthly(low), monthly(high), buyers));
   }
 
   private static double monthly(double ratePerSecond) {
     return -Math.expm1(-ratePerSecond * MONTH);
   }
 
-  private static Estimate share(long count, long of) {
+  /** Empty if there is nobody to tell of. */
+  private static Optional<Estimate> share(long count, long of) {
     if (of == 0) {
-      return new Estimate(0, 0, 1, 0);
+      return Optional.empty();
     }
     Interval interval = Wilson.interval(new Proportion(count, of), Confidence.NINETY_FIVE);
-    return new Estimate((double) count / of, interval.low(), interval.high(), of);
+    return Optional.of(new Estimate((double) count / of, interval.low(), interval.high(), of));
   }
 }

@@ -18,9 +18,11 @@ import org.hipparchus.optim.nonlinear.scalar.noderiv.SimplexOptimizer;
  *
  * @param at the parameters
  * @param errors their standard errors; NaN where the likelihood is flat
+ * @param covariance of the parameters; NaN where the likelihood is flat
  * @param logLikelihood the largest value
  */
-record MaximumLikelihood(double[] at, double[] errors, double logLikelihood) {
+record MaximumLikelihood(
+    double[] at, double[] errors, double[][] covariance, double logLikelihood) {
   private static final int MOST_EVALUATIONS = 20_000;
   private static final double STEP = 1e-3;
 
@@ -43,10 +45,13 @@ record MaximumLikelihood(double[] at, double[] errors, double logLikelihood) {
       }
       best = found.getValue();
     }
-    return new MaximumLikelihood(at, errors(logLikelihood, at), logLikelihood.applyAsDouble(at));
+    double[][] covariance = covariance(logLikelihood, at);
+    double[] errors = new double[at.length];
+    Arrays.setAll(errors, i -> Math.sqrt(covariance[i][i]));
+    return new MaximumLikelihood(at, errors, covariance, logLikelihood.applyAsDouble(at));
   }
 
-  private static double[] errors(ToDoubleFunction<double[]> logLikelihood, double[] at) {
+  private static double[][] covariance(ToDoubleFunction<double[]> logLikelihood, double[] at) {
     int n = at.length;
     RealMatrix information = new Array2DRowRealMatrix(n, n);
     for (int i = 0; i < n; i++) {
@@ -62,15 +67,25 @@ record MaximumLikelihood(double[] at, double[] errors, double logLikelihood) {
       }
     }
     var solver = new LUDecomposition(information).getSolver();
-    double[] errors = new double[n];
-    Arrays.fill(errors, Double.NaN);
     if (solver.isNonSingular()) {
-      RealMatrix variance = solver.getInverse();
-      for (int i = 0; i < n; i++) {
-        errors[i] = Math.sqrt(variance.getEntry(i, i));
+      return solver.getInverse().getData();
+    }
+    double[][] unknown = new double[n][n];
+    for (double[] row : unknown) {
+      Arrays.fill(row, Double.NaN);
+    }
+    return unknown;
+  }
+
+  /** The standard error of a weighted sum of the parameters. */
+  double errorOf(double[] weights) {
+    double variance = 0;
+    for (int i = 0; i < weights.length; i++) {
+      for (int j = 0; j < weights.length; j++) {
+        variance += weights[i] * weights[j] * covariance[i][j];
       }
     }
-    return errors;
+    return Math.sqrt(variance);
   }
 
   private static double moved(

@@ -46,7 +46,9 @@ final class UntrackedOpens implements Check {
             finding,
             "Track its opens",
             StepEdits.change(
-                context.journey(), send.id(), step -> ((Step.SendEmail) step).withTracking()))
+                context.journey(),
+                send.id(),
+                step -> ((Step.SendEmail) step).edit().untracked(false).done()))
         : finding;
   }
 }

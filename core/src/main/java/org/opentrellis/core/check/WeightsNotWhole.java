@@ -67,7 +67,7 @@ final class WeightsNotWhole implements Check {
           new Variant(
               variant.id(), variant.message(), variant.subject(), shares.get(variants.size())));
     }
-    return email.withVariants(variants);
+    return email.edit().variants(variants).done();
   }
 
   /** Whole percents that make 100, the first ones one more where it does not come out even. */

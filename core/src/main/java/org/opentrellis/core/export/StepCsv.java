@@ -37,7 +37,8 @@ public final class StepCsv {
           "medianHours",
           "unsubscribedByIt",
           "quarterHours",
-          "threeQuarterHours");
+          "threeQuarterHours",
+          "medianErrorHours");
 
   /**
    * @param expanded a journey with the steps of its strands in place
@@ -75,7 +76,8 @@ public final class StepCsv {
         hours(arrival == null ? null : arrival.medianHours()),
         email == null ? null : email.unsubscribed().count(),
         hours(arrival == null ? null : arrival.quarterHours()),
-        hours(arrival == null ? null : arrival.threeQuarterHours()));
+        hours(arrival == null ? null : arrival.threeQuarterHours()),
+        hours(arrival == null ? null : arrival.medianErrorHours()));
   }
 
   private static @Nullable Object hours(@Nullable Double value) {

@@ -7,7 +7,9 @@ import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
@@ -23,7 +25,8 @@ import org.opentrellis.core.problem.ProblemsFound;
  * and {@code sent}, and if there are any {@code delivered}, {@code opened}, {@code clicked}, {@code
  * unsubscribed}, {@code bought} and {@code zone}. Times are ISO 8601 with their offset, such as
  * {@code 2027-03-14T09:00:00Z}; empty where it did not happen. Without a column {@code delivered}
- * everything counts as delivered.
+ * everything counts as delivered. Refused are rows that stand twice, and what became of a message
+ * before it was sent.
  */
 public final class HistoryCsv {
   private static final List<String> NEEDED = List.of("person", "message", "sent");
@@ -42,6 +45,7 @@ public final class HistoryCsv {
   private static final int MOST_COLUMNS = 200;
 
   private final Problems problems = new Problems();
+  private final Map<List<Object>, Long> lines = new HashMap<>();
   private int found;
 
   private HistoryCsv() {}
@@ -143,7 +147,45 @@ public final class HistoryCsv {
             time(line, "clicked"),
             time(line, "unsubscribed"),
             time(line, "bought"));
+    if (found == before) {
+      checkOrder(line, record);
+      checkFirst(line, record);
+    }
     return found == before ? Optional.of(record) : Optional.empty();
+  }
+
+  /** Nothing can have become of a message before it was sent. */
+  private void checkOrder(CSVRecord line, SendRecord record) {
+    before(line, "delivered", record.delivered(), record.sent());
+    before(line, "opened", record.opened(), record.sent());
+    before(line, "clicked", record.clicked(), record.sent());
+    before(line, "unsubscribed", record.unsubscribed(), record.sent());
+    before(line, "bought", record.bought(), record.sent());
+  }
+
+  private void before(CSVRecord line, String column, Optional<Instant> at, Instant sent) {
+    if (at.isPresent() && at.get().isBefore(sent)) {
+      add(
+          "before-sending",
+          place(line),
+          at(line)
+              + "%s at %s, which is before it was sent at %s. Look at the offsets of the times."
+                  .formatted(column, at.get(), sent));
+    }
+  }
+
+  /** A row that stands twice would count twice. */
+  private void checkFirst(CSVRecord line, SendRecord record) {
+    long here = line.getRecordNumber() + 1;
+    Long first = lines.putIfAbsent(List.of(record.person(), record.message(), record.sent()), here);
+    if (first != null) {
+      add(
+          "doubled-row",
+          place(line),
+          at(line)
+              + "this message to this person at this time stands in line %d already. Leave one of them."
+                  .formatted(first));
+    }
   }
 
   private String needed(CSVRecord line, String column) {

@@ -106,65 +106,9 @@ public sealed interface Step
           false);
     }
 
-    public SendEmail withSubject(String newSubject) {
-      return new SendEmail(
-          id,
-          message,
-          Optional.of(newSubject),
-          preview,
-          sender,
-          variants,
-          onlyIf,
-          oncePerPerson,
-          untracked,
-          linkParameters);
-    }
-
-    public SendEmail withOnlyIf(Condition condition) {
-      return new SendEmail(
-          id,
-          message,
-          subject,
-          preview,
-          sender,
-          variants,
-          Optional.of(condition),
-          oncePerPerson,
-          untracked,
-          linkParameters);
-    }
-
-    public SendEmail withTracking() {
-      return new SendEmail(
-          id,
-          message,
-          subject,
-          preview,
-          sender,
-          variants,
-          onlyIf,
-          oncePerPerson,
-          false,
-          linkParameters);
-    }
-
-    public SendEmail withVariants(List<Variant> some) {
-      return new SendEmail(
-          id,
-          message,
-          subject,
-          preview,
-          sender,
-          some,
-          onlyIf,
-          oncePerPerson,
-          untracked,
-          linkParameters);
-    }
-
-    public SendEmail withOncePerPerson() {
-      return new SendEmail(
-          id, message, subject, preview, sender, variants, onlyIf, true, untracked, linkParameters);
+    /** A copy to be changed. */
+    public SendEmailEdit edit() {
+      return new SendEmailEdit(this);
     }
 
     @Override

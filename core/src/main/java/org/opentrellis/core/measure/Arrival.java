@@ -7,7 +7,9 @@ import org.opentrellis.core.stats.TimeBuckets;
 /**
  * When people get to a step.
  *
- * @param medianHours since entry; the bucket's error is at most 1/128
+ * @param medianHours since entry
+ * @param medianErrorHours by how much that may be off, since times are counted in buckets; those
+ *     below are off by at most 1/128 of themselves, too
  * @param quarterHours since entry that a quarter do not exceed
  * @param threeQuarterHours since entry that three quarters do not exceed
  * @param earliestHours since entry that 5% do not exceed
@@ -19,6 +21,7 @@ import org.opentrellis.core.stats.TimeBuckets;
  */
 public record Arrival(
     double medianHours,
+    double medianErrorHours,
     double quarterHours,
     double threeQuarterHours,
     double earliestHours,
@@ -36,6 +39,7 @@ public record Arrival(
     }
     return new Arrival(
         times.quantile(0.5) / 3600.0,
+        times.quantileError(0.5) / 3600.0,
         times.quantile(0.25) / 3600.0,
         times.quantile(0.75) / 3600.0,
         times.quantile(0.05) / 3600.0,

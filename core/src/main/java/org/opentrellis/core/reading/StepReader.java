@@ -144,7 +144,7 @@ final class StepReader {
     } while (cursor.word("or"));
     MessageId message =
         old instanceof Step.SendEmail email ? email.message() : variants.get(0).message();
-    return ((Step.SendEmail) email(message)).withVariants(variants);
+    return ((Step.SendEmail) email(message)).edit().variants(variants).done();
   }
 
   private double percent() {

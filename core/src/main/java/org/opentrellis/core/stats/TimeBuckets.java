@@ -67,12 +67,31 @@ public final class TimeBuckets {
     if (total == 0) {
       throw new IllegalStateException("no times counted yet");
     }
+    return middle(bucketOf(share, total));
+  }
+
+  /**
+   * By how many seconds {@link #quantile} may be off: half of its bucket's width.
+   *
+   * @param share in (0, 1]
+   * @throws IllegalStateException if nothing was counted
+   */
+  public double quantileError(double share) {
+    long total = total();
+    if (total == 0) {
+      throw new IllegalStateException("no times counted yet");
+    }
+    int bucket = bucketOf(share, total);
+    return bucket < 2 * SUB_BUCKETS ? 0 : (1L << (bucket / SUB_BUCKETS - 1)) / 2.0;
+  }
+
+  private int bucketOf(double share, long total) {
     long rank = Math.max(1, (long) Math.ceil(share * total));
     long seen = 0;
     for (int i = 0; i < counts.length; i++) {
       seen += counts[i];
       if (seen >= rank) {
-        return middle(i);
+        return i;
       }
     }
     throw new IllegalStateException("counts do not add up to their total");

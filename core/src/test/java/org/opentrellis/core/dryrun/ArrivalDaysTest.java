@@ -1,7 +1,6 @@
 package org.opentrellis.core.dryrun;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
 import java.time.Instant;
 import java.time.LocalDate;

@@ -5,12 +5,14 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 import static org.opentrellis.core.testing.Steps.MESSAGE;
 import static org.opentrellis.core.testing.Steps.MESSAGES;
+import static org.opentrellis.core.testing.Steps.behaviour;
 import static org.opentrellis.core.testing.Steps.branch;
 import static org.opentrellis.core.testing.Steps.finish;
 import static org.opentrellis.core.testing.Steps.id;
 import static org.opentrellis.core.testing.Steps.journey;
 import static org.opentrellis.core.testing.Steps.onlyOpens;
 import static org.opentrellis.core.testing.Steps.opened;
+import static org.opentrellis.core.testing.Steps.openedByPeople;
 import static org.opentrellis.core.testing.Steps.pause;
 import static org.opentrellis.core.testing.Steps.reaction;
 import static org.opentrellis.core.testing.Steps.send;
@@ -34,6 +36,7 @@ import org.hipparchus.linear.RealMatrix;
 import org.junit.jupiter.api.Test;
 import org.opentrellis.core.behaviour.Assumed;
 import org.opentrellis.core.behaviour.Attention;
+import org.opentrellis.core.behaviour.AudienceGroup;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.Keenness;
 import org.opentrellis.core.behaviour.Origin;
@@ -41,6 +44,7 @@ import org.opentrellis.core.behaviour.Tiredness;
 import org.opentrellis.core.calendar.Amount;
 import org.opentrellis.core.calendar.TimeUnit;
 import org.opentrellis.core.calendar.ZoneClock;
+import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.FrequencyGuard;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.JourneyName;
@@ -49,6 +53,7 @@ import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.Trigger;
 import org.opentrellis.core.journey.Variant;
 import org.opentrellis.core.machine.SkipReason;
+import org.opentrellis.core.testing.Steps;
 
 /** The model against closed forms. Seeds are fixed; bounds fail a sound run once in 100,000. */
 class ModelTest {
@@ -254,6 +259,35 @@ class ModelTest {
   }
 
   /** Fading multiplies the pull for each further email; by algebra. */
+  /** Only what was recorded counts: an arm that asks about an untracked email is never taken. */
+  @Test
+  void opensThatAreNotRecordedCountForNoQuestion() {
+    Step.SendEmail untracked = send("a").edit().untracked(true).done();
+    for (Condition asked : List.of(opened("a"), openedByPeople("a"))) {
+      Journey journey =
+          journey(Optional.empty(), untracked, branch("b", asked, LONG, List.of(), List.of()));
+      JourneyTally run = run(journey, onlyOpens(new Keenness(0.6, 0.2)), 1_000);
+      assertThat(run.steps().get(1).ways()[0]).isZero();
+      assertThat(run.sends().get(0).openedByPeople()).isGreaterThan(500);
+    }
+  }
+
+  /**
+   * Fading goes by emails that arrived: neither texts nor what came back make the next one fade.
+   */
+  @Test
+  void textsAndWhatCameBackMakeNothingFade() {
+    AudienceGroup halfArrives =
+        Steps.group(new Keenness(0.5, 0.001), 0).edit().softBounce(Assumed.byHand(0.5)).done();
+    Behaviour people = behaviour(halfArrives, 0).edit().fading(Assumed.byHand(0.5)).done();
+    Step text = new Step.SendText(id("t"), MESSAGE, Optional.empty(), false);
+    JourneyTally run = run(journey(Optional.empty(), send("a"), text, send("b")), people, 100_000);
+    // The text fades once for those who got the first email, and so does the second email.
+    long delivered = run.sends().get(2).delivered();
+    assertShare(run.sends().get(2).openedByPeople(), delivered, (0.5 + 1 / 3.0) / 2);
+    assertShare(run.sends().get(0).openedByPeople(), run.sends().get(0).delivered(), 0.5);
+  }
+
   @Test
   void laterEmailsFade() {
     Behaviour people =
@@ -271,10 +305,12 @@ class ModelTest {
   void variantsGoOutByTheirShares() {
     Step.SendEmail tested =
         send("a")
-            .withVariants(
+            .edit()
+            .variants(
                 List.of(
                     new Variant(id("v"), MESSAGE, Optional.empty(), 30),
-                    new Variant(id("w"), MESSAGE, Optional.of("Other"), 70)));
+                    new Variant(id("w"), MESSAGE, Optional.of("Other"), 70)))
+            .done();
     JourneyTally run =
         run(journey(Optional.empty(), tested), onlyOpens(new Keenness(0.5, 0.2)), 100_000);
     assertShare(run.sends().get(0).byVariant()[0], 100_000, 0.3);
@@ -321,7 +357,7 @@ class ModelTest {
     Journey welcome =
         journey(
                 Optional.empty(),
-                send("a").withOncePerPerson(),
+                send("a").edit().oncePerPerson(true).done(),
                 pause("w", 2, TimeUnit.DAYS),
                 new Step.HandOver(id("h"), new JourneyName("Nurture"), true))
             .edit()
@@ -330,7 +366,7 @@ class ModelTest {
     Journey nurture =
         journey(
                 Optional.empty(),
-                send("x").withOncePerPerson(),
+                send("x").edit().oncePerPerson(true).done(),
                 Step.SendEmail.of(id("y"), new MessageId("linked")))
             .edit()
             .name("Nurture")

@@ -57,6 +57,25 @@ class HistoryCsvTest {
   }
 
   @Test
+  void whatIsTooEarlyAndWhatStandsTwiceIsSaidWithItsLine() {
+    String row = "ada,planner,2027-03-14T09:00:00Z,";
+    assertThat(
+            problems(
+                HEADER
+                    + row
+                    + ",2027-03-14T08:59:59Z,,,,\r\n"
+                    + row
+                    + ",,,,,\r\n"
+                    + row
+                    + ",,,,,\r\n"))
+        .extracting(Problem::sentence)
+        .containsExactly(
+            "Line 2: opened at 2027-03-14T08:59:59Z, which is before it was sent at 2027-03-14T09:00:00Z. Look at the offsets of the times.",
+            "Line 3: this message to this person at this time stands in line 2 already. Leave one of them.",
+            "Line 4: this message to this person at this time stands in line 2 already. Leave one of them.");
+  }
+
+  @Test
   void brokenCsvIsSaidInASentenceWithItsLine() {
     assertThat(problems(HEADER + "ada,planner,2027-03-14T09:00:00Z,,,,,,\r\nbo,\"pla\"nner,x\r\n"))
         .extracting(Problem::sentence)

@@ -9,6 +9,7 @@ import static org.opentrellis.core.testing.Steps.pause;
 import static org.opentrellis.core.testing.Steps.send;
 
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.opentrellis.core.calendar.TimeUnit;
 
@@ -27,9 +28,9 @@ class TriesTest {
         journey(
             send("a"),
             pause("w", 2, TimeUnit.DAYS),
-            send("b").withOnlyIf(none),
+            send("b").edit().onlyIf(Optional.of(none)).done(),
             pause("v", 2, TimeUnit.DAYS),
-            send("c").withOnlyIf(neither),
+            send("c").edit().onlyIf(Optional.of(neither)).done(),
             send("d"));
     assertThat(tries(journey)).containsExactly(List.of("a", "b", "c"));
   }

@@ -12,17 +12,22 @@ import static org.opentrellis.core.testing.Steps.pause;
 import static org.opentrellis.core.testing.Steps.send;
 import static org.opentrellis.core.testing.Steps.tag;
 
+import java.time.DayOfWeek;
 import java.time.Instant;
+import java.time.LocalTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import org.junit.jupiter.api.Test;
 import org.opentrellis.core.calendar.Amount;
+import org.opentrellis.core.calendar.SendWindow;
 import org.opentrellis.core.calendar.TimeUnit;
 import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.journey.Condition;
+import org.opentrellis.core.journey.FrequencyGuard;
 import org.opentrellis.core.journey.Goal;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.ListName;
@@ -116,6 +121,31 @@ class JourneyMachineTest {
         .containsExactly("passed a 0.0h", "took arm 0", "passed b 24.0h", "finished");
     assertThat(run(journey, email -> email.opens(24 * HOUR + 1), 100))
         .containsExactly("passed a 0.0h", "took arm 1", "passed b 24.0h", "finished");
+  }
+
+  /** Reached at noon, the second email leaves at nine on the next day; so much is known then. */
+  @Test
+  void whoGetsAMessageIsAskedWhenItLeaves() {
+    Step.SendEmail second = send("b").edit().onlyIf(Optional.of(opened("a"))).done();
+    Journey journey =
+        journey(send("a"), pause("w", 3, TimeUnit.HOURS), second)
+            .edit()
+            .sendWindow(
+                Optional.of(
+                    new SendWindow(
+                        EnumSet.allOf(DayOfWeek.class), LocalTime.of(9, 0), LocalTime.of(10, 0))))
+            .done();
+    assertThat(run(journey, email -> email.opens(20 * HOUR), 100))
+        .contains("held 21h b 33.0h", "passed b 33.0h");
+    assertThat(run(journey, email -> email.opens(34 * HOUR), 100))
+        .contains("skipped for CONDITION b 33.0h");
+    Journey guarded =
+        journey
+            .edit()
+            .frequencyGuard(Optional.of(new FrequencyGuard(1, 1, FrequencyGuard.Then.SKIP)))
+            .body(List.of(send("a"), pause("w", 3, TimeUnit.HOURS), send("b")))
+            .done();
+    assertThat(run(guarded, email -> {}, 100)).contains("held 21h b 33.0h");
   }
 
   @Test

@@ -137,7 +137,12 @@ class MeasuresTest {
   void furtherTriesAreReadAsOne() {
     var only = new Condition.None(List.of(opened("a")));
     Tallies tallies =
-        tallies(journey(send("a"), pause("w", 2, TimeUnit.DAYS), send("b").withOnlyIf(only)), 60);
+        tallies(
+            journey(
+                send("a"),
+                pause("w", 2, TimeUnit.DAYS),
+                send("b").edit().onlyIf(Optional.of(only)).done()),
+            60);
     RunMeasures run = RunMeasures.of(tallies);
     ChainMeasures chain = run.chains().get(0);
     assertThat(chain.steps()).containsExactly("a", "b");

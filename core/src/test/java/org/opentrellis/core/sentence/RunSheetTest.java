@@ -57,7 +57,7 @@ class RunSheetTest {
 
   @Test
   void stepsAndArmsAreSentences() {
-    Step again = send("again").withSubject("Once more");
+    Step again = send("again").edit().subject(Optional.of("Once more")).done();
     Journey journey =
         journey(
             send("a"),

@@ -21,6 +21,7 @@ class TimeBucketsTest {
     assertThat(buckets.quantile(0.5)).isEqualTo(8);
     assertThat(buckets.quantile(0.75)).isEqualTo(16);
     assertThat(buckets.quantile(0.9)).isEqualTo(42);
+    assertThat(buckets.quantileError(0.9)).isZero();
   }
 
   @Test
@@ -32,8 +33,10 @@ class TimeBucketsTest {
     Arrays.sort(times);
     for (int percent = 1; percent < 100; percent++) {
       long exact = times[(int) Math.ceil(percent / 100.0 * times.length) - 1];
-      assertThat(Math.abs(buckets.quantile(percent / 100.0) - exact))
-          .isLessThanOrEqualTo(exact / 128 + 1);
+      double error = buckets.quantileError(percent / 100.0);
+      assertThat(error).isLessThanOrEqualTo(exact / 128.0 + 1);
+      assertThat((double) Math.abs(buckets.quantile(percent / 100.0) - exact))
+          .isLessThanOrEqualTo(error);
     }
   }
 

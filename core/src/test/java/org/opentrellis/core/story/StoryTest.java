@@ -13,6 +13,7 @@ import static org.opentrellis.core.testing.Steps.tag;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalLong;
 import org.junit.jupiter.api.Test;
 import org.opentrellis.core.calendar.TimeUnit;
@@ -93,10 +94,18 @@ class StoryTest {
   @Test
   void whatDoesNotGoOutSaysWhy() {
     Journey journey =
-        journey(send("a"), send("again").withOnlyIf(new Condition.None(List.of(opened("a")))));
+        journey(
+            send("a"),
+            send("again")
+                .edit()
+                .onlyIf(Optional.of(new Condition.None(List.of(opened("a")))))
+                .done());
     assertThat(story(journey, Reply.opens(1)))
         .contains("Mon 22 Mar 09:00 | Gets the email \u201cHello\u201d.");
-    Journey once = journey(send("a").withOncePerPerson(), send("b").withOncePerPerson());
+    Journey once =
+        journey(
+            send("a").edit().oncePerPerson(true).done(),
+            send("b").edit().oncePerPerson(true).done());
     assertThat(story(once, Reply.ignores()))
         .contains("Mon 22 Mar 09:00 | Goes on without it: they have had this message before.");
   }
