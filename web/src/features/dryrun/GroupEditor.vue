@@ -10,13 +10,33 @@ const props = defineProps<{ group: GroupDocument; removable: boolean }>()
 const emit = defineEmits<{ change: [group: GroupDocument]; remove: [] }>()
 
 const CHANCES = [
-  { field: 'preloads', name: 'Pre-load images' },
-  { field: 'hardBounce', name: 'Dead addresses' },
-  { field: 'softBounce', name: 'Soft bounces' },
-  { field: 'textConsent', name: 'Agreed to texts' },
-  { field: 'buysAnyway', name: 'Buy anyway, 30 days' },
-  { field: 'returnsToCart', name: 'Return to a cart left' },
-  { field: 'comesAgain', name: 'Come again, 30 days' },
+  {
+    field: 'preloads',
+    name: 'Pre-load images',
+    means: 'their mail program loads images by itself, within 5 minutes, which records an open',
+  },
+  { field: 'hardBounce', name: 'Dead addresses', means: 'all of their mail comes back' },
+  {
+    field: 'softBounce',
+    name: 'Soft bounces',
+    means: 'the chance that one message to a living address comes back',
+  },
+  { field: 'textConsent', name: 'Agreed to texts', means: 'the others get no texts' },
+  {
+    field: 'buysAnyway',
+    name: 'Buy anyway, 30 days',
+    means: 'buy within 30 days without any email',
+  },
+  {
+    field: 'returnsToCart',
+    name: 'Return to a cart left',
+    means: 'of carts left, bought by themselves; each cart has this chance',
+  },
+  {
+    field: 'comesAgain',
+    name: 'Come again, 30 days',
+    means: 'trigger the journey once more within 30 days; dates come when they come',
+  },
 ] as const
 
 const tenths = computed(() => Math.round(props.group.keenness.mean * 10))
@@ -99,7 +119,7 @@ function names(event: Event): string[] {
         />
       </label>
       <template v-for="chance in CHANCES" :key="chance.field">
-        <span>{{ chance.name }}</span>
+        <span :title="chance.means">{{ chance.name }}</span>
         <AssumedField
           share
           :label="chance.name"
