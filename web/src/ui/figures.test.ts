@@ -1,5 +1,5 @@
-import { arrivalError, describe, expect, it } from 'vitest'
-import { change, days, duration, interval, margin, moment, percent } from './figures'
+import { describe, expect, it } from 'vitest'
+import { arrivalError, change, days, duration, interval, margin, moment, percent } from './figures'
 
 const share = { count: 56, of: 70, value: 0.8, low: 0.692, high: 0.877 }
 const nothing = { count: 0, of: 0, value: null, low: null, high: null }

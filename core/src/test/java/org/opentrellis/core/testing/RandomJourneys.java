@@ -190,7 +190,7 @@ public final class RandomJourneys {
       case 8 ->
           new Trigger.DateComes(
               RENEWAL, random.nextInt(60) - 30, time(), true, random.nextBoolean());
-      case 9 -> new Trigger.OnDate(LocalDate.of(2027, 3, 1), time());
+      case 9 -> new Trigger.OnDate(LocalDate.of(2027, 3, 25), time());
       case 10 -> new Trigger.EventArrives(new EventName("visit"));
       case 11 -> new Trigger.HandedOver();
       default -> new Trigger.PutIn();
