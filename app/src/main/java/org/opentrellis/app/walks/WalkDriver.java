@@ -69,8 +69,8 @@ final class WalkDriver implements Choices {
   WalkView go() {
     Instant start = people.settings().start();
     Person person = people.comer(walker.number(), start);
-    walker.tags().forEach(tag -> mark(person, people.world().mark(new TagName(tag))));
-    walker.lists().forEach(list -> mark(person, people.world().mark(new ListName(list))));
+    walker.tags().forEach(tag -> mark(person, people.world().label(new TagName(tag))));
+    walker.lists().forEach(list -> mark(person, people.world().label(new ListName(list))));
     person.agreesToTexts(walker.agreesToTexts());
     Walk walk = new Walk(person, this, model);
     walk.goOn(person.endsAt());
@@ -81,7 +81,7 @@ final class WalkDriver implements Choices {
   }
 
   private static void mark(Person person, java.util.OptionalInt mark) {
-    mark.ifPresent(number -> person.mark(number, true));
+    mark.ifPresent(number -> person.carries(number));
   }
 
   private WalkView.@Nullable WalkAsk ask(List<StoryLine> lines) {

@@ -82,7 +82,9 @@ record MaximumLikelihood(
     double variance = 0;
     for (int i = 0; i < weights.length; i++) {
       for (int j = 0; j < weights.length; j++) {
-        variance += weights[i] * weights[j] * covariance[i][j];
+        // Parameters that do not count may be anything.
+        boolean counts = weights[i] != 0 && weights[j] != 0;
+        variance += counts ? weights[i] * weights[j] * covariance[i][j] : 0;
       }
     }
     return Math.sqrt(variance);

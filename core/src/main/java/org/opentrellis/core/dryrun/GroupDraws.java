@@ -68,7 +68,7 @@ final class GroupDraws {
     this.comesAgainMeanSeconds = meanSeconds(group.comesAgain().value());
     this.marks =
         Stream.concat(
-                group.tags().stream().map(world::mark), group.lists().stream().map(world::mark))
+                group.tags().stream().map(world::label), group.lists().stream().map(world::label))
             .flatMapToInt(OptionalInt::stream)
             .sorted()
             .toArray();
@@ -97,7 +97,7 @@ final class GroupDraws {
   /** What a person's record says before anything happens. */
   void fillRecord(Person person, long key) {
     for (int mark : marks) {
-      person.mark(mark, true);
+      person.carries(mark);
     }
     for (int i = 0; i < fields.size(); i++) {
       Held held = fields.get(i);

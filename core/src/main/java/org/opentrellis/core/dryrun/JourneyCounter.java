@@ -168,6 +168,6 @@ final class JourneyCounter implements Witness {
 
   /** Adds a turn to what the visit's path is told by. */
   private static void note(Visit visit, int step, int turn) {
-    visit.mark((visit.mark() + step * 1024L + turn + 1) * STIR);
+    visit.pathKey((visit.pathKey() + step * 1024L + turn + 1) * STIR);
   }
 }

@@ -94,7 +94,7 @@ public final class JourneyTally {
     money.close(visit, visit.emails(), end);
     long until = visit.over() ? visit.now() : end;
     paths.accept(
-        Draws.mix(visit.mark()),
+        Draws.mix(visit.pathKey()),
         person,
         number,
         goalAt <= end,

@@ -7,6 +7,8 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.IfPast;
+import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.journey.RecordChange;
 import org.opentrellis.core.journey.SplitArm;
 import org.opentrellis.core.journey.Step;
@@ -18,24 +20,31 @@ import org.opentrellis.core.journey.Way;
 
 /** Turns steps into nodes: each knows the number of the node that follows it. */
 final class Compiler {
-  private final World world;
-  private final Program program;
+  private final Journey journey;
+  private final Map<StepId, Integer> nodeOf;
+  private final SendTable sends;
+  private final Names names;
   private final Questions questions;
-  private final Map<StepId, Integer> nodeOf = new HashMap<>();
 
   /** The steps further down that a wait may skip to, from where the compiler is. */
   private final Map<StepId, Integer> ahead = new HashMap<>();
 
-  Compiler(World world, Program program, Questions questions) {
-    this.world = world;
-    this.program = program;
+  Compiler(
+      Journey journey,
+      Map<StepId, Integer> nodeOf,
+      SendTable sends,
+      Vocabulary vocabulary,
+      Questions questions) {
+    this.journey = journey;
+    this.nodeOf = nodeOf;
+    this.sends = sends;
+    this.names = vocabulary.names();
     this.questions = questions;
-    program.steps().forEach(step -> nodeOf.put(step.id(), nodeOf.size()));
   }
 
   Node[] compile() {
-    Node[] nodes = new Node[program.steps().size()];
-    compile(program.journey().body(), Program.END, nodes);
+    Node[] nodes = new Node[nodeOf.size()];
+    compile(journey.body(), Program.END, nodes);
     return nodes;
   }
 
@@ -50,37 +59,34 @@ final class Compiler {
   }
 
   private Node node(Step step, int next, Node[] nodes) {
-    if (step instanceof Step.Send send) {
-      return send(send, next);
-    }
-    if (step instanceof Step.Wait wait) {
-      return wait(wait.rule(), next);
-    }
-    if (step instanceof Step.Branch branch) {
-      Question[] asked =
-          branch.arms().stream()
-              .map(arm -> questions.compile(arm.condition()))
-              .toArray(Question[]::new);
-      return new Node.Branch(
-          branch.waitUpTo().map(Timer::forAmount).orElse(Timer.AT_ONCE),
-          asked,
-          ways(branch, next, nodes),
-          next);
-    }
-    if (step instanceof Step.SplitTest split) {
-      double[] shares = shares(split.arms().stream().map(SplitArm::percent).toList());
-      return new Node.Split(shares, ways(split, next, nodes), next);
-    }
-    if (step instanceof Step.Change change) {
-      return new Node.Change(
-          change.changes().stream().flatMap(one -> edits(one).stream()).toArray(RecordEdit[]::new),
-          next);
-    }
-    if (step instanceof Step.HandOver over) {
-      int to = world.numberOf(over.journey());
-      return new Node.HandOver(to, world.handOverTrigger(to), over.thenFinish(), next);
-    }
-    return step instanceof Step.Finish ? new Node.Finish() : new Node.Pass(next);
+    return switch (step) {
+      case Step.Send send -> send(send, next);
+      case Step.Wait wait -> wait(wait.rule(), next);
+      case Step.Branch branch ->
+          new Node.Branch(
+              branch.waitUpTo().map(Timer::forAmount).orElse(Timer.AT_ONCE),
+              branch.arms().stream()
+                  .map(arm -> questions.compile(arm.condition()))
+                  .toArray(Question[]::new),
+              ways(branch, next, nodes),
+              next);
+      case Step.SplitTest split ->
+          new Node.Split(
+              shares(split.arms().stream().map(SplitArm::percent).toList()),
+              ways(split, next, nodes),
+              next);
+      case Step.Change change ->
+          new Node.Change(
+              change.changes().stream()
+                  .flatMap(one -> edits(one).stream())
+                  .toArray(RecordEdit[]::new),
+              next);
+      case Step.HandOver over ->
+          new Node.HandOver(names.journeys.of(over.journey()), over.thenFinish(), next);
+      case Step.Include include -> new Node.Pass(next);
+      case Step.Notify notify -> new Node.Pass(next);
+      case Step.Finish finish -> new Node.Finish();
+    };
   }
 
   private Node send(Step.Send send, int next) {
@@ -93,10 +99,10 @@ final class Compiler {
         !text
             && send.onlyIf().isEmpty()
             && !send.oncePerPerson()
-            && program.window() == null
-            && program.guard() == null;
+            && journey.sendWindow().isEmpty()
+            && journey.frequencyGuard().isEmpty();
     return new Node.Send(
-        program.sendOf(send.id()),
+        sends.of(send.id()),
         text,
         send.onlyIf().map(questions::compile).orElse(null),
         send.oncePerPerson(),
@@ -106,34 +112,31 @@ final class Compiler {
   }
 
   private Node wait(WaitRule rule, int next) {
-    if (rule instanceof WaitRule.For waits) {
-      return new Node.Wait(Timer.forAmount(waits.amount(), waits.thenUntil()), next, next);
-    }
-    if (rule instanceof WaitRule.Until until) {
-      return new Node.Wait(Timer.until(until.moment()), next, next);
-    }
-    if (rule instanceof WaitRule.UntilDate until) {
-      return new Node.Wait(
-          Timer.untilDate(until.date(), until.at()), target(until.ifPast(), next), next);
-    }
-    if (rule instanceof WaitRule.UntilDay until) {
-      return new Node.Wait(Timer.untilDay(until), target(until.ifPast(), next), next);
-    }
-    if (rule instanceof WaitRule.AroundDate around) {
-      Timer timer =
-          Timer.aroundDate(around, world.numberOf(around.field()), datesOf(around.field()));
-      return new Node.Wait(timer, target(around.ifPast(), next), next);
-    }
-    WaitRule.UntilHappens until = (WaitRule.UntilHappens) rule;
-    return new Node.WaitFor(
-        new Question[] {questions.compile(until.condition())},
-        Timer.forAmount(until.atMost()),
-        next);
+    return switch (rule) {
+      case WaitRule.For waits ->
+          new Node.Wait(Timer.forAmount(waits.amount(), waits.thenUntil()), next, next);
+      case WaitRule.Until until -> new Node.Wait(Timer.until(until.moment()), next, next);
+      case WaitRule.UntilDate until ->
+          new Node.Wait(
+              Timer.untilDate(until.date(), until.at()), target(until.ifPast(), next), next);
+      case WaitRule.UntilDay until ->
+          new Node.Wait(Timer.untilDay(until), target(until.ifPast(), next), next);
+      case WaitRule.AroundDate around ->
+          new Node.Wait(
+              Timer.aroundDate(around, names.fields.of(around.field()), datesOf(around.field())),
+              target(around.ifPast(), next),
+              next);
+      case WaitRule.UntilHappens until ->
+          new Node.WaitFor(
+              new Question[] {questions.compile(until.condition())},
+              Timer.forAmount(until.atMost()),
+              next);
+    };
   }
 
   /** By trigger of the journey, the one that waits for a date in a field, else null. */
   private Trigger.@Nullable DateComes[] datesOf(FieldName field) {
-    return program.journey().triggers().stream()
+    return journey.triggers().stream()
         .map(
             trigger ->
                 trigger instanceof Trigger.DateComes date && date.field().equals(field)
@@ -144,10 +147,11 @@ final class Compiler {
 
   /** Where a wait goes on whose moment is past; a step that is not ahead counts as "go on". */
   private int target(IfPast ifPast, int next) {
-    if (ifPast instanceof IfPast.SkipTo skip) {
-      return ahead.getOrDefault(skip.step(), next);
-    }
-    return ifPast instanceof IfPast.End ? Program.END : next;
+    return switch (ifPast) {
+      case IfPast.GoOn on -> next;
+      case IfPast.SkipTo skip -> ahead.getOrDefault(skip.step(), next);
+      case IfPast.End end -> Program.END;
+    };
   }
 
   private int[] ways(Step step, int next, Node[] nodes) {
@@ -176,39 +180,31 @@ final class Compiler {
 
   /** What a change comes down to, in order: a move leaves first, then joins. */
   private List<RecordEdit> edits(RecordChange change) {
-    if (change instanceof RecordChange.AddTag add) {
-      return List.of(new RecordEdit.SetMark(world.numberOfMark(add.tag()), true));
-    }
-    if (change instanceof RecordChange.RemoveTag remove) {
-      return List.of(new RecordEdit.SetMark(world.numberOfMark(remove.tag()), false));
-    }
-    if (change instanceof RecordChange.JoinList join) {
-      return List.of(new RecordEdit.SetMark(world.numberOfMark(join.list()), true));
-    }
-    if (change instanceof RecordChange.LeaveList leave) {
-      return List.of(new RecordEdit.SetMark(world.numberOfMark(leave.list()), false));
-    }
-    if (change instanceof RecordChange.CopyToList copy) {
-      return List.of(new RecordEdit.SetMark(world.numberOfMark(copy.list()), true));
-    }
-    if (change instanceof RecordChange.MoveToList move) {
-      List<RecordEdit> all = new ArrayList<>();
-      move.from().forEach(list -> all.add(new RecordEdit.SetMark(world.numberOfMark(list), false)));
-      all.add(new RecordEdit.SetMark(world.numberOfMark(move.list()), true));
-      return all;
-    }
-    if (change instanceof RecordChange.SetField set) {
-      return List.of(new RecordEdit.SetField(world.numberOf(set.field()), set.value()));
-    }
-    if (change instanceof RecordChange.ClearField clear) {
-      return List.of(new RecordEdit.ClearField(world.numberOf(clear.field())));
-    }
-    if (change instanceof RecordChange.AddToField add) {
-      return List.of(new RecordEdit.AddToField(world.numberOf(add.field()), add.number()));
-    }
-    return change instanceof RecordChange.Unsubscribe
-        ? List.of(new RecordEdit.Unsubscribe())
-        : List.of(new RecordEdit.Erase());
+    return switch (change) {
+      case RecordChange.AddTag add -> List.of(label(add.tag(), true));
+      case RecordChange.RemoveTag remove -> List.of(label(remove.tag(), false));
+      case RecordChange.JoinList join -> List.of(label(join.list(), true));
+      case RecordChange.LeaveList leave -> List.of(label(leave.list(), false));
+      case RecordChange.CopyToList copy -> List.of(label(copy.list(), true));
+      case RecordChange.MoveToList move -> {
+        List<RecordEdit> all = new ArrayList<>();
+        move.from().forEach(list -> all.add(label(list, false)));
+        all.add(label(move.list(), true));
+        yield all;
+      }
+      case RecordChange.SetField set ->
+          List.of(new RecordEdit.SetField(names.fields.of(set.field()), set.value()));
+      case RecordChange.ClearField clear ->
+          List.of(new RecordEdit.ClearField(names.fields.of(clear.field())));
+      case RecordChange.AddToField add ->
+          List.of(new RecordEdit.AddToField(names.fields.of(add.field()), add.number()));
+      case RecordChange.Unsubscribe unsubscribe -> List.of(new RecordEdit.Unsubscribe());
+      case RecordChange.Erase erase -> List.of(new RecordEdit.Erase());
+    };
+  }
+
+  private RecordEdit label(Name tagOrList, boolean on) {
+    return new RecordEdit.SetLabel(names.labels.of(tagOrList), on);
   }
 
   private int number(Step step) {

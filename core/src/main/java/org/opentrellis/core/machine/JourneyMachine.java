@@ -29,17 +29,61 @@ public final class JourneyMachine {
   }
 
   /**
-   * Lets time pass for a person until nothing more happens by a moment.
+   * Lets time pass for a person, moment by moment, until nothing more happens by an end: each thing
+   * is done when it is due.
    *
    * @param end the last epoch second that is looked at; what happens then still counts
    */
   public void run(Person person, long end) {
-    Lookout.around(person);
+    Exits.around(person);
     boolean more = true;
     while (more) {
       Visit alone = alone(person);
       more = alone == null ? doNext(person, end) : runAlone(person, alone, end);
     }
+  }
+
+  /**
+   * Time has come to the present: whatever is due by now is done now, in the order in which it was
+   * due. Nothing is dated before the present, and what has been decided stays decided, whatever
+   * becomes known of the time before.
+   *
+   * @param now epoch seconds; an earlier one than time has come to already counts as that
+   */
+  public void advance(Person person, long now) {
+    person.comesTo(now);
+    run(person, person.now);
+  }
+
+  /**
+   * The person is back by their own act. Whom they left before, they have left.
+   *
+   * @param at when; what is told late of the time before makes them leave nothing any more
+   */
+  public void comesBack(Person person, long at) {
+    Exits.around(person);
+    for (int i = 0; i < person.visits.size(); i++) {
+      Visit visit = person.visits.get(i);
+      if (!visit.over() && person.goneAt() <= at) {
+        takeOut(visit, person.departures.why());
+      }
+    }
+    person.comesBack(at);
+  }
+
+  /** Somebody takes the person out of a journey by hand, or the journey is stopped, now. */
+  public void takeOut(Person person, int program, LeaveReason reason) {
+    for (int i = 0; i < person.visits.size(); i++) {
+      Visit visit = person.visits.get(i);
+      if (visit.program.number() == program && !visit.over()) {
+        takeOut(visit, reason);
+      }
+    }
+  }
+
+  private static void takeOut(Visit visit, LeaveReason reason) {
+    visit.comesTo(visit.person.now);
+    Steps.leaves(visit, reason);
   }
 
   /** Tells the witness who is still inside. */
@@ -54,17 +98,21 @@ public final class JourneyMachine {
 
   /** The next moment at which something happens to a person as far as is known, or NEVER. */
   public long nextAt(Person person) {
-    long next = person.entries.nextAt();
+    long next = Math.min(person.entries.nextAt(), segmentsChangeAt(person));
     for (int i = 0; i < person.visits.size(); i++) {
       Visit visit = person.visits.get(i);
       next = visit.over() ? next : Math.min(next, wake(visit));
     }
-    return next;
+    return Math.max(next, person.now);
+  }
+
+  private static long segmentsChangeAt(Person person) {
+    return person.segments == null ? Person.NEVER : person.segments.nextAt(person);
   }
 
   /** The one visit that is not over, if nobody comes in meanwhile: the usual case, and quick. */
   private static @Nullable Visit alone(Person person) {
-    if (!person.entries.isEmpty()) {
+    if (!person.entries.isEmpty() || person.segments != null) {
       return null;
     }
     Visit alone = null;
@@ -88,7 +136,7 @@ public final class JourneyMachine {
    */
   private static boolean runAlone(Person person, Visit visit, long end) {
     do {
-      long at = wake(visit);
+      long at = Math.max(wake(visit), person.now);
       if (at > end) {
         return false;
       }
@@ -100,9 +148,11 @@ public final class JourneyMachine {
     return !person.entries.isEmpty();
   }
 
-  /** Does the next thing, if it happens in time. */
+  /** Does the next thing, if it happens in time: outside events first, then visits. */
   private boolean doNext(Person person, long end) {
-    long at = person.entries.nextAt();
+    long segments = segmentsChangeAt(person);
+    long entry = person.entries.nextAt();
+    long at = Math.min(segments, entry);
     Visit first = null;
     for (int i = 0; i < person.visits.size(); i++) {
       Visit visit = person.visits.get(i);
@@ -114,70 +164,87 @@ public final class JourneyMachine {
         }
       }
     }
-    if (at > end) {
+    if (at == Person.NEVER || Math.max(at, person.now) > end) {
       return false;
     }
     if (first != null) {
-      resume(first, at);
-      return true;
+      resume(first, Math.max(at, person.now));
+    } else if (segments <= entry) {
+      person.comesTo(at);
+      person.segments.change(person);
+    } else {
+      comesIn(person);
     }
-    if (at == Person.NEVER) {
-      return false;
-    }
-    comesIn(person);
     return true;
   }
 
   /** Somebody stands at a journey's door. */
   private void comesIn(Person person) {
-    long at = person.entries.nextAt();
-    Program program = person.world.programs().get(person.entries.nextProgram());
+    person.comesTo(person.entries.nextAt());
+    long at = person.now;
+    int number = person.entries.nextProgram();
     int trigger = person.entries.nextTrigger();
     int origin = person.entries.nextOrigin();
+    long cart = person.entries.nextCart();
     person.entries.removeNext();
-    person.now = at;
+    Program program = person.world.current(number);
+    if (program == null || cart != Person.NOT_YET && !person.stillLeaves(cart, at)) {
+      return;
+    }
     Witness told = witness.of(program);
     if (!mayEnter(person, program, trigger, at)) {
       told.turnedAway(program, false, at);
       return;
     }
     Visit visit = person.visits.add(program, person);
-    ZoneClock clock = person.world.clockOf(program, person.clock);
-    program.markOnEntry(person, trigger);
-    visit.witness = told;
-    visit.outside = outside.of(program);
-    visit.begin(trigger, origin, person.timesEntered[program.number()], at, clock);
+    program.labelOnEntry(person, trigger);
+    take(visit);
+    visit.begin(trigger, origin, person.timesEntered[number], at, program.clockFor(person.clock));
     if (!program.admits(visit)) {
       visit.node = Visit.OVER;
       person.visits.removeLast();
       told.turnedAway(program, true, at);
       return;
     }
-    person.timesEntered[program.number()]++;
-    person.lastEntryAt[program.number()] = at;
+    person.timesEntered[number]++;
+    person.lastEntryAt[number] = at;
     told.begins(visit);
-    Lookout.around(person);
+    Exits.around(person);
     if (visit.over()) {
       told.finished(Visit.OVER, visit);
     }
   }
 
+  /** Goes on with a person who was put down and has been taken up again. */
+  public void takeUp(Person person) {
+    for (int i = 0; i < person.visits.size(); i++) {
+      take(person.visits.get(i));
+    }
+  }
+
+  /** This machine's driver decides in a visit, and is told of it. */
+  private void take(Visit visit) {
+    visit.witness = witness.of(visit.program);
+    visit.outside = outside.of(visit.program);
+  }
+
   private static boolean mayEnter(Person person, Program program, int trigger, long at) {
     int times = person.timesEntered[program.number()];
-    if (person.goneAt <= at || times >= MOST_ENTRIES) {
+    if (person.goneAt() <= at || times >= MOST_ENTRIES || !person.world.isOpen(program.number())) {
       return false;
     }
     if (times == 0 || program.perCart(trigger)) {
       return true;
     }
-    ReEntry rule = program.reEntry();
-    if (rule instanceof ReEntry.AfterHavingLeft) {
-      return person.visits.asList().stream().allMatch(v -> v.program != program || v.over());
-    }
-    if (rule instanceof ReEntry.AfterDays days) {
-      return at - person.lastEntryAt[program.number()] >= (long) days.days() * ZoneClock.DAY;
-    }
-    return rule instanceof ReEntry.EveryTime;
+    return switch (program.reEntry()) {
+      case ReEntry.Never never -> false;
+      case ReEntry.AfterHavingLeft left ->
+          person.visits.asList().stream()
+              .allMatch(visit -> visit.program.number() != program.number() || visit.over());
+      case ReEntry.AfterDays days ->
+          at - person.lastEntryAt[program.number()] >= (long) days.days() * ZoneClock.DAY;
+      case ReEntry.EveryTime every -> true;
+    };
   }
 
   /** When a visit next does something, as far as is known. */
@@ -187,9 +254,9 @@ public final class JourneyMachine {
     }
     long at = visit.until;
     for (Question question : visit.awaited) {
-      at = Math.min(at, question.firstHolds(visit, Lookout.present(visit), at));
+      at = Math.min(at, question.firstHolds(visit, Exits.present(visit), at));
     }
-    return Math.min(at, Lookout.leavesAt(visit, at));
+    return Math.min(at, Exits.leavesAt(visit, at));
   }
 
   private static void resume(Visit visit, long at) {

@@ -8,5 +8,9 @@ public enum LeaveReason {
   BOUNCED,
   GOAL_MET,
   /** A leave rule of the journey held. */
-  RULE
+  RULE,
+  /** Somebody took them out by hand. */
+  TAKEN_OUT,
+  /** The journey was stopped. */
+  STOPPED
 }

@@ -70,10 +70,9 @@ sealed interface Node {
   }
 
   /**
-   * @param program the journey's number in the world, or -1 if it is not there
-   * @param trigger the number of that journey's hand-over trigger, or -1
+   * @param journey the other journey's number
    */
-  record HandOver(int program, int trigger, boolean thenFinish, int next) implements Node {
+  record HandOver(int journey, boolean thenFinish, int next) implements Node {
     @Override
     public boolean goesStraightOn() {
       return !thenFinish;

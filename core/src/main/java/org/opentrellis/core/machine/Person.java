@@ -2,18 +2,27 @@ package org.opentrellis.core.machine;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calendar.ZoneClock;
+import org.opentrellis.core.journey.FieldName;
+import org.opentrellis.core.journey.FormName;
+import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.journey.Operand;
 
 /**
  * One person in the world of some journeys: their record, what they bought and did, what they were
- * sent, and their visits. Evidence may lie ahead of the present.
+ * sent, and their visits. Evidence carries its own time; it may lie ahead of the present, as in a
+ * dry run, and it may become known late.
  *
- * <p>Mutable and reused from person to person, for speed.
+ * <p>Mutable and reused from person to person, for speed. {@link Standing} puts one down and takes
+ * it up again.
  */
 public final class Person {
   public static final long NEVER = Long.MAX_VALUE;
+
+  /** The present of somebody to whom nothing has happened. */
+  static final long NOT_YET = Long.MIN_VALUE;
 
   /** Before any evidence. */
   static final long NONE_SEEN = -1;
@@ -21,19 +30,21 @@ public final class Person {
   /** Seven days, in seconds: over these too much mail is judged. */
   public static final long WEEK = 7L * ZoneClock.DAY;
 
-  /** How many sends are remembered, for the frequency guard and for tiredness. */
-  private static final int REMEMBERED = 128;
-
   final World world;
   final Reactions reactions;
   private final int watched;
   final Visits visits;
   final Entries entries = new Entries();
 
-  private final Marks marks;
-  private final Marks hadMarks;
+  private final NumberSet labels;
+  private final NumberSet hadLabels;
+  private final int labelCount;
   private final Operand[] fields;
-  private final Marks hadMessages;
+  private final NumberSet hadMessages;
+  private final int messageCount;
+
+  /** What the record says by names that no journey here has to do with. */
+  final UnusedRecord unused = new UnusedRecord();
 
   /** By program; means nothing before the first entry. */
   final long[] lastEntryAt;
@@ -42,28 +53,26 @@ public final class Person {
 
   private final Happenings purchases = new Happenings();
   private final Happenings events = new Happenings();
+  final SendMemory sends = new SendMemory();
+  final Departures departures = new Departures();
 
-  private final long[] sendTimes = new long[REMEMBERED];
-  private int sendCount;
-
-  /** Where the week with the most emails so far would begin if it ended with the latest. */
-  private int weekFrom;
+  /** Null where no trigger waits for somebody to enter a segment. */
+  final @Nullable SegmentWatch segments;
 
   ZoneClock clock;
   boolean agreedToTexts = true;
-  private long erasedAt;
-  private long unsubscribesAt;
-  private long complainsAt;
-  private long bouncesAt;
 
-  /** The earliest of the four above. */
-  long goneAt;
+  /** When the cart last changed, or {@link #NOT_YET}. */
+  long cartChangedAt;
 
   /** Grows with what becomes known and is watched, so that no visit looks again for nothing. */
   long evidence;
 
-  /** How far time has come. */
+  /** The present: how far time has come. Never goes back. */
   long now;
+
+  /** The earliest moment of what has become known late and has not been looked at, or NEVER. */
+  long lateFrom;
 
   private long endsAt = NEVER;
 
@@ -74,13 +83,17 @@ public final class Person {
     this.watched = world.watched();
     this.reactions = world.reactions();
     this.clock = clock;
-    marks = new Marks(world.markCount());
-    hadMarks = new Marks(world.markCount());
-    hadMessages = new Marks(world.messageCount());
-    fields = new Operand[world.fieldCount()];
-    lastEntryAt = new long[world.programs().size()];
-    timesEntered = new int[world.programs().size()];
-    visits = new Visits(world);
+    Names names = world.names();
+    labelCount = names.labels.size();
+    labels = new NumberSet(labelCount);
+    hadLabels = new NumberSet(labelCount);
+    messageCount = names.messages.size();
+    hadMessages = new NumberSet(messageCount);
+    fields = new Operand[names.fields.size()];
+    lastEntryAt = new long[names.journeys.size()];
+    timesEntered = new int[names.journeys.size()];
+    visits = new Visits(names.journeys.size());
+    segments = reactions.toSegments() ? new SegmentWatch(reactions) : null;
     begin(clock);
   }
 
@@ -89,9 +102,10 @@ public final class Person {
     this.clock = clock;
     visits.clear();
     entries.clear();
-    marks.clear();
-    hadMarks.clear();
+    labels.clear();
+    hadLabels.clear();
     hadMessages.clear();
+    unused.clear();
     if (fields.length > 0) {
       Arrays.fill(fields, null);
     }
@@ -100,21 +114,41 @@ public final class Person {
     }
     purchases.clear();
     events.clear();
-    sendCount = 0;
-    weekFrom = 0;
+    sends.clear();
+    departures.clear();
+    if (segments != null) {
+      segments.clear();
+    }
     agreedToTexts = true;
-    erasedAt = NEVER;
-    unsubscribesAt = NEVER;
-    complainsAt = NEVER;
-    bouncesAt = NEVER;
-    goneAt = NEVER;
-    now = Long.MIN_VALUE;
+    cartChangedAt = NOT_YET;
+    now = NOT_YET;
+    lateFrom = NEVER;
   }
 
-  /** Something became known. */
-  void learns(int kind) {
+  public World world() {
+    return world;
+  }
+
+  /** Time comes to a moment; it never goes back. */
+  public void comesTo(long moment) {
+    if (segments != null && now == NOT_YET) {
+      segments.begin(this, moment);
+    }
+    now = Math.max(now, moment);
+  }
+
+  /** How far time has come. */
+  public long now() {
+    return now;
+  }
+
+  /** Something became known that happened, or will happen, at a moment. */
+  void learns(int kind, long at) {
     if ((kind & watched) != 0) {
       evidence++;
+      if (at < lateFrom && at < now) {
+        lateFrom = at;
+      }
     }
   }
 
@@ -155,9 +189,9 @@ public final class Person {
     return clock;
   }
 
-  /** Somebody or something brings the person to a journey at a moment; no earlier than now. */
+  /** Somebody or something brings the person to a journey at a moment. */
   public void comes(int program, int trigger, long at) {
-    entries.add(program, trigger, -1, at);
+    entries.add(program, trigger, -1, at, NOT_YET);
   }
 
   /** Someone who stands at a journey's door at a moment. */
@@ -170,31 +204,75 @@ public final class Person {
 
   /** Another journey hands the person over. */
   void isHandedOver(int program, int trigger, int origin, long at) {
-    entries.add(program, trigger, origin, at);
+    entries.add(program, trigger, origin, at, NOT_YET);
   }
 
-  /** Sets or clears a tag or list, as it is before anything else happens. */
-  public void mark(int number, boolean on) {
-    learns(Evidence.RECORD);
-    if (on) {
-      marks.add(number);
-      hadMarks.add(number);
-    } else {
-      marks.remove(number);
+  /** Has a tag or is on a list, as their record says; sets nothing off. */
+  public void carries(int label) {
+    learns(Evidence.RECORD, now);
+    labels.add(label);
+    hadLabels.add(label);
+  }
+
+  /** A tag or list is set or cleared at a moment, which may set journeys off. */
+  void changesLabel(int label, boolean on, long at) {
+    learns(Evidence.RECORD, at);
+    if (!on) {
+      labels.remove(label);
+      return;
+    }
+    boolean isNew = !labels.has(label);
+    labels.add(label);
+    hadLabels.add(label);
+    if (isNew) {
+      reactions.toLabel(this, label, at);
     }
   }
 
-  public boolean isMarked(int number) {
-    return marks.has(number);
+  /** The same from outside, by name. */
+  public void changesLabel(Name tagOrList, boolean on, long at) {
+    comesTo(at);
+    OptionalInt label = world.names().labels.find(tagOrList);
+    if (label.isPresent() && label.getAsInt() < labelCount) {
+      changesLabel(label.getAsInt(), on, at);
+    } else {
+      unused.label(tagOrList, on);
+    }
   }
 
-  public boolean wasMarked(int number) {
-    return hadMarks.has(number);
+  public boolean carriesNow(int label) {
+    return labels.has(label);
   }
 
+  public boolean everCarried(int label) {
+    return hadLabels.has(label);
+  }
+
+  /** Notes that the person once carried a tag, though they may not now. */
+  void onceCarried(int label) {
+    hadLabels.add(label);
+  }
+
+  /** What a field holds, as the record says; sets nothing off. */
   public void field(int number, @Nullable Operand value) {
-    learns(Evidence.RECORD);
+    changesField(number, value, now);
+  }
+
+  /** A field changes at a moment. */
+  void changesField(int number, @Nullable Operand value, long at) {
+    learns(Evidence.RECORD, at);
     fields[number] = value;
+  }
+
+  /** The same from outside, by name. */
+  public void changesField(FieldName name, @Nullable Operand value, long at) {
+    comesTo(at);
+    OptionalInt field = world.names().fields.find(name);
+    if (field.isPresent() && field.getAsInt() < fields.length) {
+      changesField(field.getAsInt(), value, at);
+    } else {
+      unused.field(name, value);
+    }
   }
 
   /** A field's value, or null if it is empty. */
@@ -202,15 +280,48 @@ public final class Person {
     return fields[number];
   }
 
-  void forgetRecord() {
-    learns(Evidence.RECORD);
-    marks.clear();
-    hadMarks.clear();
+  private void forgetRecord() {
+    learns(Evidence.RECORD, now);
+    labels.clear();
+    hadLabels.clear();
+    unused.clear();
     Arrays.fill(fields, null);
   }
 
   public void agreesToTexts(boolean agreed) {
     agreedToTexts = agreed;
+  }
+
+  /** A form is submitted, beside what it says of the record. */
+  public void submits(FormName form, long at) {
+    reactions.toForm(this, form, at);
+  }
+
+  /**
+   * What lies in the cart changes; an older change than the last one means nothing any more.
+   *
+   * @param empty whether nothing is left in it
+   */
+  public void changesCart(long at, boolean empty) {
+    if (at > cartChangedAt) {
+      cartChangedAt = at;
+      if (!empty) {
+        reactions.toCart(this, at);
+      }
+    }
+  }
+
+  /** Whether a cart is still left at a moment: neither touched nor bought since it changed. */
+  boolean stillLeaves(long changedAt, long at) {
+    if (changedAt != cartChangedAt) {
+      return false;
+    }
+    for (int n = 0; n < purchases.size(); n++) {
+      if (purchases.at(n) > changedAt && purchases.at(n) <= at) {
+        return false;
+      }
+    }
+    return true;
   }
 
   /**
@@ -219,14 +330,28 @@ public final class Person {
    * @param offer the product's number in the world, or -1
    */
   public void buys(long at, int offer, long cents) {
-    learns(Evidence.PURCHASES);
+    learns(Evidence.PURCHASES, at);
     purchases.add(at, offer, cents);
     reactions.toPurchase(this, at, offer, cents);
   }
 
+  /**
+   * Notes an order of several products, which counts as bought with the value of the whole order,
+   * and sets each trigger off once.
+   *
+   * @param offers the products' numbers in the world; at least one, -1 for one that is not known
+   */
+  public void orders(long at, int[] offers, long cents) {
+    learns(Evidence.PURCHASES, at);
+    for (int offer : offers) {
+      purchases.add(at, offer, cents);
+    }
+    reactions.toOrder(this, at, offers, cents);
+  }
+
   /** Notes a named event. */
   public void experiences(long at, int event) {
-    learns(Evidence.EVENTS);
+    learns(Evidence.EVENTS, at);
     events.add(at, event, 0);
     reactions.toEvent(this, at, event);
   }
@@ -241,99 +366,101 @@ public final class Person {
 
   public void unsubscribes(long at) {
     evidence++;
-    unsubscribesAt = Math.min(unsubscribesAt, at);
-    goneAt = Math.min(goneAt, at);
+    departures.unsubscribes(at);
   }
 
   public void complains(long at) {
     evidence++;
-    complainsAt = Math.min(complainsAt, at);
-    goneAt = Math.min(goneAt, at);
+    departures.complains(at);
   }
 
   public void bouncesForGood(long at) {
     evidence++;
-    bouncesAt = Math.min(bouncesAt, at);
-    goneAt = Math.min(goneAt, at);
+    departures.bounces(at);
   }
 
-  void isErased(long at) {
+  public void isErased(long at) {
     evidence++;
-    erasedAt = Math.min(erasedAt, at);
-    goneAt = Math.min(goneAt, at);
+    departures.isErased(at);
     forgetRecord();
+  }
+
+  /** Back by their own act: may be mailed again, and may enter journeys again. */
+  void comesBack(long at) {
+    evidence++;
+    departures.comesBack(at);
   }
 
   /**
    * When the person is lost for all journeys, by unsubscribing or otherwise, as far as is known.
    */
   public long goneAt() {
-    return goneAt;
+    return departures.goneAt;
   }
 
   public long unsubscribesAt() {
-    return unsubscribesAt;
+    return departures.unsubscribedAt();
   }
 
   public long complainsAt() {
-    return complainsAt;
+    return departures.complainedAt();
   }
 
   public long bouncesAt() {
-    return bouncesAt;
+    return departures.bouncedAt();
   }
 
   public long erasedAt() {
-    return erasedAt;
+    return departures.erasedAt();
   }
 
-  /** Why the person is gone at {@link #goneAt}. */
-  LeaveReason whyGone() {
-    if (erasedAt == goneAt) {
-      return LeaveReason.ERASED;
-    }
-    if (unsubscribesAt == goneAt) {
-      return LeaveReason.UNSUBSCRIBED;
-    }
-    return complainsAt == goneAt ? LeaveReason.COMPLAINED : LeaveReason.BOUNCED;
+  /** Tags and lists have numbers below this. */
+  int labelCount() {
+    return labelCount;
   }
 
-  /** Whether a message has gone out to the person, by the world's number of it. */
+  /** Fields have numbers below this. */
+  int fieldCount() {
+    return fields.length;
+  }
+
+  /** Messages have numbers below this. */
+  int messageCount() {
+    return messageCount;
+  }
+
+  /** Whether a message has gone out to the person, by its number. */
   boolean hadMessage(int message) {
     return hadMessages.has(message);
+  }
+
+  /** Notes that a message has gone out to the person before. */
+  void hadMessageBefore(int message) {
+    hadMessages.add(message);
   }
 
   /** A message goes out to the person. */
   void gets(Sent message) {
     if (!message.text()) {
-      sendTimes[sendCount++ & REMEMBERED - 1] = message.at();
-      weekFrom += sendTimes[weekFrom & REMEMBERED - 1] <= message.at() - WEEK ? 1 : 0;
+      sends.add(message.at());
     }
     if (world.asksForMessages()) {
       hadMessages.add(message.message());
     }
   }
 
-  /** How many emails went out to the person after a moment, at most {@value #REMEMBERED}. */
+  /** How many emails went out to the person after a moment, at most some hundred. */
   public int emailsSince(long moment) {
-    int count = 0;
-    int known = Math.min(sendCount, REMEMBERED);
-    while (count < known && sendTimes[sendCount - 1 - count & REMEMBERED - 1] > moment) {
-      count++;
-    }
-    return count;
+    return sends.since(moment);
   }
 
-  /**
-   * The most emails that went out to the person within any seven days: the week that is looked at
-   * grows with each email unless that would make it too long; then it moves on, and never shrinks.
-   */
+  /** The most emails that went out to the person within any seven days. */
   public int mostEmailsInAWeek() {
-    return sendCount - weekFrom;
+    return sends.mostInAWeek();
   }
 
   /** When the n-th last email went out, from 1; there must be as many. */
   long emailFromLast(int n) {
-    return sendTimes[sendCount - n & REMEMBERED - 1];
+    return sends.fromLast(n);
   }
 }

@@ -1,7 +1,6 @@
 package org.opentrellis.core.machine;
 
 import java.time.ZoneId;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
@@ -13,40 +12,35 @@ import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.journey.FrequencyGuard;
 import org.opentrellis.core.journey.Goal;
 import org.opentrellis.core.journey.Journey;
-import org.opentrellis.core.journey.LinkName;
+import org.opentrellis.core.journey.JourneyName;
 import org.opentrellis.core.journey.Message;
-import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.journey.ReEntry;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepId;
 import org.opentrellis.core.journey.Trigger;
-import org.opentrellis.core.journey.Variant;
 
 /**
- * A journey made ready to run: steps as numbered nodes in the order of the run sheet, sends, tags
- * and the like as numbers. Immutable and safe to share between threads.
+ * One version of a journey made ready to run: steps as numbered nodes in the order of the run
+ * sheet, sends, tags and the like as numbers. It knows other journeys by name only, so that each is
+ * compiled by itself. Immutable and safe to share between threads.
  */
 public final class Program {
   static final int END = Visit.OVER;
 
+  /** Instead of a step's number: none. */
+  public static final int NOWHERE = END;
+
   private final int number;
+  private final int version;
   private final Journey journey;
   private final List<Step> steps;
-  private final List<Step.Send> sends;
-  private final List<List<Message>> messagesOfSend = new ArrayList<>();
-
-  /** What may go out is numbered through all sends: each message or variant is a version. */
-  private final int[] firstVersion;
-
-  private final int[] messageNumbers;
-  private final boolean[] tracked;
-  private final boolean[] text;
-  private final Map<StepId, Integer> sendOf = new HashMap<>();
-  private final Map<List<Object>, Integer> linkSlots = new HashMap<>();
-  private final int[][][] slots;
-  private final boolean usesSlots;
+  private final Map<StepId, Integer> nodeOf = new HashMap<>();
+  private final SendTable sends;
+  private final LinkSlots.Table links;
   private final Node[] nodes;
   private final int first;
+  private final Entrance[] entrances;
+  private final int handOverEntrance;
   private final @Nullable Question entryFilter;
   private final Question[] leaveRules;
   private final @Nullable Question goal;
@@ -56,37 +50,21 @@ public final class Program {
   private final @Nullable SendWindow window;
   private final @Nullable FrequencyGuard guard;
   private final @Nullable ZoneId ownZone;
-  private final boolean perCart;
-  private final int[] triggerMarks;
 
-  Program(World world, int number, Journey journey) {
-    this.number = number;
+  /**
+   * @param journey with the steps of its strands in place
+   */
+  Program(Journey journey, int version, Vocabulary vocabulary) {
     this.journey = journey;
+    this.version = version;
+    this.number = vocabulary.names().journeys.of(journey.journeyName());
     this.steps = journey.steps().toList();
-    this.sends = journey.sends();
-    for (Step.Send send : sends) {
-      sendOf.put(send.id(), sendOf.size());
-      messagesOfSend.add(messageIds(send).stream().map(id -> messageOf(id, world)).toList());
-    }
-    this.firstVersion = new int[sends.size() + 1];
-    for (int i = 0; i < sends.size(); i++) {
-      firstVersion[i + 1] = firstVersion[i] + messagesOfSend.get(i).size();
-    }
-    this.messageNumbers =
-        messagesOfSend.stream()
-            .flatMap(List::stream)
-            .mapToInt(message -> world.numberOf(message.id()))
-            .toArray();
-    this.tracked = new boolean[sends.size()];
-    this.text = new boolean[sends.size()];
-    for (int i = 0; i < tracked.length; i++) {
-      text[i] = sends.get(i) instanceof Step.SendText;
-      tracked[i] = sends.get(i) instanceof Step.SendEmail email && !email.untracked();
-    }
-    Triggers.number(journey, number, world);
-    this.triggerMarks =
-        journey.triggers().stream().mapToInt(trigger -> Triggers.mark(trigger, world)).toArray();
-    Questions questions = new Questions(world, this);
+    steps.forEach(step -> nodeOf.put(step.id(), nodeOf.size()));
+    this.sends = new SendTable(journey, vocabulary);
+    LinkSlots slots = new LinkSlots(sends);
+    Questions questions = new Questions(journey, vocabulary, sends, slots);
+    this.entrances = Entrance.of(journey, vocabulary, questions);
+    this.handOverEntrance = handOverEntrance(entrances);
     this.entryFilter = journey.entryFilter().map(questions::compile).orElse(null);
     this.leaveRules = journey.leaveWhen().stream().map(questions::compile).toArray(Question[]::new);
     Optional<Goal> aim = journey.goal();
@@ -99,40 +77,35 @@ public final class Program {
     this.window = journey.sendWindow().orElse(null);
     this.guard = journey.frequencyGuard().orElse(null);
     this.ownZone = journey.zone().orElse(null);
-    this.perCart = journey.triggers().stream().anyMatch(Trigger.LeavesCart.class::isInstance);
-    this.nodes = new Compiler(world, this, questions).compile();
+    this.nodes = new Compiler(journey, nodeOf, sends, vocabulary, questions).compile();
     this.first = steps.isEmpty() ? END : 0;
-    this.slots = slotTable();
-    this.usesSlots = !linkSlots.isEmpty();
-    Triggers.connect(journey, number, world, questions);
+    this.links = slots.table();
   }
 
-  private static List<MessageId> messageIds(Step.Send send) {
-    return send instanceof Step.SendEmail email && !email.variants().isEmpty()
-        ? email.variants().stream().map(Variant::message).toList()
-        : List.of(send.message());
-  }
-
-  private static Message messageOf(MessageId id, World world) {
-    return world
-        .catalogue()
-        .message(id)
-        .orElseGet(() -> Message.email(id.value(), id.value(), id.value()));
-  }
-
-  /** The position of the trigger by which others hand people over, or -1. */
-  static int handOverTrigger(Journey journey) {
-    for (int i = 0; i < journey.triggers().size(); i++) {
-      if (journey.triggers().get(i) instanceof Trigger.HandedOver) {
+  private static int handOverEntrance(Entrance[] entrances) {
+    for (int i = 0; i < entrances.length; i++) {
+      if (entrances[i] instanceof Entrance.OnHandOver) {
         return i;
       }
     }
     return -1;
   }
 
-  /** The number in its world. */
+  /**
+   * The journey's number, the same in each of its versions and for as long as the names live that
+   * it was compiled with; among journeys that were compiled together, its position.
+   */
   public int number() {
     return number;
+  }
+
+  public JourneyName name() {
+    return journey.journeyName();
+  }
+
+  /** Which version of the journey it is. */
+  public int version() {
+    return version;
   }
 
   /** The journey, with the steps of its strands in place. */
@@ -145,23 +118,28 @@ public final class Program {
     return steps;
   }
 
+  /** The node of a step, or {@link #END} if it has none such. */
+  int nodeOf(StepId step) {
+    return nodeOf.getOrDefault(step, END);
+  }
+
   /** What is sent, by send number. */
   public List<Step.Send> sends() {
-    return sends;
+    return sends.sends;
   }
 
   /** The messages of a send: one, or one for each variant. */
   public List<Message> messages(int send) {
-    return messagesOfSend.get(send);
+    return sends.messages(send);
   }
 
   /** Whether a send goes to the phone. */
   public boolean isText(int send) {
-    return text[send];
+    return sends.text[send];
   }
 
   public boolean tracksOpens(int send) {
-    return tracked[send];
+    return sends.tracked[send];
   }
 
   public Optional<Goal> goal() {
@@ -185,63 +163,52 @@ public final class Program {
 
   /** The number of a send's first version among those of all sends. */
   public int firstVersion(int send) {
-    return firstVersion[send];
+    return sends.firstVersion(send);
   }
 
   /** How many versions all sends have together. */
   public int versions() {
-    return messageNumbers.length;
+    return sends.versions();
   }
 
-  /** The world's number of a version's message. */
+  /** The number of a version's message among all messages. */
   int message(int version) {
-    return messageNumbers[version];
+    return sends.message(version);
   }
 
   /** The send of a step, or -1 if that sends nothing. */
   public int sendOf(StepId step) {
-    return sendOf.getOrDefault(step, -1);
+    return sends.of(step);
   }
 
-  int linkSlots() {
-    return linkSlots.size();
-  }
-
-  /** Where clicks on a link of one send are noted; made when asked for. -1 if it has none such. */
-  int slotFor(int send, LinkName link) {
-    boolean has = messagesOfSend.get(send).stream().anyMatch(m -> m.links().contains(link));
-    if (!has) {
-      return -1;
-    }
-    Integer known = linkSlots.putIfAbsent(List.of(send, link), linkSlots.size());
-    return known == null ? linkSlots.size() - 1 : known;
+  List<LinkSlots.Slot> linkSlots() {
+    return links.slots;
   }
 
   /** The slot for a link of what was sent, or -1 if no condition asks about it. */
   int linkSlot(int send, int variant, int link) {
-    return usesSlots && link >= 0 ? slots[send][variant][link] : -1;
+    return links.of(send, variant, link);
   }
 
-  private int[][][] slotTable() {
-    int[][][] table = new int[sends.size()][][];
-    for (int send = 0; send < table.length; send++) {
-      int of = send;
-      table[send] =
-          messagesOfSend.get(send).stream()
-              .map(
-                  message ->
-                      message.links().stream()
-                          .mapToInt(link -> linkSlots.getOrDefault(List.of(of, link), -1))
-                          .toArray())
-              .toArray(int[][]::new);
-    }
-    return table;
+  /** What brings people in, by the position of the trigger. */
+  Entrance[] entrances() {
+    return entrances;
+  }
+
+  /** The position of the trigger by which others hand people over, or -1. */
+  int handOverEntrance() {
+    return handOverEntrance;
+  }
+
+  /** The position of a trigger; -1 if it has none such. */
+  public int positionOf(Trigger trigger) {
+    return journey.triggers().indexOf(trigger);
   }
 
   /** Joining the list or getting the tag that a trigger waits for is what brings people in. */
-  void markOnEntry(Person person, int trigger) {
-    if (trigger >= 0 && triggerMarks[trigger] >= 0) {
-      person.mark(triggerMarks[trigger], true);
+  void labelOnEntry(Person person, int trigger) {
+    if (trigger >= 0 && entrances[trigger] instanceof Entrance.OnLabel on) {
+      person.carries(on.label());
     }
   }
 
@@ -293,12 +260,17 @@ public final class Program {
     return ownZone;
   }
 
+  /** The clock that its times are read on, for a person who lives under another. */
+  ZoneClock clockFor(ZoneClock persons) {
+    return ownZone == null || ownZone.equals(persons.zone()) ? persons : persons.in(ownZone);
+  }
+
   ReEntry reEntry() {
     return journey.reEntry();
   }
 
   /** Whether a trigger brings a cart, which is always another one. */
   boolean perCart(int trigger) {
-    return perCart && trigger >= 0 && journey.triggers().get(trigger) instanceof Trigger.LeavesCart;
+    return trigger >= 0 && entrances[trigger] instanceof Entrance.OnCart;
   }
 }

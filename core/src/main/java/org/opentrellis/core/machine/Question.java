@@ -52,8 +52,8 @@ interface Question {
     }
   }
 
-  /** A tag or a list: it changes at steps only, and at a step all is looked at again. */
-  record OnRecord(int mark, boolean ever) implements Question {
+  /** A tag or a list: when it changes, all is looked at again. */
+  record OnRecord(int label, boolean ever) implements Question {
     @Override
     public int about() {
       return Evidence.RECORD;
@@ -61,7 +61,7 @@ interface Question {
 
     @Override
     public boolean holds(Visit visit, long at) {
-      return ever ? visit.person.wasMarked(mark) : visit.person.isMarked(mark);
+      return ever ? visit.person.everCarried(label) : visit.person.carriesNow(label);
     }
 
     @Override
@@ -103,9 +103,13 @@ interface Question {
       return Evidence.PURCHASES;
     }
 
+    /** Whether a purchase is one that is asked for. */
+    boolean fits(int offer, long cents) {
+      return cents >= leastCents && (offers == null || offer >= 0 && offers.get(offer));
+    }
+
     boolean counts(Happenings bought, int n) {
-      return bought.cents(n) >= leastCents
-          && (offers == null || bought.what(n) >= 0 && offers.get(bought.what(n)));
+      return fits(bought.what(n), bought.cents(n));
     }
 
     @Override

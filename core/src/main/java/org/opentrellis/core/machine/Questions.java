@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calendar.Amount;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.EmailRef;
+import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.LinkName;
 import org.opentrellis.core.journey.Segment;
 import org.opentrellis.core.journey.SegmentName;
@@ -17,66 +18,56 @@ import org.opentrellis.core.journey.Trigger;
 final class Questions {
   private static final Question NEVER = new Question.Fixed(false);
 
-  private final World world;
-  private final Program program;
+  private final Journey journey;
+  private final Vocabulary vocabulary;
+  private final Names names;
+  private final SendTable sends;
+  private final LinkSlots links;
   private final Deque<SegmentName> inside = new ArrayDeque<>();
 
-  Questions(World world, Program program) {
-    this.world = world;
-    this.program = program;
+  Questions(Journey journey, Vocabulary vocabulary, SendTable sends, LinkSlots links) {
+    this.journey = journey;
+    this.vocabulary = vocabulary;
+    this.names = vocabulary.names();
+    this.sends = sends;
+    this.links = links;
   }
 
   Question compile(Condition condition) {
-    if (condition instanceof Condition.AboutEmail asked) {
-      return aboutEmail(asked);
-    }
-    if (condition instanceof Condition.HasTag has) {
-      return new Question.OnRecord(world.numberOfMark(has.tag()), false);
-    }
-    if (condition instanceof Condition.HadTag had) {
-      return new Question.OnRecord(world.numberOfMark(had.tag()), true);
-    }
-    if (condition instanceof Condition.OnList on) {
-      return new Question.OnRecord(world.numberOfMark(on.list()), false);
-    }
-    if (condition instanceof Condition.InSegment in) {
-      return segment(in.segment());
-    }
-    if (condition instanceof Condition.Field field) {
-      return new FieldQuestion(world.numberOf(field.field()), field.is(), field.values());
-    }
-    if (condition instanceof Condition.Bought bought) {
-      return new Question.Bought(
-          world.offers(bought.what()), World.leastCents(bought.what()), orNull(bought.within()));
-    }
-    if (condition instanceof Condition.Happened happened) {
-      return new Question.Happened(
-          world.numberOf(happened.event()), happened.atLeast(), orNull(happened.within()));
-    }
-    if (condition instanceof Condition.CameByJourney by) {
-      int origin = world.numberOf(by.journey());
-      return origin < 0 ? NEVER : new Question.CameBy(new boolean[0], origin);
-    }
-    if (condition instanceof Condition.CameByForm || condition instanceof Condition.CameByList) {
-      return new Question.CameBy(meant(condition), -1);
-    }
-    return combined(condition);
+    return switch (condition) {
+      case Condition.AboutEmail asked -> aboutEmail(asked);
+      case Condition.HasTag has -> new Question.OnRecord(names.labels.of(has.tag()), false);
+      case Condition.HadTag had -> new Question.OnRecord(names.labels.of(had.tag()), true);
+      case Condition.OnList on -> new Question.OnRecord(names.labels.of(on.list()), false);
+      case Condition.InSegment in -> segment(in.segment());
+      case Condition.Field field ->
+          new FieldQuestion(names.fields.of(field.field()), field.is(), field.values());
+      case Condition.Bought bought ->
+          new Question.Bought(
+              vocabulary.offers(bought.what()),
+              Vocabulary.leastCents(bought.what()),
+              orNull(bought.within()));
+      case Condition.Happened happened ->
+          new Question.Happened(
+              names.events.of(happened.event()), happened.atLeast(), orNull(happened.within()));
+      case Condition.CameByJourney by ->
+          new Question.CameBy(new boolean[0], names.journeys.of(by.journey()));
+      case Condition.CameByForm by -> cameBy(trigger -> isMeant(trigger, by));
+      case Condition.CameByList by -> cameBy(trigger -> isMeant(trigger, by));
+      case Condition.All all -> combined(Question.Quantifier.ALL, all);
+      case Condition.Any any -> combined(Question.Quantifier.ANY, any);
+      case Condition.None none -> combined(Question.Quantifier.NONE, none);
+    };
   }
 
-  private Question combined(Condition condition) {
+  private Question combined(Question.Quantifier quantifier, Condition condition) {
     Question[] parts = condition.parts().stream().map(this::compile).toArray(Question[]::new);
-    Question.Quantifier quantifier =
-        condition instanceof Condition.All
-            ? Question.Quantifier.ALL
-            : condition instanceof Condition.Any
-                ? Question.Quantifier.ANY
-                : Question.Quantifier.NONE;
     return new Question.Combined(quantifier, parts);
   }
 
-  /** A segment that asks about itself holds for nobody. */
-  private Question segment(SegmentName name) {
-    Optional<Segment> segment = world.catalogue().segment(name);
+  /** A segment that is not there, or asks about itself, holds for nobody. */
+  Question segment(SegmentName name) {
+    Optional<Segment> segment = vocabulary.catalogue().segment(name);
     if (segment.isEmpty() || inside.contains(name)) {
       return NEVER;
     }
@@ -86,44 +77,58 @@ final class Questions {
     return who;
   }
 
-  private boolean[] meant(Condition condition) {
-    List<Trigger> triggers = program.journey().triggers();
-    boolean[] meant = new boolean[triggers.size()];
-    for (int i = 0; i < meant.length; i++) {
-      meant[i] = Triggers.isMeant(triggers.get(i), condition);
+  private Question cameBy(java.util.function.Predicate<Trigger> meant) {
+    List<Trigger> triggers = journey.triggers();
+    boolean[] answers = new boolean[triggers.size()];
+    for (int i = 0; i < answers.length; i++) {
+      answers[i] = meant.test(triggers.get(i));
     }
-    return meant;
+    return new Question.CameBy(answers, -1);
+  }
+
+  private static boolean isMeant(Trigger trigger, Condition.CameByForm by) {
+    return trigger instanceof Trigger.SubmitsForm submits
+        && submits.form().map(by.form()::equals).orElse(false);
+  }
+
+  private static boolean isMeant(Trigger trigger, Condition.CameByList by) {
+    return trigger instanceof Trigger.JoinsList joins && joins.list().equals(by.list());
   }
 
   private Question aboutEmail(Condition.AboutEmail asked) {
-    int send = asked.step().map(program::sendOf).orElse(EmailQuestion.ANY);
+    int send = asked.step().map(sends::of).orElse(EmailQuestion.ANY);
     if (asked.step().isPresent() && send < 0) {
       return NEVER;
     }
     int last = asked.email() instanceof EmailRef.OfLast few ? few.count() : Integer.MAX_VALUE;
-    if (asked instanceof Condition.Delivered) {
-      return new EmailQuestion(EmailQuestion.What.DELIVERED, send, last, null, null);
-    }
-    if (asked instanceof Condition.Bounced) {
-      return new EmailQuestion(EmailQuestion.What.BOUNCED, send, last, null, null);
-    }
-    if (asked instanceof Condition.Opened opened) {
-      EmailQuestion.What what =
-          opened.peopleOnly() ? EmailQuestion.What.OPENED_BY_PEOPLE : EmailQuestion.What.OPENED;
-      return new EmailQuestion(what, send, last, null, orNull(opened.within()));
-    }
-    Condition.Clicked clicked = (Condition.Clicked) asked;
-    int[] slots = clicked.link().map(link -> slots(link, send)).orElse(null);
-    return new EmailQuestion(
-        EmailQuestion.What.CLICKED, send, last, slots, orNull(clicked.within()));
+    return switch (asked) {
+      case Condition.Delivered delivered ->
+          new EmailQuestion(EmailQuestion.What.DELIVERED, send, last, null, null);
+      case Condition.Bounced bounced ->
+          new EmailQuestion(EmailQuestion.What.BOUNCED, send, last, null, null);
+      case Condition.Opened opened ->
+          new EmailQuestion(
+              opened.peopleOnly() ? EmailQuestion.What.OPENED_BY_PEOPLE : EmailQuestion.What.OPENED,
+              send,
+              last,
+              null,
+              orNull(opened.within()));
+      case Condition.Clicked clicked ->
+          new EmailQuestion(
+              EmailQuestion.What.CLICKED,
+              send,
+              last,
+              clicked.link().map(link -> slots(link, send)).orElse(null),
+              orNull(clicked.within()));
+    };
   }
 
   /** The slots of a link in the sends that are asked about. */
   private int[] slots(LinkName link, int onlySend) {
-    int[] slots = new int[program.sends().size()];
+    int[] slots = new int[sends.size()];
     for (int send = 0; send < slots.length; send++) {
       boolean asked = onlySend < 0 || onlySend == send;
-      slots[send] = asked ? program.slotFor(send, link) : -1;
+      slots[send] = asked ? links.of(send, link) : -1;
     }
     return slots;
   }

@@ -2,101 +2,123 @@ package org.opentrellis.core.machine;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.opentrellis.core.journey.FormName;
 
 /**
  * Which journeys start when something happens to a person: what they do in one journey may bring
- * them into another.
+ * them into another. Immutable once made.
  */
 final class Reactions {
 
   /** Puts a person at a journey's door if the right thing has happened. */
-  private record Start(int program, int trigger) {}
-
-  private record OnMark(int mark, Start start) {}
-
-  private record OnPurchase(Question.Bought what, Start start) {}
-
-  private record OnEvent(int event, Start start) {}
-
-  /**
-   * @param link the number of the link, or -1 for any
-   */
-  private record OnMessage(int message, boolean click, int link, Start start) {}
-
-  private record OnSegment(Question segment, Start start) {}
-
-  private final List<OnMark> onMark = new ArrayList<>();
-  private final List<OnPurchase> onPurchase = new ArrayList<>();
-  private final List<OnEvent> onEvent = new ArrayList<>();
-  private final List<OnMessage> onMessage = new ArrayList<>();
-  private final List<OnSegment> onSegment = new ArrayList<>();
-
-  void mark(int mark, int program, int trigger) {
-    onMark.add(new OnMark(mark, new Start(program, trigger)));
+  private record Start<E>(E on, Program program, int trigger) {
+    void comes(Person person, long at) {
+      person.comes(program.number(), trigger, at);
+    }
   }
 
-  void purchase(Question.Bought what, int program, int trigger) {
-    onPurchase.add(new OnPurchase(what, new Start(program, trigger)));
-  }
+  private final List<Start<Entrance.OnLabel>> onLabel = new ArrayList<>();
+  private final List<Start<Entrance.OnForm>> onForm = new ArrayList<>();
+  private final List<Start<Entrance.OnSegment>> onSegment = new ArrayList<>();
+  private final List<Start<Entrance.OnOpen>> onOpen = new ArrayList<>();
+  private final List<Start<Entrance.OnClick>> onClick = new ArrayList<>();
+  private final List<Start<Entrance.OnCart>> onCart = new ArrayList<>();
+  private final List<Start<Entrance.OnPurchase>> onPurchase = new ArrayList<>();
+  private final List<Start<Entrance.OnEvent>> onEvent = new ArrayList<>();
 
-  void event(int event, int program, int trigger) {
-    onEvent.add(new OnEvent(event, new Start(program, trigger)));
-  }
-
-  void message(int message, boolean click, int link, int program, int trigger) {
-    onMessage.add(new OnMessage(message, click, link, new Start(program, trigger)));
-  }
-
-  void segment(Question segment, int program, int trigger) {
-    onSegment.add(new OnSegment(segment, new Start(program, trigger)));
-  }
-
-  void toMark(Person person, int mark, long at) {
-    for (int i = 0; i < onMark.size(); i++) {
-      OnMark one = onMark.get(i);
-      if (one.mark == mark) {
-        come(person, one.start, at);
+  Reactions(List<Program> programs) {
+    for (Program program : programs) {
+      Entrance[] entrances = program.entrances();
+      for (int trigger = 0; trigger < entrances.length; trigger++) {
+        add(entrances[trigger], program, trigger);
       }
+    }
+  }
+
+  private void add(Entrance entrance, Program program, int trigger) {
+    switch (entrance) {
+      case Entrance.OnLabel on -> onLabel.add(new Start<>(on, program, trigger));
+      case Entrance.OnForm on -> onForm.add(new Start<>(on, program, trigger));
+      case Entrance.OnSegment on -> onSegment.add(new Start<>(on, program, trigger));
+      case Entrance.OnOpen on -> onOpen.add(new Start<>(on, program, trigger));
+      case Entrance.OnClick on -> onClick.add(new Start<>(on, program, trigger));
+      case Entrance.OnCart on -> onCart.add(new Start<>(on, program, trigger));
+      case Entrance.OnPurchase on -> onPurchase.add(new Start<>(on, program, trigger));
+      case Entrance.OnEvent on -> onEvent.add(new Start<>(on, program, trigger));
+      case Entrance.OnDate on -> {}
+      case Entrance.OnHandOver on -> {}
+      case Entrance.ByHand on -> {}
+    }
+  }
+
+  void toLabel(Person person, int label, long at) {
+    for (int i = 0; i < onLabel.size(); i++) {
+      if (onLabel.get(i).on.label() == label) {
+        onLabel.get(i).comes(person, at);
+      }
+    }
+  }
+
+  void toForm(Person person, FormName form, long at) {
+    for (Start<Entrance.OnForm> one : onForm) {
+      if (one.on.form().map(form::equals).orElse(true)) {
+        one.comes(person, at);
+      }
+    }
+  }
+
+  /** Whoever leaves a cart comes some time after its last change, if it still is left then. */
+  void toCart(Person person, long changedAt) {
+    for (Start<Entrance.OnCart> one : onCart) {
+      person.entries.add(
+          one.program.number(), one.trigger, -1, changedAt + one.on.seconds(), changedAt);
     }
   }
 
   void toPurchase(Person person, long at, int offer, long cents) {
     for (int i = 0; i < onPurchase.size(); i++) {
-      OnPurchase one = onPurchase.get(i);
-      boolean right = one.what.offers() == null || offer >= 0 && one.what.offers().get(offer);
-      if (right && cents >= one.what.leastCents()) {
-        come(person, one.start, at);
+      if (onPurchase.get(i).on.what().fits(offer, cents)) {
+        onPurchase.get(i).comes(person, at);
+      }
+    }
+  }
+
+  void toOrder(Person person, long at, int[] offers, long cents) {
+    for (Start<Entrance.OnPurchase> one : onPurchase) {
+      for (int offer : offers) {
+        if (one.on.what().fits(offer, cents)) {
+          one.comes(person, at);
+          break;
+        }
       }
     }
   }
 
   void toEvent(Person person, long at, int event) {
     for (int i = 0; i < onEvent.size(); i++) {
-      OnEvent one = onEvent.get(i);
-      if (one.event == event) {
-        come(person, one.start, at);
+      if (onEvent.get(i).on.event() == event) {
+        onEvent.get(i).comes(person, at);
       }
     }
   }
 
   boolean toMessages() {
-    return !onMessage.isEmpty();
+    return !onOpen.isEmpty() || !onClick.isEmpty();
   }
 
   void toOpen(Person person, int message, long at) {
-    for (int i = 0; i < onMessage.size(); i++) {
-      OnMessage one = onMessage.get(i);
-      if (one.message == message && !one.click) {
-        come(person, one.start, at);
+    for (int i = 0; i < onOpen.size(); i++) {
+      if (onOpen.get(i).on.message() == message) {
+        onOpen.get(i).comes(person, at);
       }
     }
   }
 
   void toClick(Person person, int message, int link, long at) {
-    for (int i = 0; i < onMessage.size(); i++) {
-      OnMessage one = onMessage.get(i);
-      if (one.message == message && one.click && (one.link < 0 || one.link == link)) {
-        come(person, one.start, at);
+    for (int i = 0; i < onClick.size(); i++) {
+      Entrance.OnClick on = onClick.get(i).on;
+      if (on.message() == message && (on.link() < 0 || on.link() == link)) {
+        onClick.get(i).comes(person, at);
       }
     }
   }
@@ -105,24 +127,24 @@ final class Reactions {
     return !onSegment.isEmpty();
   }
 
-  /** Which segments a person is in now, as a set of bits; there are at most 64. */
-  long segments(Visit visit) {
-    long in = 0;
-    for (int i = 0; i < onSegment.size(); i++) {
-      in |= onSegment.get(i).segment.holds(visit, visit.now) ? 1L << i : 0;
-    }
-    return in;
+  int segmentCount() {
+    return onSegment.size();
   }
 
-  void toSegments(Person person, long before, long after, long at) {
-    for (int i = 0; i < onSegment.size(); i++) {
-      if ((after & ~before & 1L << i) != 0) {
-        come(person, onSegment.get(i).start, at);
-      }
-    }
+  Entrance.OnSegment segment(int n) {
+    return onSegment.get(n).on;
   }
 
-  private static void come(Person person, Start start, long at) {
-    person.comes(start.program, start.trigger, at);
+  Program programOfSegment(int n) {
+    return onSegment.get(n).program;
+  }
+
+  void toSegment(Person person, int n, long at) {
+    onSegment.get(n).comes(person, at);
+  }
+
+  /** The kinds of evidence that the segments depend on. */
+  int watched() {
+    return onSegment.stream().mapToInt(one -> one.on.who().about()).reduce(0, (a, b) -> a | b);
   }
 }

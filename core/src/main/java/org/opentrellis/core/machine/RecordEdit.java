@@ -9,14 +9,10 @@ sealed interface RecordEdit {
   void apply(Person person, long at);
 
   /** A tag or list is set or cleared. */
-  record SetMark(int mark, boolean on) implements RecordEdit {
+  record SetLabel(int label, boolean on) implements RecordEdit {
     @Override
     public void apply(Person person, long at) {
-      boolean isNew = on && !person.isMarked(mark);
-      person.mark(mark, on);
-      if (isNew) {
-        person.reactions.toMark(person, mark, at);
-      }
+      person.changesLabel(label, on, at);
     }
   }
 
@@ -27,14 +23,14 @@ sealed interface RecordEdit {
           value instanceof Operand.Today today
               ? new Operand.Date(person.clock.date(at).plusDays(today.plusDays()))
               : value;
-      person.field(field, kept);
+      person.changesField(field, kept, at);
     }
   }
 
   record ClearField(int field) implements RecordEdit {
     @Override
     public void apply(Person person, long at) {
-      person.field(field, null);
+      person.changesField(field, null, at);
     }
   }
 
@@ -45,7 +41,7 @@ sealed interface RecordEdit {
       double before = person.field(field) instanceof Operand.Number has ? has.number() : 0;
       double after = before + number;
       if (Double.isFinite(after)) {
-        person.field(field, new Operand.Number(after));
+        person.changesField(field, new Operand.Number(after), at);
       }
     }
   }

@@ -1,5 +1,8 @@
 package org.opentrellis.core.machine;
 
+import java.util.List;
+import org.opentrellis.core.journey.LinkName;
+
 /**
  * One message of a visit, and what became of it. Times are epoch seconds; {@link Person#NEVER}
  * means that it has not happened and is not known to happen. Evidence may lie ahead.
@@ -47,20 +50,33 @@ public final class Sent {
     at = moment;
   }
 
-  /** The world's number of the message. */
+  /** Takes up what was put down, with no word to anybody. */
+  void takesUp(int whichVariant, VisitState.Message was, List<LinkName> links) {
+    goesOut(whichVariant, was.at());
+    deliveredAt = was.deliveredAt();
+    bouncedAt = was.bouncedAt();
+    recordedOpenAt = was.recordedOpenAt();
+    peopleOpenAt = was.peopleOpenAt();
+    clickAt = was.clickAt();
+    clickedLink = was.clickedLink().map(links::indexOf).orElse(-1);
+    orderAt = was.orderAt();
+    orderCents = was.orderCents();
+  }
+
+  /** The message's number among all messages. */
   int message() {
     return visit.program.message(version());
   }
 
   /** Notes that it arrived; the earliest counts, here and below. */
   public void delivered(long moment) {
-    visit.person.learns(Evidence.MAIL);
+    visit.person.learns(Evidence.MAIL, moment);
     deliveredAt = Math.min(deliveredAt, moment);
   }
 
   /** It came back, for this time. */
   public void bounced(long moment) {
-    visit.person.learns(Evidence.MAIL);
+    visit.person.learns(Evidence.MAIL, moment);
     if (moment < bouncedAt) {
       if (bouncedAt == Person.NEVER && !text) {
         visit.emailComesBack();
@@ -71,7 +87,7 @@ public final class Sent {
   }
 
   public void recordsOpen(long moment) {
-    visit.person.learns(Evidence.MAIL);
+    visit.person.learns(Evidence.MAIL, moment);
     if (moment < recordedOpenAt) {
       visit.witness.openRecorded(this, moment);
       recordedOpenAt = moment;
@@ -81,8 +97,8 @@ public final class Sent {
   /** The person read it, which is recorded as an open too unless it is untracked. */
   public void opens(long moment) {
     Person person = visit.person;
-    person.learns(Evidence.MAIL);
-    if (person.reactions.toMessages() && peopleOpenAt == Person.NEVER) {
+    person.learns(Evidence.MAIL, moment);
+    if (tracked && person.reactions.toMessages() && peopleOpenAt == Person.NEVER) {
       person.reactions.toOpen(person, message(), moment);
     }
     if (moment < peopleOpenAt) {
@@ -102,7 +118,7 @@ public final class Sent {
    */
   public void clicks(int link, long moment) {
     Person person = visit.person;
-    person.learns(Evidence.MAIL);
+    person.learns(Evidence.MAIL, moment);
     if (person.reactions.toMessages()) {
       person.reactions.toClick(person, message(), link, moment);
     }
@@ -120,6 +136,19 @@ public final class Sent {
     orderAt = moment;
     orderCents = cents;
     visit.person.buys(moment, offer, cents);
+  }
+
+  /** The same for an order of several products; see {@link Person#orders}. */
+  public void orders(long moment, int[] offers, long cents) {
+    visit.witness.ordered(this, cents, moment);
+    orderAt = moment;
+    orderCents = cents;
+    visit.person.orders(moment, offers, cents);
+  }
+
+  /** A link's number in the message; -1 if it has none such. */
+  public int numberOf(LinkName link) {
+    return visit.program.messages(send).get(variant).links().indexOf(link);
   }
 
   /** The person unsubscribes because of this message. */

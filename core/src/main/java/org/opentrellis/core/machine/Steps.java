@@ -36,28 +36,18 @@ final class Steps {
   }
 
   private static int next(Node node, Visit visit, boolean waited) {
-    if (node instanceof Node.Send send) {
-      return send(send, visit);
-    }
-    if (node instanceof Node.Wait wait) {
-      return pause(wait, visit, waited);
-    }
-    if (node instanceof Node.Change change) {
-      return change(change, visit);
-    }
-    if (node instanceof Node.Branch branch) {
-      return decide(branch, visit, waited);
-    }
-    if (node instanceof Node.WaitFor waits) {
-      return lookOut(waits, visit, waited);
-    }
-    if (node instanceof Node.Split split) {
-      return take(visit, visit.outside.lot(visit.node, split.shares(), visit), split.firstOfArm());
-    }
-    if (node instanceof Node.HandOver over) {
-      return handOver(over, visit);
-    }
-    return node.next();
+    return switch (node) {
+      case Node.Send send -> send(send, visit);
+      case Node.Wait wait -> pause(wait, visit, waited);
+      case Node.Change change -> change(change, visit);
+      case Node.Branch branch -> decide(branch, visit, waited);
+      case Node.WaitFor waits -> lookOut(waits, visit, waited);
+      case Node.Split split ->
+          take(visit, visit.outside.lot(visit.node, split.shares(), visit), split.firstOfArm());
+      case Node.HandOver over -> handOver(over, visit);
+      case Node.Pass pass -> pass.next();
+      case Node.Finish finish -> finish.next();
+    };
   }
 
   private static int pause(Node.Wait wait, Visit visit, boolean waited) {
@@ -81,8 +71,10 @@ final class Steps {
   }
 
   private static int handOver(Node.HandOver over, Visit visit) {
-    if (over.program() >= 0) {
-      visit.person.isHandedOver(over.program(), over.trigger(), visit.program.number(), visit.now);
+    Program to = visit.person.world.current(over.journey());
+    if (to != null) {
+      visit.person.isHandedOver(
+          to.number(), to.handOverEntrance(), visit.program.number(), visit.now);
     }
     return over.thenFinish() ? Program.END : over.next();
   }
@@ -91,11 +83,13 @@ final class Steps {
     return waited ? visit.until : atMost.endsAt(visit);
   }
 
+  /** What came after the deadline does not count, even if nobody looked until now. */
   private static int decide(Node.Branch branch, Visit visit, boolean waited) {
     long deadline = deadline(visit, branch.waitUpTo(), waited);
+    long asOf = waited ? Math.min(visit.now, deadline) : visit.now;
     Question[] questions = branch.questions();
     int way = 0;
-    while (way < questions.length && !questions[way].holds(visit, visit.now)) {
+    while (way < questions.length && !questions[way].holds(visit, asOf)) {
       way++;
     }
     return way == questions.length && visit.now < deadline
@@ -109,14 +103,7 @@ final class Steps {
   }
 
   private static int change(Node.Change change, Visit visit) {
-    Reactions reactions = visit.person.reactions;
-    if (reactions.toSegments()) {
-      long before = reactions.segments(visit);
-      change.apply(visit);
-      reactions.toSegments(visit.person, before, reactions.segments(visit), visit.now);
-    } else {
-      change.apply(visit);
-    }
+    change.apply(visit);
     return leavesBecauseOfNews(visit) ? STAYS : change.next();
   }
 
@@ -156,20 +143,27 @@ final class Steps {
 
   /** Takes somebody out now if a leave rule says so. */
   static boolean leaves(Visit visit) {
-    if (Lookout.leavesAt(visit, visit.now) > visit.now) {
+    if (Exits.leavesAt(visit, visit.now) > visit.now) {
       return false;
     }
-    LeaveReason reason = LeaveReason.RULE;
-    if (visit.person.goneAt <= visit.now) {
-      reason = visit.person.whyGone();
-    } else if (visit.program.leavesAtGoal() && Lookout.goalMetAt(visit, visit.now) <= visit.now) {
-      reason = LeaveReason.GOAL_MET;
+    leaves(visit, reason(visit));
+    return true;
+  }
+
+  private static LeaveReason reason(Visit visit) {
+    if (visit.person.goneAt() <= visit.now) {
+      return visit.person.departures.why();
     }
-    int here = visit.node;
-    visit.witness.left(here, reason, visit);
+    return visit.program.leavesAtGoal() && Exits.goalMetAt(visit, visit.now) <= visit.now
+        ? LeaveReason.GOAL_MET
+        : LeaveReason.RULE;
+  }
+
+  /** Takes somebody out now. */
+  static void leaves(Visit visit, LeaveReason reason) {
+    visit.witness.left(visit.node, reason, visit);
     visit.waiting = false;
     visit.node = Visit.OVER;
-    return true;
   }
 
   /** Whether what became known just now takes somebody out. */
@@ -177,7 +171,7 @@ final class Steps {
     if (visit.seenEvidence == visit.person.evidence) {
       return false;
     }
-    Lookout.around(visit.person);
+    Exits.around(visit.person);
     return leaves(visit);
   }
 }

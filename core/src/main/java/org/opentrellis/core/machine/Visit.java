@@ -1,8 +1,11 @@
 package org.opentrellis.core.machine;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.opentrellis.core.calendar.ZoneClock;
+import org.opentrellis.core.journey.LinkName;
 
 /**
  * One person's one time in one journey: where they stand, and the evidence about what it sent them.
@@ -53,7 +56,7 @@ public final class Visit {
   private long entryDay;
 
   /** What a witness counts paths by. */
-  private long mark;
+  private long pathKey;
 
   /** Up to when a witness has counted it. */
   private int counted;
@@ -77,6 +80,9 @@ public final class Visit {
 
   private long unsubscribesAt;
 
+  /** What steps sent that this version of the journey does not have. */
+  private List<VisitState.Message> gone = List.of();
+
   private int sends;
   private int texts;
   private int emailsBack;
@@ -90,7 +96,7 @@ public final class Visit {
     messages =
         IntStream.range(0, count).mapToObj(send -> new Sent(this, send)).toArray(Sent[]::new);
     order = new int[count];
-    linkClickAt = new long[program.linkSlots()];
+    linkClickAt = new long[program.linkSlots().size()];
     Arrays.fill(linkClickAt, Person.NEVER);
   }
 
@@ -105,11 +111,19 @@ public final class Visit {
     now = at;
     waiting = false;
     goalAt = Person.NEVER;
-    mark = 0;
+    pathKey = 0;
     counted = 0;
     goalComesAt = Person.NEVER;
     seenEvidence = Person.NONE_SEEN;
     entryDay = clock.day(at);
+  }
+
+  /** A visit that never begins: conditions are asked of the person alone, "since entry" is ever. */
+  void watchesOnly() {
+    forgetEvidence();
+    trigger = -1;
+    origin = -1;
+    entryAt = Person.NOT_YET;
   }
 
   private void forgetEvidence() {
@@ -122,7 +136,33 @@ public final class Visit {
     sends = 0;
     texts = 0;
     emailsBack = 0;
+    gone = List.of();
     unsubscribesAt = Person.NEVER;
+  }
+
+  List<VisitState.Message> gone() {
+    return gone;
+  }
+
+  void keepGone(VisitState.Message message) {
+    gone = Stream.concat(gone.stream(), Stream.of(message)).toList();
+  }
+
+  /** Takes up what was sent before the visit was put down. */
+  void takesUp(int send, int variant, VisitState.Message was, List<LinkName> links) {
+    messages[send].takesUp(variant, was, links);
+    order[sends++] = send;
+    texts += messages[send].text() ? 1 : 0;
+    emailsBack += !messages[send].text() && was.bouncedAt() != Person.NEVER ? 1 : 0;
+  }
+
+  /** The send that the person unsubscribed because of, or -1. */
+  int unsubscribedBy() {
+    return unsubscribesAt == Person.NEVER ? -1 : unsubscribesBy;
+  }
+
+  long unsubscribesAt() {
+    return unsubscribesAt;
   }
 
   /** Time comes to a moment. */
@@ -135,7 +175,7 @@ public final class Visit {
   /** A message goes out now. */
   Sent sends(int send, int variant) {
     Sent message = messages[send];
-    person.learns(Evidence.MAIL);
+    person.learns(Evidence.MAIL, now);
     message.goesOut(variant, now);
     order[sends++] = send;
     texts += message.text() ? 1 : 0;
@@ -184,12 +224,12 @@ public final class Visit {
   }
 
   /** A number that a witness keeps with the visit; 0 when it begins. */
-  public long mark() {
-    return mark;
+  public long pathKey() {
+    return pathKey;
   }
 
-  public void mark(long number) {
-    mark = number;
+  public void pathKey(long number) {
+    pathKey = number;
   }
 
   /** Up to when a witness has counted the visit, by a measure of its own; 0 when it begins. */
@@ -224,7 +264,7 @@ public final class Visit {
    * @return {@link Person#NEVER} if it is not by then
    */
   public long goalMetAt(long to) {
-    return Lookout.goalMetAt(this, to);
+    return Exits.goalMetAt(this, to);
   }
 
   /** The step where the person stands. */

@@ -15,8 +15,11 @@ final class Visits {
 
   private final int[] used;
 
-  Visits(World world) {
-    made = new Visit[world.programs().size()][0];
+  /**
+   * @param journeys how many there may be
+   */
+  Visits(int journeys) {
+    made = new Visit[journeys][0];
     used = new int[made.length];
   }
 
@@ -45,6 +48,11 @@ final class Visits {
     int n = used[number]++;
     Visit[] ours = made[number];
     Visit visit = n < ours.length ? ours[n] : make(program, person);
+    if (visit.program != program) {
+      // Of another version of the journey.
+      visit = new Visit(program, person);
+      made[number][n] = visit;
+    }
     if (size == all.length) {
       all = Arrays.copyOf(all, 2 * size);
     }

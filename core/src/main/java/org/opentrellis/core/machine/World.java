@@ -1,10 +1,13 @@
 package org.opentrellis.core.machine;
 
-import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.BitSet;
+import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.journey.Catalogue;
@@ -14,45 +17,40 @@ import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.JourneyName;
 import org.opentrellis.core.journey.ListName;
 import org.opentrellis.core.journey.MessageId;
-import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.journey.Product;
+import org.opentrellis.core.journey.ProductName;
 import org.opentrellis.core.journey.Purchases;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.journey.TagName;
 
 /**
- * Journeys made ready to run together over the same people: names as numbers, and which journey
- * brings people into which. Immutable once compiled, and safe to share between threads.
+ * Journeys made ready to run together over the same people, and what brings people into which.
+ * Publishing or closing one makes another world, in which all else is as it was, numbers too.
+ * Immutable, and safe to share between threads.
  */
 public final class World {
-  private final Catalogue catalogue;
-  private final List<Product> products;
-  private final List<Program> programs = new ArrayList<>();
-  private final List<JourneyName> names;
-  private final Numbering<Name> marks = new Numbering<>();
-  private final Numbering<FieldName> fields = new Numbering<>();
-  private final Numbering<EventName> events = new Numbering<>();
-  private final Numbering<MessageId> messages = new Numbering<>();
-  private final Reactions reactions = new Reactions();
-  private final int[] handOverTriggers;
+  private final Vocabulary vocabulary;
+  private final List<Program> programs;
+  private final List<Program> earlier;
+  private final Set<Integer> closed;
+  private final Program[] byNumber;
+  private final Reactions reactions;
   private final int watched;
   private final boolean asksForMessages;
 
-  private World(List<Journey> journeys, Catalogue catalogue, List<Product> products) {
-    this.catalogue = catalogue;
-    this.products = List.copyOf(products);
-    this.names = journeys.stream().map(Journey::journeyName).toList();
-    List<Journey> expanded = journeys.stream().map(j -> Strands.expand(j, catalogue)).toList();
-    this.handOverTriggers = expanded.stream().mapToInt(Program::handOverTrigger).toArray();
-    for (Journey journey : expanded) {
-      programs.add(new Program(this, programs.size(), journey));
-    }
+  private World(
+      Vocabulary vocabulary, List<Program> programs, List<Program> earlier, Set<Integer> closed) {
+    this.vocabulary = vocabulary;
+    this.programs = List.copyOf(programs);
+    this.earlier = List.copyOf(earlier);
+    this.closed = Set.copyOf(closed);
+    this.byNumber = new Program[vocabulary.names().journeys.size()];
+    programs.forEach(program -> byNumber[program.number()] = program);
+    this.reactions = new Reactions(this.programs);
     this.asksForMessages =
-        programs.stream()
-            .flatMap(program -> program.sends().stream())
-            .anyMatch(Step.Send::oncePerPerson);
-    this.watched = programs.stream().mapToInt(Program::watched).reduce(0, (a, b) -> a | b);
+        all().flatMap(program -> program.sends().stream()).anyMatch(Step.Send::oncePerPerson);
+    this.watched = all().mapToInt(Program::watched).reduce(reactions.watched(), (a, b) -> a | b);
   }
 
   /**
@@ -65,20 +63,85 @@ public final class World {
    * @throws IllegalArgumentException if a strand includes itself
    */
   public static World compile(List<Journey> journeys, Catalogue catalogue, List<Product> products) {
-    return new World(journeys, catalogue, products);
+    Vocabulary vocabulary = new Vocabulary(new Names(), catalogue, products);
+    journeys.forEach(journey -> vocabulary.names().journeys.of(journey.journeyName()));
+    List<Program> programs =
+        journeys.stream()
+            .map(journey -> new Program(Strands.expand(journey, catalogue), 1, vocabulary))
+            .toList();
+    return new World(vocabulary, programs, List.of(), Set.of());
   }
 
-  /** The journeys, in the order they were given. */
+  /**
+   * The world in which people enter a version of a journey from now on. Who is inside an earlier
+   * one may go on with it.
+   *
+   * @param version greater than those before it
+   */
+  public World publish(Journey journey, int version, Catalogue catalogue) {
+    Vocabulary richer = new Vocabulary(vocabulary.names(), catalogue, vocabulary.products());
+    Program program = new Program(Strands.expand(journey, catalogue), version, richer);
+    Optional<Program> before = current(journey.journeyName());
+    if (before.isPresent() && before.get().version() >= version) {
+      throw new IllegalArgumentException(
+          "version %d of “%s” does not follow version %d"
+              .formatted(version, journey.name(), before.get().version()));
+    }
+    List<Program> after = new ArrayList<>(programs);
+    List<Program> past = new ArrayList<>(earlier);
+    before.ifPresent(after::remove);
+    before.ifPresent(past::add);
+    after.add(program);
+    after.sort(Comparator.comparing(Program::number));
+    Set<Integer> stillClosed = new HashSet<>(closed);
+    stillClosed.remove(program.number());
+    return new World(richer, after, past, stillClosed);
+  }
+
+  /** The world in which nobody enters a journey any more. */
+  public World close(JourneyName journey) {
+    Set<Integer> more = new HashSet<>(closed);
+    current(journey).ifPresent(program -> more.add(program.number()));
+    return new World(vocabulary, programs, earlier, more);
+  }
+
+  private Stream<Program> all() {
+    return Stream.concat(programs.stream(), earlier.stream());
+  }
+
+  /** The journeys that people enter; those that were compiled together in the order given. */
   public List<Program> programs() {
     return programs;
   }
 
+  /** The version of a journey that people enter, if it is here. */
+  public Optional<Program> current(JourneyName journey) {
+    return programs.stream().filter(program -> program.name().equals(journey)).findFirst();
+  }
+
+  /** A version of a journey, if it is here. */
+  public Optional<Program> version(JourneyName journey, int version) {
+    return all()
+        .filter(program -> program.name().equals(journey) && program.version() == version)
+        .findFirst();
+  }
+
+  /** The version of a journey that people enter, by its number; null if it is not here. */
+  @Nullable Program current(int number) {
+    return number < byNumber.length ? byNumber[number] : null;
+  }
+
+  /** Whether people may enter a journey. */
+  boolean isOpen(int number) {
+    return closed.isEmpty() || !closed.contains(number);
+  }
+
   public Catalogue catalogue() {
-    return catalogue;
+    return vocabulary.catalogue();
   }
 
   public List<Product> products() {
-    return products;
+    return vocabulary.products();
   }
 
   /** A person to go through these journeys, and then to be used for another. */
@@ -87,73 +150,44 @@ public final class World {
   }
 
   /** The number of a tag, if the journeys have to do with it. */
-  public OptionalInt mark(TagName tag) {
-    return marks.find(tag);
+  public OptionalInt label(TagName tag) {
+    return names().labels.find(tag);
   }
 
   /** The number of a list, if the journeys have to do with it. */
-  public OptionalInt mark(ListName list) {
-    return marks.find(list);
+  public OptionalInt label(ListName list) {
+    return names().labels.find(list);
   }
 
   /** The number of a field, if the journeys have to do with it. */
   public OptionalInt field(FieldName field) {
-    return fields.find(field);
+    return names().fields.find(field);
   }
 
   /** The number of an event, if the journeys have to do with it. */
   public OptionalInt event(EventName event) {
-    return events.find(event);
+    return names().events.find(event);
+  }
+
+  /** The number of a product, or -1 if the shop does not sell it. */
+  public int offer(ProductName product) {
+    List<Product> all = vocabulary.products();
+    for (int i = 0; i < all.size(); i++) {
+      if (all.get(i).name().equals(product)) {
+        return i;
+      }
+    }
+    return -1;
   }
 
   /** Whether a purchase fits what is asked for. */
   public boolean fits(Purchases what, int offer, long cents) {
-    BitSet offers = offers(what);
-    boolean right = offers == null || offer >= 0 && offers.get(offer);
-    return right && cents >= leastCents(what);
+    return new Question.Bought(vocabulary.offers(what), Vocabulary.leastCents(what), null)
+        .fits(offer, cents);
   }
 
-  int numberOfMark(Name tagOrList) {
-    return marks.of(tagOrList);
-  }
-
-  int numberOf(FieldName field) {
-    return fields.of(field);
-  }
-
-  int numberOf(EventName event) {
-    return events.of(event);
-  }
-
-  int numberOf(MessageId message) {
-    return messages.of(message);
-  }
-
-  int markCount() {
-    return marks.size();
-  }
-
-  int messageCount() {
-    return messages.size();
-  }
-
-  int fieldCount() {
-    return fields.size();
-  }
-
-  /** The clock that a journey's times are read on, for a person who lives under another. */
-  ZoneClock clockOf(Program program, ZoneClock persons) {
-    ZoneId own = program.ownZone();
-    return own == null || own.equals(persons.zone()) ? persons : persons.in(own);
-  }
-
-  /** The journey of a name, or -1. */
-  int numberOf(JourneyName name) {
-    return names.indexOf(name);
-  }
-
-  int handOverTrigger(int program) {
-    return program < 0 ? -1 : handOverTriggers[program];
+  Names names() {
+    return vocabulary.names();
   }
 
   /** Whether a step asks whether somebody has had its message before. */
@@ -161,7 +195,7 @@ public final class World {
     return asksForMessages;
   }
 
-  /** The kinds of evidence that may take somebody out of a journey or meet its goal. */
+  /** The kinds of evidence that may take somebody out of a journey, into one, or meet its goal. */
   int watched() {
     return watched;
   }
@@ -170,23 +204,8 @@ public final class World {
     return reactions;
   }
 
-  /** The products that fit, or null if every purchase does. */
-  @Nullable BitSet offers(Purchases what) {
-    if (what.product().isEmpty() && what.category().isEmpty()) {
-      return null;
-    }
-    BitSet fitting = new BitSet();
-    for (int i = 0; i < products.size(); i++) {
-      Product product = products.get(i);
-      fitting.set(
-          i,
-          what.product().map(product.name()::equals).orElse(true)
-              && what.category().map(product.category()::equals).orElse(true));
-    }
-    return fitting;
-  }
-
-  static long leastCents(Purchases what) {
-    return what.atLeast().map(money -> money.cents()).orElse(0L);
+  /** The number of a message, if the journeys have to do with it. */
+  OptionalInt message(MessageId message) {
+    return names().messages.find(message);
   }
 }

@@ -141,6 +141,8 @@ public record PathReport(int distinct, long others, List<PathLine> paths, int re
         case BOUNCED -> "address dead";
         case ERASED -> "erased";
         case RULE -> "left by a rule";
+        case TAKEN_OUT -> "taken out by hand";
+        case STOPPED -> "the journey was stopped";
       };
     }
   }

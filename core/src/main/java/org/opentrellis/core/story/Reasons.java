@@ -114,6 +114,8 @@ final class Reasons {
       case COMPLAINED -> "Leaves the journey: they have complained.";
       case BOUNCED -> "Leaves the journey: mail to them comes back for good.";
       case ERASED -> "Leaves the journey: their record is erased.";
+      case TAKEN_OUT -> "Leaves the journey: somebody took them out by hand.";
+      case STOPPED -> "Leaves the journey: it was stopped.";
       case RULE ->
           "Leaves the journey: whoever "
               + program.journey().leaveWhen().stream()

@@ -3,13 +3,13 @@ package org.opentrellis.core.machine;
 import java.util.Arrays;
 
 /** A set of small numbers, emptied and used again from person to person. */
-final class Marks {
+final class NumberSet {
   private final long[] words;
 
   /**
    * @param size every number is below it
    */
-  Marks(int size) {
+  NumberSet(int size) {
     words = new long[(size >> 6) + 1];
   }
 

@@ -3,9 +3,12 @@ package org.opentrellis.core.machine;
 /**
  * Looks for what takes a visit out of its journey, and for its goal, in what is known. A visit
  * keeps what was found; it is looked for again only when something that is watched became known.
+ *
+ * <p>Nobody leaves before the present, however old the evidence. A goal is met when the last thing
+ * that it takes has happened, even if that became known later.
  */
-final class Lookout {
-  private Lookout() {}
+final class Exits {
+  private Exits() {}
 
   /**
    * What another visit does may count for one that has waited for long: from now on, not before.
@@ -19,6 +22,7 @@ final class Lookout {
     for (int i = 0; i < person.visits.size(); i++) {
       leavesAt(person.visits.get(i), person.now);
     }
+    person.lateFrom = Person.NEVER;
   }
 
   /**
@@ -40,7 +44,7 @@ final class Lookout {
     long from = present(visit);
     long upTo = program.followsTheCalendar() ? Math.max(from, to) : Person.NEVER;
     lookForGoal(visit, from, upTo);
-    long at = person.goneAt;
+    long at = person.departures.goneAt;
     if (program.leavesAtGoal()) {
       at = Math.min(at, Math.min(visit.goalAt, visit.goalComesAt));
     }
@@ -63,7 +67,11 @@ final class Lookout {
       return;
     }
     long limit = visit.entryAt + visit.program.goalSeconds();
-    visit.goalComesAt = goal.firstHolds(visit, from, Math.min(upTo, limit));
+    long since = Math.max(visit.entryAt, Math.min(from, visit.person.lateFrom));
+    visit.goalComesAt = goal.firstHolds(visit, since, Math.min(upTo, limit));
+    if (visit.goalComesAt <= from) {
+      visit.goalAt = visit.goalComesAt;
+    }
   }
 
   /**

@@ -1,0 +1,119 @@
+package org.opentrellis.core.machine;
+
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.opentrellis.core.journey.EventName;
+import org.opentrellis.core.journey.FieldName;
+import org.opentrellis.core.journey.JourneyName;
+import org.opentrellis.core.journey.MessageId;
+import org.opentrellis.core.journey.Name;
+import org.opentrellis.core.journey.Operand;
+import org.opentrellis.core.journey.ProductName;
+import org.opentrellis.core.journey.SegmentName;
+import org.opentrellis.core.journey.Trigger;
+
+/**
+ * All that the machine knows of a person, put down by the names that journeys have for good, never
+ * by positions in something compiled. Times are epoch seconds; what has not happened is {@link
+ * Person#NEVER}.
+ *
+ * @param now how far time has come; {@link Long#MIN_VALUE} if nothing has happened
+ * @param labels the tags they carry and the lists they are on
+ * @param hadLabels those, and what they once carried
+ * @param hadMessages what went out to them, as far as some journey asks
+ * @param sentAt when the last emails went out, in order
+ * @param mostInAWeek the most emails within seven days so far
+ * @param cartChangedAt {@link Long#MIN_VALUE} if there never was a cart
+ * @param inSegments of the segments that triggers wait for, which they are in and which they are
+ *     not
+ * @param coming who stands at a journey's door, in order
+ * @param entries of each journey, how often they entered it and when last
+ * @param visits in order of entry, those that are over too
+ */
+public record PersonState(
+    ZoneId zone,
+    long now,
+    Set<Name> labels,
+    Set<Name> hadLabels,
+    Map<FieldName, Operand> fields,
+    boolean agreesToTexts,
+    List<Purchase> purchases,
+    List<Event> events,
+    Set<MessageId> hadMessages,
+    List<Long> sentAt,
+    int mostInAWeek,
+    long erasedAt,
+    long unsubscribedAt,
+    long complainedAt,
+    long bouncedAt,
+    long backAt,
+    long cartChangedAt,
+    Map<SegmentName, Boolean> inSegments,
+    List<Coming> coming,
+    Map<JourneyName, Entered> entries,
+    List<VisitState> visits) {
+  public PersonState {
+    labels = Set.copyOf(labels);
+    hadLabels = Set.copyOf(hadLabels);
+    fields = Map.copyOf(fields);
+    purchases = List.copyOf(purchases);
+    events = List.copyOf(events);
+    hadMessages = Set.copyOf(hadMessages);
+    sentAt = List.copyOf(sentAt);
+    inSegments = Map.copyOf(inSegments);
+    coming = List.copyOf(coming);
+    entries = Map.copyOf(entries);
+    visits = List.copyOf(visits);
+  }
+
+  /** The same with other visits. */
+  PersonState with(List<VisitState> others) {
+    return new PersonState(
+        zone,
+        now,
+        labels,
+        hadLabels,
+        fields,
+        agreesToTexts,
+        purchases,
+        events,
+        hadMessages,
+        sentAt,
+        mostInAWeek,
+        erasedAt,
+        unsubscribedAt,
+        complainedAt,
+        bouncedAt,
+        backAt,
+        cartChangedAt,
+        inSegments,
+        coming,
+        entries,
+        others);
+  }
+
+  /**
+   * @param product empty if it is not known what was bought
+   */
+  public record Purchase(long at, Optional<ProductName> product, long cents) {}
+
+  public record Event(long at, EventName event) {}
+
+  /**
+   * @param by the trigger that brings them; empty if they are put in in some other way
+   * @param handedOverBy the journey that hands them over
+   * @param cartChangedAt when the cart last changed that they come by; {@link Long#MIN_VALUE} if
+   *     they do not
+   */
+  public record Coming(
+      long at,
+      JourneyName journey,
+      Optional<Trigger> by,
+      Optional<JourneyName> handedOverBy,
+      long cartChangedAt) {}
+
+  public record Entered(int times, long lastAt) {}
+}
