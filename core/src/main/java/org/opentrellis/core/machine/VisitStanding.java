@@ -34,7 +34,7 @@ final class VisitStanding {
             : Optional.of(visit.person.world.names().journeys.name(visit.origin)),
         visit.entryAt,
         visit.waiting,
-        visit.until,
+        visit.waiting ? visit.until : Person.NEVER,
         visit.steppedAt,
         visit.now,
         visit.goalAt,
@@ -76,7 +76,7 @@ final class VisitStanding {
         clicked ? Optional.of(links.get(sent.clickedLink())) : Optional.empty(),
         clicks,
         sent.orderAt(),
-        sent.orderCents());
+        sent.orderAt() == Person.NEVER ? 0 : sent.orderCents());
   }
 
   private static List<Variant> variants(Step.Send step) {

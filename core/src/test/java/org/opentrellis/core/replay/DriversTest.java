@@ -4,9 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Instant;
 import java.util.List;
-import java.util.Map;
 import java.util.OptionalLong;
-import java.util.stream.Collectors;
 import java.util.stream.LongStream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -14,9 +12,11 @@ import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.dryrun.CohortSettings;
 import org.opentrellis.core.dryrun.DryRun;
 import org.opentrellis.core.journey.Journey;
-import org.opentrellis.core.journey.Trigger;
+import org.opentrellis.core.journey.StepId;
 import org.opentrellis.core.machine.Person;
+import org.opentrellis.core.machine.Program;
 import org.opentrellis.core.machine.Visit;
+import org.opentrellis.core.machine.World;
 import org.opentrellis.core.testing.RandomJourneys;
 import org.opentrellis.core.walk.Choices;
 import org.opentrellis.core.walk.Diary;
@@ -38,7 +38,7 @@ class DriversTest {
     return LongStream.range(0, 20);
   }
 
-  private static DryRun dryRun(long seed) {
+  static DryRun dryRun(long seed) {
     Journey journey = RandomJourneys.journey(seed, 1 + (int) (seed % 25));
     Behaviour behaviour = RandomJourneys.behaviour(seed);
     CohortSettings cohort = CohortSettings.of(2, seed, START, HORIZON);
@@ -72,16 +72,15 @@ class DriversTest {
     walk.close();
     assertThat(walk.diary().turns()).as("walk, seed %d", seed).isEqualTo(sampled.turns());
 
-    Diary replayed = new Diary();
-    Told told = new Told(run.newcomer(number, false), lots(sampled.turns()), replayed);
+    Told told = new Told(run.newcomer(number, false), lots(run.world(), sampled.turns()));
     told.asItHappens(History.of(run, number, person, sampled.turns()), end);
-    assertThat(byVisit(run, replayed.turns()))
+    assertThat(told.lines().byVisit())
         .as("replay, seed %d", seed)
-        .isEqualTo(byVisit(run, sampled.turns()));
+        .isEqualTo(Lines.of(run.world(), sampled.turns()).byVisit());
     return sampled.turns().size();
   }
 
-  private static long end(DryRun run, int number) {
+  static long end(DryRun run, int number) {
     long first =
         run.newcomer(number, true).comings().stream()
             .mapToLong(Person.Coming::at)
@@ -90,26 +89,19 @@ class DriversTest {
     return first + HORIZON * 86_400L;
   }
 
-  /**
-   * Turns of one visit in order; visits at one instant may be told in another order, and of two
-   * equal triggers either may be the one.
-   */
-  private static Map<List<Integer>, List<Turn>> byVisit(DryRun run, List<Turn> turns) {
-    return turns.stream()
-        .filter(turn -> turn.kind() != Turn.Kind.KEPT_OUT_BY_FILTER)
-        .filter(turn -> turn.kind() != Turn.Kind.MAY_NOT_ENTER_AGAIN)
-        .map(turn -> turn.kind() == Turn.Kind.ENTERED_JOURNEY ? firstEqual(run, turn) : turn)
-        .collect(Collectors.groupingBy(turn -> List.of(turn.journey(), turn.visit())));
-  }
-
-  private static Turn firstEqual(DryRun run, Turn turn) {
-    List<Trigger> triggers = run.world().programs().get(turn.journey()).journey().triggers();
-    int first = turn.detail() < 0 ? -1 : triggers.indexOf(triggers.get(turn.detail()));
-    return new Turn(turn.at(), turn.journey(), turn.visit(), turn.step(), turn.kind(), first);
-  }
-
-  private static Replay.Lots lots(List<Turn> turns) {
-    return (step, visit) -> lot(turns, step, visit);
+  /** The lots that fell in a sampled life; whoever goes another way draws by the step. */
+  static Replay.Lots lots(World world, List<Turn> turns) {
+    return (step, visit) -> {
+      Program program = world.current(visit.program().name()).orElseThrow();
+      StepId id = visit.program().steps().get(step).id();
+      return turns.stream()
+          .filter(turn -> turn.journey() == program.number() && turn.visit() == visit.number())
+          .filter(turn -> turn.step() >= 0 && program.steps().get(turn.step()).id().equals(id))
+          .filter(turn -> turn.kind() == Turn.Kind.TOOK || turn.kind() == Turn.Kind.SENT)
+          .findFirst()
+          .map(Turn::detail)
+          .orElse(0);
+    };
   }
 
   private static int lot(List<Turn> turns, int step, Visit visit) {

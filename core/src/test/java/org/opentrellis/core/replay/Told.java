@@ -1,5 +1,7 @@
 package org.opentrellis.core.replay;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -7,7 +9,11 @@ import java.util.function.UnaryOperator;
 import org.opentrellis.core.happening.Happening;
 import org.opentrellis.core.happening.MessageRef;
 import org.opentrellis.core.machine.Person;
-import org.opentrellis.core.machine.Witness;
+import org.opentrellis.core.machine.PersonState;
+import org.opentrellis.core.machine.Standing;
+import org.opentrellis.core.machine.World;
+import org.opentrellis.core.walk.Diary;
+import org.opentrellis.core.walk.Turn;
 
 /** Tells a replay of a history. */
 final class Told {
@@ -20,8 +26,30 @@ final class Told {
   /** Is run after each moment. */
   Runnable afterEach = () -> {};
 
-  Told(Person person, Replay.Lots lots, Witness witness) {
-    replay = new Replay(person, lots, this::goesOut, witness);
+  private final Diary diary = new Diary();
+  private final Lines lines = new Lines();
+  private int collected;
+
+  Told(Person person, Replay.Lots lots) {
+    replay = new Replay(person, lots, this::goesOut, diary);
+  }
+
+  /** What the machine did so far. */
+  Lines lines() {
+    List<Turn> turns = diary.turns();
+    lines.add(replay.person().world(), turns.subList(collected, turns.size()));
+    collected = turns.size();
+    return lines;
+  }
+
+  /** Puts the person down and takes them up in another world, or the same. */
+  void moveInto(World world) {
+    lines();
+    Person person = replay.person();
+    PersonState down = Standing.freeze(person);
+    Person up = Standing.thaw(down, world, zone -> person.clock().in(zone));
+    assertThat(Standing.freeze(up)).isEqualTo(down);
+    replay.person(up);
   }
 
   /** Tells of each thing at its moment, while somebody is there to do what is due. */
