@@ -38,7 +38,8 @@ class ArchitectureTest {
           Map.entry(
               "dryrun", Set.of("machine", "behaviour", "random", "journey", "calendar", "stats")),
           Map.entry("walk", Set.of("machine")),
-          Map.entry("replay", Set.of("machine")),
+          Map.entry("happening", Set.of("journey")),
+          Map.entry("replay", Set.of("machine", "happening", "journey", "calendar")),
           Map.entry("story", Set.of("walk", "machine", "sentence", "journey", "calendar")),
           Map.entry("measure", Set.of("dryrun", "stats", "journey", "machine")),
           Map.entry(
