@@ -2,6 +2,7 @@ package org.opentrellis.app.arrangements;
 
 import io.swagger.v3.oas.annotations.media.ArraySchema;
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.Schemas;
@@ -25,12 +26,15 @@ record ArrangementView(@Nullable DoneView done, @Nullable String refused) {
       @ArraySchema(schema = @Schema(ref = Schemas.STEP)) List<JsonNode> steps) {}
 
   static ArrangementView of(Arranged arranged) {
-    if (arranged instanceof Arranged.Refused refused) {
-      return new ArrangementView(null, refused.why());
-    }
-    Arranged.Done done = (Arranged.Done) arranged;
-    List<JsonNode> steps = new java.util.ArrayList<>();
+    return switch (arranged) {
+      case Arranged.Refused refused -> new ArrangementView(null, refused.why());
+      case Arranged.Done done -> new ArrangementView(done(done), null);
+    };
+  }
+
+  private static DoneView done(Arranged.Done done) {
+    List<JsonNode> steps = new ArrayList<>();
     Documents.write(done.journey().withBody(done.steps())).get("body").forEach(steps::add);
-    return new ArrangementView(new DoneView(Documents.write(done.journey()), steps), null);
+    return new DoneView(Documents.write(done.journey()), steps);
   }
 }

@@ -37,16 +37,20 @@ record ReadingView(
   record RefusedView(String why, int from, int to, Reading.@Nullable Missing missing) {}
 
   static ReadingView of(Reading reading) {
-    if (reading.result() instanceof Reading.Understood understood) {
-      UnderstoodView view =
-          new UnderstoodView(
-              Documents.write(understood.journey()), understood.selected(), understood.sentences());
-      return new ReadingView(view, null, reading.completions());
-    }
-    Reading.Refused refused = (Reading.Refused) reading.result();
-    RefusedView view =
-        new RefusedView(
-            refused.why(), refused.from(), refused.to(), refused.missing().orElse(null));
-    return new ReadingView(null, view, reading.completions());
+    return switch (reading.result()) {
+      case Reading.Understood understood ->
+          new ReadingView(view(understood), null, reading.completions());
+      case Reading.Refused refused -> new ReadingView(null, view(refused), reading.completions());
+    };
+  }
+
+  private static UnderstoodView view(Reading.Understood understood) {
+    return new UnderstoodView(
+        Documents.write(understood.journey()), understood.selected(), understood.sentences());
+  }
+
+  private static RefusedView view(Reading.Refused refused) {
+    return new RefusedView(
+        refused.why(), refused.from(), refused.to(), refused.missing().orElse(null));
   }
 }

@@ -195,12 +195,8 @@ final class WalkDriver implements Choices {
   }
 
   private static double share(Step step, int way, int ways) {
-    if (step instanceof Step.SplitTest split) {
-      double total = split.arms().stream().mapToDouble(arm -> arm.percent()).sum();
-      return total > 0 ? split.arms().get(way).percent() / total : 1.0 / ways;
-    }
-    Step.SendEmail email = (Step.SendEmail) step;
-    double total = email.variants().stream().mapToDouble(one -> one.percent()).sum();
-    return total > 0 ? email.variants().get(way).percent() / total : 1.0 / ways;
+    List<Double> percents = step.lots();
+    double total = percents.stream().mapToDouble(Double::doubleValue).sum();
+    return total > 0 ? percents.get(way) / total : 1.0 / ways;
   }
 }

@@ -9,12 +9,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import org.opentrellis.core.journey.Arm;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.FreshIds;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Renaming;
-import org.opentrellis.core.journey.SplitArm;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepEdits;
 import org.opentrellis.core.journey.StepId;
@@ -207,18 +205,27 @@ public final class Arranging {
       return new Arranged.Done(journey, List.of(step));
     }
     return unlessUnanswerable(
-        StepEdits.change(journey, step.id(), old -> swapped(old, at, at + by)), List.of(step));
+        StepEdits.change(journey, step.id(), old -> swapped((Step.Parting) old, at, at + by)),
+        List.of(step));
   }
 
-  private static Step swapped(Step step, int one, int other) {
-    if (step instanceof Step.Branch branch) {
-      List<Arm> arms = new ArrayList<>(branch.arms());
-      Collections.swap(arms, one, other);
-      return new Step.Branch(branch.id(), branch.waitUpTo(), arms, branch.otherwise());
-    }
-    List<SplitArm> arms = new ArrayList<>(((Step.SplitTest) step).arms());
-    Collections.swap(arms, one, other);
-    return new Step.SplitTest(step.id(), arms);
+  private static Step swapped(Step.Parting step, int one, int other) {
+    return switch (step) {
+      case Step.Branch branch ->
+          new Step.Branch(
+              branch.id(),
+              branch.waitUpTo(),
+              swapped(branch.arms(), one, other),
+              branch.otherwise());
+      case Step.SplitTest split ->
+          new Step.SplitTest(split.id(), swapped(split.arms(), one, other));
+    };
+  }
+
+  private static <A> List<A> swapped(List<A> arms, int one, int other) {
+    List<A> changed = new ArrayList<>(arms);
+    Collections.swap(changed, one, other);
+    return changed;
   }
 
   private static Arranged refused(String why) {

@@ -7,9 +7,9 @@ import java.util.stream.Stream;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.Goal;
 import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.Labels;
 import org.opentrellis.core.journey.ListName;
 import org.opentrellis.core.journey.Name;
-import org.opentrellis.core.journey.RecordChange;
 import org.opentrellis.core.journey.Segment;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.TagName;
@@ -37,30 +37,14 @@ final class Marks {
 
   /** The tag or list that a trigger waits for. */
   static Stream<Name> waitedFor(Trigger trigger) {
-    if (trigger instanceof Trigger.GetsTag gets) {
-      return Stream.of(gets.tag());
-    }
-    return trigger instanceof Trigger.JoinsList joins ? Stream.of(joins.list()) : Stream.empty();
+    return Labels.waitedFor(trigger).stream();
   }
 
   /** The tags and lists that a step sets. */
   static Stream<Name> setBy(Step step) {
     return step instanceof Step.Change change
-        ? change.changes().stream().flatMap(Marks::setBy)
+        ? change.changes().stream().flatMap(one -> Labels.setBy(one).stream())
         : Stream.empty();
-  }
-
-  private static Stream<Name> setBy(RecordChange change) {
-    if (change instanceof RecordChange.AddTag add) {
-      return Stream.of(add.tag());
-    }
-    if (change instanceof RecordChange.JoinList join) {
-      return Stream.of(join.list());
-    }
-    if (change instanceof RecordChange.CopyToList copy) {
-      return Stream.of(copy.list());
-    }
-    return change instanceof RecordChange.MoveToList move ? Stream.of(move.list()) : Stream.empty();
   }
 
   /** Every question that a journey asks, besides those of its steps. */
@@ -74,17 +58,7 @@ final class Marks {
 
   /** The tags and lists that a condition asks about. */
   static Stream<Name> in(Condition condition) {
-    return condition.all().flatMap(Marks::ofPlain);
-  }
-
-  private static Stream<Name> ofPlain(Condition condition) {
-    if (condition instanceof Condition.HasTag has) {
-      return Stream.of(has.tag());
-    }
-    if (condition instanceof Condition.HadTag had) {
-      return Stream.of(had.tag());
-    }
-    return condition instanceof Condition.OnList on ? Stream.of(on.list()) : Stream.empty();
+    return condition.all().flatMap(one -> Labels.askedBy(one).stream());
   }
 
   /** Every tag and list that some journey or segment goes by. */

@@ -114,8 +114,8 @@ final class MissingReference implements Check {
     if (found.isEmpty()) {
       return true;
     }
-    if (found.get() instanceof Step.SendEmail email && !email.variants().isEmpty()) {
-      return email.variants().stream()
+    if (!found.get().versions().isEmpty()) {
+      return found.get().versions().stream()
           .anyMatch(v -> hasLink(context.catalogue().message(v.message()), link));
     }
     return hasLink(context.catalogue().message(found.get().message()), link);

@@ -47,12 +47,18 @@ final class OutsideSendWindow implements Check {
   }
 
   private static Optional<TimeOfDay> moment(Step step) {
-    if (!(step instanceof Step.Wait wait)) {
-      return Optional.empty();
-    }
-    return wait.rule() instanceof WaitRule.Until until
-        ? Optional.of(until.moment())
-        : wait.rule() instanceof WaitRule.For waits ? waits.thenUntil() : Optional.empty();
+    return step instanceof Step.Wait wait ? moment(wait.rule()) : Optional.empty();
+  }
+
+  private static Optional<TimeOfDay> moment(WaitRule rule) {
+    return switch (rule) {
+      case WaitRule.Until until -> Optional.of(until.moment());
+      case WaitRule.For waits -> waits.thenUntil();
+      case WaitRule.UntilDate until -> Optional.empty();
+      case WaitRule.UntilDay until -> Optional.empty();
+      case WaitRule.AroundDate around -> Optional.empty();
+      case WaitRule.UntilHappens until -> Optional.empty();
+    };
   }
 
   /** Whether some moment of a week at which the wait may end is outside. */

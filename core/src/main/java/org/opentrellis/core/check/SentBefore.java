@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.opentrellis.core.calendar.Amount;
 import org.opentrellis.core.calendar.TimeOfDay;
+import org.opentrellis.core.journey.Channel;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepId;
@@ -42,7 +43,7 @@ final class SentBefore {
       Map<StepId, Double> more = new HashMap<>(since);
       more.put(send.id(), 0.0);
       List<Double> longer = new ArrayList<>(path);
-      if (send instanceof Step.SendEmail) {
+      if (send.channel() == Channel.EMAIL) {
         longer.add(0.0);
       }
       return new State(more, longer, elapsed);
@@ -82,30 +83,46 @@ final class SentBefore {
     State state = before;
     for (Step step : steps) {
       visitor.at(step, state);
-      if (step instanceof Step.Send send) {
-        state = state.with(send);
-      } else if (step instanceof Step.Wait wait) {
-        state = state.later(hours(wait.rule(), state.elapsed()));
-      } else if (!step.ways().isEmpty()) {
-        Optional<State> out = throughWays(step, state);
-        if (out.isEmpty()) {
-          return out;
-        }
-        state = out.get();
-      } else if (ends(step)) {
-        return Optional.empty();
+      Optional<State> out = through(step, state);
+      if (out.isEmpty()) {
+        return out;
       }
+      state = out.get();
     }
     return Optional.of(state);
   }
 
+  private Optional<State> through(Step step, State state) {
+    return switch (step) {
+      case Step.Send send -> Optional.of(state.with(send));
+      case Step.Wait wait -> Optional.of(state.later(hours(wait.rule(), state.elapsed())));
+      case Step.Branch branch -> throughWays(branch, state);
+      case Step.SplitTest split -> throughWays(split, state);
+      case Step.HandOver over -> over.thenFinish() ? Optional.empty() : Optional.of(state);
+      case Step.Finish finish -> Optional.empty();
+      case Step.Change change -> Optional.of(state);
+      case Step.Include include -> Optional.of(state);
+      case Step.Notify notify -> Optional.of(state);
+    };
+  }
+
   /** Whether nobody goes on behind a step. */
   static boolean ends(Step step) {
-    return step instanceof Step.Finish
-        || step instanceof Step.HandOver over && over.thenFinish()
-        || !step.ways().isEmpty()
-            && step.ways().stream()
-                .allMatch(way -> way.steps().stream().anyMatch(SentBefore::ends));
+    return switch (step) {
+      case Step.Finish finish -> true;
+      case Step.HandOver over -> over.thenFinish();
+      case Step.Branch branch -> allEnd(branch.ways());
+      case Step.SplitTest split -> allEnd(split.ways());
+      case Step.Send send -> false;
+      case Step.Wait wait -> false;
+      case Step.Change change -> false;
+      case Step.Include include -> false;
+      case Step.Notify notify -> false;
+    };
+  }
+
+  private static boolean allEnd(List<Way> ways) {
+    return ways.stream().allMatch(way -> way.steps().stream().anyMatch(SentBefore::ends));
   }
 
   private Optional<State> throughWays(Step step, State before) {
@@ -125,16 +142,15 @@ final class SentBefore {
   }
 
   private static double hours(WaitRule rule, double elapsed) {
-    if (rule instanceof WaitRule.For waits) {
-      return waits.amount().nominalHours() + waits.thenUntil().map(SentBefore::mean).orElse(0.0);
-    }
-    if (rule instanceof WaitRule.Until until) {
-      return mean(until.moment());
-    }
-    if (rule instanceof WaitRule.UntilDay until) {
-      return Math.max(0, until.day() * DAY - elapsed);
-    }
-    return rule instanceof WaitRule.UntilHappens until ? until.atMost().nominalHours() : DAY;
+    return switch (rule) {
+      case WaitRule.For waits ->
+          waits.amount().nominalHours() + waits.thenUntil().map(SentBefore::mean).orElse(0.0);
+      case WaitRule.Until until -> mean(until.moment());
+      case WaitRule.UntilDay until -> Math.max(0, until.day() * DAY - elapsed);
+      case WaitRule.UntilHappens until -> until.atMost().nominalHours();
+      case WaitRule.UntilDate until -> DAY;
+      case WaitRule.AroundDate around -> DAY;
+    };
   }
 
   private static double mean(TimeOfDay moment) {

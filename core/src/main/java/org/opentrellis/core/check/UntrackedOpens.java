@@ -2,6 +2,7 @@ package org.opentrellis.core.check;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.opentrellis.core.journey.Channel;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepEdits;
@@ -13,8 +14,7 @@ final class UntrackedOpens implements Check {
   public List<Finding> look(CheckContext context) {
     List<Finding> findings = new ArrayList<>();
     for (Step.Send send : context.expanded().sends()) {
-      boolean untracked = !(send instanceof Step.SendEmail email) || email.untracked();
-      if (untracked && isAsked(send.id(), context)) {
+      if (!send.tracksOpens() && isAsked(send.id(), context)) {
         findings.add(finding(send, context));
       }
     }
@@ -31,7 +31,7 @@ final class UntrackedOpens implements Check {
   }
 
   private static Finding finding(Step.Send send, CheckContext context) {
-    boolean email = send instanceof Step.SendEmail;
+    boolean email = send.channel() == Channel.EMAIL;
     Finding finding =
         Findings.warning(
             "untracked-opens",

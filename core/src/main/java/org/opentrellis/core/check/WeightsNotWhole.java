@@ -18,22 +18,13 @@ final class WeightsNotWhole implements Check {
         .steps()
         .forEach(
             step -> {
-              List<Double> percents = percents(step);
+              List<Double> percents = step.lots();
               double sum = percents.stream().mapToDouble(Double::doubleValue).sum();
               if (!percents.isEmpty() && Math.abs(sum - 100) > 1e-6) {
                 findings.add(finding(step, sum, context));
               }
             });
     return findings;
-  }
-
-  private static List<Double> percents(Step step) {
-    if (step instanceof Step.SplitTest split) {
-      return split.arms().stream().map(SplitArm::percent).toList();
-    }
-    return step instanceof Step.SendEmail email
-        ? email.variants().stream().map(Variant::percent).toList()
-        : List.of();
   }
 
   private static Finding finding(Step step, double sum, CheckContext context) {

@@ -30,15 +30,26 @@ final class ArrivalDays {
     firstDay = start.toEpochDay();
     days = settings.arrivalDays();
     together =
-        plan instanceof ArrivalPlan.AtOnce once
-            ? OptionalInt.of(once.at().toSecondOfDay())
-            : OptionalInt.empty();
+        switch (plan) {
+          case ArrivalPlan.AtOnce once -> OptionalInt.of(once.at().toSecondOfDay());
+          case ArrivalPlan.Evenly evenly -> OptionalInt.empty();
+          case ArrivalPlan.Daily daily -> OptionalInt.empty();
+          case ArrivalPlan.OnDates dates -> OptionalInt.empty();
+        };
     countUpTo =
-        plan instanceof ArrivalPlan.Daily daily
-            ? counts(daily, start.getDayOfWeek(), days)
-            : new double[0];
+        switch (plan) {
+          case ArrivalPlan.Daily daily -> counts(daily, start.getDayOfWeek(), days);
+          case ArrivalPlan.AtOnce once -> new double[0];
+          case ArrivalPlan.Evenly evenly -> new double[0];
+          case ArrivalPlan.OnDates dates -> new double[0];
+        };
     shareUpTo =
-        plan instanceof ArrivalPlan.OnDates dates ? shares(dates, start, days) : new double[0];
+        switch (plan) {
+          case ArrivalPlan.OnDates dates -> shares(dates, start, days);
+          case ArrivalPlan.AtOnce once -> new double[0];
+          case ArrivalPlan.Evenly evenly -> new double[0];
+          case ArrivalPlan.Daily daily -> new double[0];
+        };
   }
 
   private static double[] counts(ArrivalPlan.Daily daily, DayOfWeek first, int days) {

@@ -7,6 +7,7 @@ import org.opentrellis.core.calendar.YearlyDate;
 import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.Operand;
+import org.opentrellis.core.journey.Purchases;
 import org.opentrellis.core.journey.Trigger;
 import org.opentrellis.core.machine.Person;
 import org.opentrellis.core.machine.World;
@@ -69,14 +70,33 @@ final class Arrivals {
             ? who.key
             : Draws.bits(who.key, Draws.address(Purposes.JOURNEY, door.prefix()));
     int trigger = trigger(key, door);
-    Trigger by = trigger < 0 ? null : door.all().get(trigger);
-    if (by instanceof Trigger.OnDate on) {
-      LocalDate date = on.date();
-      return comesOnce(person, door, trigger, date, local(date, on.at().toSecondOfDay()));
+    if (trigger < 0) {
+      return comesAsUsual(person, key, door, trigger);
     }
-    if (by instanceof Trigger.DateComes date && isKnown(date.field())) {
-      return comesOnDates(person, door, trigger, date);
-    }
+    return switch (door.all().get(trigger)) {
+      case Trigger.OnDate on ->
+          comesOnce(person, door, trigger, on.date(), local(on.date(), on.at().toSecondOfDay()));
+      case Trigger.DateComes date ->
+          isKnown(date.field())
+              ? comesOnDates(person, door, trigger, date)
+              : comesAsUsual(person, key, door, trigger);
+      case Trigger.JoinsList joins -> comesAsUsual(person, key, door, trigger);
+      case Trigger.GetsTag gets -> comesAsUsual(person, key, door, trigger);
+      case Trigger.SubmitsForm submits -> comesAsUsual(person, key, door, trigger);
+      case Trigger.EntersSegment enters -> comesAsUsual(person, key, door, trigger);
+      case Trigger.OpensMessage opens -> comesAsUsual(person, key, door, trigger);
+      case Trigger.ClicksMessage clicks -> comesAsUsual(person, key, door, trigger);
+      case Trigger.LeavesCart leaves -> comesAsUsual(person, key, door, trigger);
+      case Trigger.Buys buys -> comesAsUsual(person, key, door, trigger);
+      case Trigger.EventArrives arrives -> comesAsUsual(person, key, door, trigger);
+      case Trigger.HandedOver over -> comesAsUsual(person, key, door, trigger);
+      case Trigger.PutIn in -> comesAsUsual(person, key, door, trigger);
+    };
+  }
+
+  /** Comes when the cohort says, and again as often as the group does. */
+  private long comesAsUsual(Person person, long key, Door door, int trigger) {
+    Traits who = Traits.of(person);
     long at = usual(key, who);
     comes(person, key, door, trigger, at);
     double mean = who.group.comesAgainMeanSeconds;
@@ -173,22 +193,48 @@ final class Arrivals {
 
   /** What brings the person in happens, and so they come. */
   private void comes(Person person, long key, Door door, int trigger, long at) {
-    Trigger by = trigger < 0 ? null : door.all().get(trigger);
-    if (by instanceof Trigger.LeavesCart cart) {
-      background.leavesCart(person, key, at, (long) cart.minutes() * MINUTE);
+    boolean byItself = trigger >= 0 && happens(person, key, door.all().get(trigger), at);
+    if (!byItself) {
+      person.comes(door.program(), trigger, at);
     }
-    if (by instanceof Trigger.Buys buys) {
-      int offer = shop.fitting(buys.what(), world, key, Draws.address(Purposes.OFFER, "comes"));
-      if (offer >= -1) {
-        long least = buys.what().atLeast().map(money -> money.cents()).orElse(0L);
-        person.buys(at, offer, Math.max(least, shop.cents(key, Purposes.ORDER_VALUE)));
-        return;
+  }
+
+  /**
+   * What brings the person in happens.
+   *
+   * @return whether that alone makes them come
+   */
+  private boolean happens(Person person, long key, Trigger by, long at) {
+    return switch (by) {
+      case Trigger.LeavesCart cart -> {
+        background.leavesCart(person, key, at, (long) cart.minutes() * MINUTE);
+        yield false;
       }
+      case Trigger.Buys buys -> buys(person, key, buys.what(), at);
+      case Trigger.EventArrives arrives -> {
+        person.experiences(at, world.event(arrives.event()).orElseThrow());
+        yield true;
+      }
+      case Trigger.JoinsList joins -> false;
+      case Trigger.GetsTag gets -> false;
+      case Trigger.SubmitsForm submits -> false;
+      case Trigger.EntersSegment enters -> false;
+      case Trigger.OpensMessage opens -> false;
+      case Trigger.ClicksMessage clicks -> false;
+      case Trigger.DateComes date -> false;
+      case Trigger.OnDate on -> false;
+      case Trigger.HandedOver over -> false;
+      case Trigger.PutIn in -> false;
+    };
+  }
+
+  private boolean buys(Person person, long key, Purchases what, long at) {
+    int offer = shop.fitting(what, world, key, Draws.address(Purposes.OFFER, "comes"));
+    if (offer < -1) {
+      return false;
     }
-    if (by instanceof Trigger.EventArrives arrives) {
-      person.experiences(at, world.event(arrives.event()).orElseThrow());
-      return;
-    }
-    person.comes(door.program(), trigger, at);
+    long least = what.atLeast().map(money -> money.cents()).orElse(0L);
+    person.buys(at, offer, Math.max(least, shop.cents(key, Purposes.ORDER_VALUE)));
+    return true;
   }
 }

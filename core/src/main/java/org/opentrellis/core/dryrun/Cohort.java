@@ -4,6 +4,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.Reaction;
+import org.opentrellis.core.journey.Channel;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepId;
@@ -68,7 +69,7 @@ final class Cohort implements Outside {
     SendDraws[] all = new SendDraws[program.versions()];
     for (int send = 0; send < program.sends().size(); send++) {
       Step.Send step = program.sends().get(send);
-      boolean text = step instanceof Step.SendText;
+      boolean text = step.channel() == Channel.TEXT;
       List<Message> versions = program.messages(send);
       for (int version = 0; version < versions.size(); version++) {
         all[program.firstVersion(send) + version] =
@@ -88,8 +89,8 @@ final class Cohort implements Outside {
 
   /** What is assumed of a variant, else of its step, else of any email. */
   private static Reaction reaction(Step.Send step, int version, Behaviour behaviour) {
-    if (step instanceof Step.SendEmail email && !email.variants().isEmpty()) {
-      StepId variant = email.variants().get(version).id();
+    if (!step.versions().isEmpty()) {
+      StepId variant = step.versions().get(version).id();
       Reaction own = behaviour.emails().get(variant);
       if (own != null) {
         return own;

@@ -106,24 +106,28 @@ final class GroupDraws {
   }
 
   private @Nullable Operand value(FieldGuess guess, double u) {
-    if (guess instanceof FieldGuess.OneOf some) {
-      double upTo = 0;
-      for (FieldGuess.Choice choice : some.choices()) {
-        upTo += choice.share();
-        if (u < upTo) {
-          return choice.value() instanceof Operand.Today today
-              ? new Operand.Date(startDate.plusDays(today.plusDays()))
-              : choice.value();
-        }
+    return switch (guess) {
+      case FieldGuess.OneOf some -> choice(some, u);
+      case FieldGuess.NumberBetween numbers ->
+          new Operand.Number(numbers.from() + u * (numbers.to() - numbers.from()));
+      case FieldGuess.DateBetween dates ->
+          new Operand.Date(
+              startDate.plusDays(
+                  dates.fromDays() + (long) (u * (dates.toDays() - dates.fromDays() + 1))));
+    };
+  }
+
+  private @Nullable Operand choice(FieldGuess.OneOf some, double u) {
+    double upTo = 0;
+    for (FieldGuess.Choice choice : some.choices()) {
+      upTo += choice.share();
+      if (u < upTo) {
+        return choice.value() instanceof Operand.Today today
+            ? new Operand.Date(startDate.plusDays(today.plusDays()))
+            : choice.value();
       }
-      return null;
     }
-    if (guess instanceof FieldGuess.NumberBetween numbers) {
-      return new Operand.Number(numbers.from() + u * (numbers.to() - numbers.from()));
-    }
-    FieldGuess.DateBetween dates = (FieldGuess.DateBetween) guess;
-    long days = dates.fromDays() + (long) (u * (dates.toDays() - dates.fromDays() + 1));
-    return new Operand.Date(startDate.plusDays(days));
+    return null;
   }
 
   /** The named events that happen to a person in the background. */

@@ -8,6 +8,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.problem.Problems;
 import tools.jackson.databind.JsonNode;
@@ -24,30 +25,22 @@ final class DocumentReader {
   /** The value, or empty if something in it was refused. */
   Optional<Object> read(JsonNode given, Type type, String place) {
     Shape shape = Shape.of(type);
-    if (shape instanceof Shape.Maybe maybe) {
-      return given.isNull()
-          ? Optional.of(Optional.empty())
-          : read(given, maybe.value(), place).map(Optional::of);
-    }
-    if (given.isNull()) {
+    if (given.isNull() && !(shape instanceof Shape.Maybe)) {
       missing(place);
       return Optional.empty();
     }
-    if (shape instanceof Shape.Single single) {
-      return single(given, single.leaf(), place);
-    }
-    if (shape instanceof Shape.Choice choice) {
-      return choice(given, choice, place);
-    }
-    if (shape instanceof Shape.ListOf list) {
-      return list(given, list, place);
-    }
-    if (shape instanceof Shape.MapOf map) {
-      return map(given, map, place);
-    }
-    return shape instanceof Shape.OneOf one
-        ? oneOf(given, one, place)
-        : fields(given, ((Shape.Fields) shape).type(), place, false);
+    return switch (shape) {
+      case Shape.Maybe maybe ->
+          given.isNull()
+              ? Optional.of(Optional.empty())
+              : read(given, maybe.value(), place).map(Optional::of);
+      case Shape.Single single -> single(given, single.leaf(), place);
+      case Shape.Choice choice -> choice(given, choice, place);
+      case Shape.ListOf list -> list(given, list, place);
+      case Shape.MapOf map -> map(given, map, place);
+      case Shape.OneOf one -> oneOf(given, one, place);
+      case Shape.Fields fields -> fields(given, fields.type(), place, false);
+    };
   }
 
   private Optional<Object> single(JsonNode given, Leaf leaf, String place) {
@@ -166,21 +159,24 @@ final class DocumentReader {
     if (given != null && !(given.isNull() && Shape.mayBeLeftOut(type))) {
       return read(given, type, place);
     }
-    Shape shape = Shape.of(type);
-    if (shape instanceof Shape.Maybe) {
-      return Optional.of(Optional.empty());
+    Optional<Object> leftOut = leftOut(type);
+    if (leftOut.isEmpty()) {
+      missing(place);
     }
-    if (shape instanceof Shape.ListOf list) {
-      return Optional.of(list.asSet() ? java.util.Set.of() : List.of());
-    }
-    if (shape instanceof Shape.MapOf) {
-      return Optional.of(Map.of());
-    }
-    if (type == boolean.class) {
-      return Optional.of(false);
-    }
-    missing(place);
-    return Optional.empty();
+    return leftOut;
+  }
+
+  /** What a field stands for that is not there; empty if it must be. */
+  private static Optional<Object> leftOut(Type type) {
+    return switch (Shape.of(type)) {
+      case Shape.Maybe maybe -> Optional.of(Optional.empty());
+      case Shape.ListOf list -> Optional.of(list.asSet() ? Set.of() : List.of());
+      case Shape.MapOf map -> Optional.of(Map.of());
+      case Shape.Single single -> type == boolean.class ? Optional.of(false) : Optional.empty();
+      case Shape.Choice choice -> Optional.empty();
+      case Shape.OneOf one -> Optional.empty();
+      case Shape.Fields fields -> Optional.empty();
+    };
   }
 
   private Optional<Object> made(Class<?> type, List<Object> values, String place) {

@@ -27,34 +27,34 @@ final class DocumentWriter {
 
   JsonNode write(Object value, Type type) {
     Shape shape = Shape.of(type);
-    if (shape instanceof Shape.Maybe maybe) {
-      Optional<?> given = (Optional<?>) value;
-      return given.isPresent() ? write(given.get(), maybe.value()) : NODES.nullNode();
-    }
-    if (shape instanceof Shape.Single single) {
-      return single.leaf().write().apply(value);
-    }
-    if (shape instanceof Shape.Choice) {
-      return NODES.stringNode(((Enum<?>) value).name());
-    }
-    if (shape instanceof Shape.ListOf list) {
-      ArrayNode items = NODES.arrayNode();
-      Collection<?> all = (Collection<?>) value;
-      (list.asSet() ? inOrder(all) : all).forEach(item -> items.add(write(item, list.item())));
-      return items;
-    }
-    if (shape instanceof Shape.MapOf map) {
-      Map<String, JsonNode> sorted = new TreeMap<>();
-      ((Map<?, ?>) value)
-          .forEach((k, v) -> sorted.put(write(k, map.key()).asString(), write(v, map.value())));
-      ObjectNode entries = NODES.objectNode();
-      sorted.forEach(entries::set);
-      return entries;
-    }
-    ObjectNode fields = NODES.objectNode();
-    if (shape instanceof Shape.OneOf) {
-      fields.put("kind", Shape.kindOf(value.getClass()));
-    }
+    return switch (shape) {
+      case Shape.Maybe maybe -> {
+        Optional<?> given = (Optional<?>) value;
+        yield given.isPresent() ? write(given.get(), maybe.value()) : NODES.nullNode();
+      }
+      case Shape.Single single -> single.leaf().write().apply(value);
+      case Shape.Choice choice -> NODES.stringNode(((Enum<?>) value).name());
+      case Shape.ListOf list -> {
+        ArrayNode items = NODES.arrayNode();
+        Collection<?> all = (Collection<?>) value;
+        (list.asSet() ? inOrder(all) : all).forEach(item -> items.add(write(item, list.item())));
+        yield items;
+      }
+      case Shape.MapOf map -> {
+        Map<String, JsonNode> sorted = new TreeMap<>();
+        ((Map<?, ?>) value)
+            .forEach((k, v) -> sorted.put(write(k, map.key()).asString(), write(v, map.value())));
+        ObjectNode entries = NODES.objectNode();
+        sorted.forEach(entries::set);
+        yield entries;
+      }
+      case Shape.OneOf one ->
+          fields(value, NODES.objectNode().put("kind", Shape.kindOf(value.getClass())));
+      case Shape.Fields fields -> fields(value, NODES.objectNode());
+    };
+  }
+
+  private ObjectNode fields(Object value, ObjectNode fields) {
     for (RecordComponent component : Shape.components(value.getClass())) {
       JsonNode written = write(Shape.component(component, value), component.getGenericType());
       boolean whole = complete || TypicalValues.FILLED_IN.contains(value.getClass());

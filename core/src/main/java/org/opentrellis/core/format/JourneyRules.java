@@ -80,17 +80,8 @@ final class JourneyRules {
 
   private void step(Step step, String place, int depth) {
     steps++;
-    if (step instanceof Step.SendEmail send) {
-      if (send.variants().isEmpty()) {
-        message(send.message(), Channel.EMAIL, place + "/message");
-      }
-      for (int i = 0; i < send.variants().size(); i++) {
-        Variant variant = send.variants().get(i);
-        message(variant.message(), Channel.EMAIL, place + "/variants/" + i + "/message");
-      }
-      atMost(send.variants().size(), MOST_PARTS, "variants", place + "/variants");
-    } else if (step instanceof Step.SendText send) {
-      message(send.message(), Channel.TEXT, place + "/message");
+    if (step instanceof Step.Send send) {
+      messages(send, place);
     }
     for (Condition condition : step.conditions()) {
       condition(condition, place);
@@ -102,6 +93,17 @@ final class JourneyRules {
       String way = last ? "/otherwise" : "/arms/" + i;
       sequence(ways.get(i).steps(), place + way + "/steps", depth + 1);
     }
+  }
+
+  private void messages(Step.Send send, String place) {
+    List<Variant> versions = send.versions();
+    if (versions.isEmpty()) {
+      message(send.message(), send.channel(), place + "/message");
+    }
+    for (int i = 0; i < versions.size(); i++) {
+      message(versions.get(i).message(), send.channel(), place + "/variants/" + i + "/message");
+    }
+    atMost(versions.size(), MOST_PARTS, "variants", place + "/variants");
   }
 
   private void message(MessageId id, Channel channel, String place) {
@@ -134,11 +136,7 @@ final class JourneyRules {
   }
 
   private static boolean isEmpty(Condition condition) {
-    boolean combines =
-        condition instanceof Condition.All
-            || condition instanceof Condition.Any
-            || condition instanceof Condition.None;
-    return combines && condition.parts().isEmpty();
+    return condition instanceof Condition.Combining combining && combining.parts().isEmpty();
   }
 
   private static int depth(Condition condition) {

@@ -55,25 +55,23 @@ public final class SchemaWriter {
     if (type instanceof Class<?> named && Name.class.isAssignableFrom(named)) {
       return reference(named);
     }
-    if (shape instanceof Shape.Single single) {
-      return single.leaf().schema();
+    return switch (shape) {
+      case Shape.Single single -> single.leaf().schema();
+      case Shape.Maybe maybe -> orNull(of(maybe.value()));
+      case Shape.ListOf list -> list(list);
+      case Shape.MapOf map -> ordered("type", "object", "additionalProperties", of(map.value()));
+      case Shape.Choice choice -> reference(choice.type());
+      case Shape.OneOf one -> reference(one.type());
+      case Shape.Fields fields -> reference(fields.type());
+    };
+  }
+
+  private Map<String, Object> list(Shape.ListOf list) {
+    Map<String, Object> schema = ordered("type", "array", "items", of(list.item()));
+    if (list.asSet()) {
+      schema.put("uniqueItems", true);
     }
-    if (shape instanceof Shape.Maybe maybe) {
-      return orNull(of(maybe.value()));
-    }
-    if (shape instanceof Shape.ListOf list) {
-      Map<String, Object> schema = new LinkedHashMap<>();
-      schema.put("type", "array");
-      schema.put("items", of(list.item()));
-      if (list.asSet()) {
-        schema.put("uniqueItems", true);
-      }
-      return schema;
-    }
-    if (shape instanceof Shape.MapOf map) {
-      return ordered("type", "object", "additionalProperties", of(map.value()));
-    }
-    return reference((Class<?>) type);
+    return schema;
   }
 
   /** Fields in the order given, so that the printed schema is always the same. */
@@ -107,23 +105,26 @@ public final class SchemaWriter {
 
   private Map<String, Object> definition(Class<?> type) {
     Shape shape = Shape.of(type);
-    if (shape instanceof Shape.Single single) {
-      return single.leaf().schema();
-    }
-    if (shape instanceof Shape.Choice choice) {
-      return ordered("type", "string", "enum", choice.constants());
-    }
-    if (shape instanceof Shape.OneOf one) {
-      List<Object> kinds = new ArrayList<>();
-      one.kinds()
-          .forEach(
-              (kind, record) -> {
-                defined.put(nameOf(record), fields(record, kind));
-                kinds.add(ordered("$ref", definitions + nameOf(record)));
-              });
-      return ordered("oneOf", kinds);
-    }
-    return fields(type, null);
+    return switch (shape) {
+      case Shape.Single single -> single.leaf().schema();
+      case Shape.Choice choice -> ordered("type", "string", "enum", choice.constants());
+      case Shape.OneOf one -> oneOf(one);
+      case Shape.Fields fields -> fields(type, null);
+      case Shape.Maybe maybe -> of(type);
+      case Shape.ListOf list -> of(type);
+      case Shape.MapOf map -> of(type);
+    };
+  }
+
+  private Map<String, Object> oneOf(Shape.OneOf one) {
+    List<Object> kinds = new ArrayList<>();
+    one.kinds()
+        .forEach(
+            (kind, record) -> {
+              defined.put(nameOf(record), fields(record, kind));
+              kinds.add(ordered("$ref", definitions + nameOf(record)));
+            });
+    return ordered("oneOf", kinds);
   }
 
   private Map<String, Object> fields(

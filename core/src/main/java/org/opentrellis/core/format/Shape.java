@@ -99,11 +99,15 @@ sealed interface Shape {
 
   /** Whether a field of this type may be left out. */
   static boolean mayBeLeftOut(Type type) {
-    Shape shape = of(type);
-    return shape instanceof Maybe
-        || shape instanceof ListOf
-        || shape instanceof MapOf
-        || type == boolean.class;
+    return switch (of(type)) {
+      case Maybe maybe -> true;
+      case ListOf list -> true;
+      case MapOf map -> true;
+      case Single single -> type == boolean.class;
+      case Choice choice -> false;
+      case OneOf one -> false;
+      case Fields fields -> false;
+    };
   }
 
   /**

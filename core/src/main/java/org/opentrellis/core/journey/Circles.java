@@ -86,28 +86,25 @@ public final class Circles {
 
   /** Whether a step brings people into a journey. */
   public static boolean leads(Step step, Journey to) {
-    if (step instanceof Step.HandOver over) {
-      return over.journey().equals(to.journeyName());
-    }
-    return step instanceof Step.Change change
-        && change.changes().stream()
-            .flatMap(one -> started(one).stream())
-            .anyMatch(to.triggers()::contains);
+    return switch (step) {
+      case Step.HandOver over -> over.journey().equals(to.journeyName());
+      case Step.Change change ->
+          change.changes().stream()
+              .flatMap(one -> Labels.setBy(one).stream())
+              .anyMatch(set -> isWaitedFor(set, to));
+      case Step.Send send -> false;
+      case Step.Wait wait -> false;
+      case Step.Branch branch -> false;
+      case Step.SplitTest split -> false;
+      case Step.Include include -> false;
+      case Step.Notify notify -> false;
+      case Step.Finish finish -> false;
+    };
   }
 
-  /** The trigger that a change of a record sets off. */
-  private static Optional<Trigger> started(RecordChange change) {
-    if (change instanceof RecordChange.AddTag add) {
-      return Optional.of(new Trigger.GetsTag(add.tag()));
-    }
-    if (change instanceof RecordChange.JoinList join) {
-      return Optional.of(new Trigger.JoinsList(join.list()));
-    }
-    if (change instanceof RecordChange.CopyToList copy) {
-      return Optional.of(new Trigger.JoinsList(copy.list()));
-    }
-    return change instanceof RecordChange.MoveToList move
-        ? Optional.of(new Trigger.JoinsList(move.list()))
-        : Optional.empty();
+  private static boolean isWaitedFor(Name label, Journey by) {
+    return by.triggers().stream()
+        .flatMap(trigger -> Labels.waitedFor(trigger).stream())
+        .anyMatch(label::equals);
   }
 }

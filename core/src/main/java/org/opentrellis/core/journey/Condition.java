@@ -18,9 +18,7 @@ public sealed interface Condition
         Condition.CameByForm,
         Condition.CameByJourney,
         Condition.CameByList,
-        Condition.All,
-        Condition.Any,
-        Condition.None {
+        Condition.Combining {
 
   /** The conditions right inside this one; none for a plain question. */
   default List<Condition> parts() {
@@ -114,24 +112,48 @@ public sealed interface Condition
   /** Entered by joining a list. */
   record CameByList(ListName list) implements Condition {}
 
+  /** Combines others, and asks nothing itself. */
+  sealed interface Combining extends Condition permits All, Any, None {
+    @Override
+    List<Condition> parts();
+
+    /** The same of other parts. */
+    Combining with(List<Condition> others);
+  }
+
   /** Every part holds; true without parts. */
-  record All(List<Condition> parts) implements Condition {
+  record All(List<Condition> parts) implements Combining {
     public All {
       parts = List.copyOf(parts);
+    }
+
+    @Override
+    public All with(List<Condition> others) {
+      return new All(others);
     }
   }
 
   /** At least one part holds; false without parts. */
-  record Any(List<Condition> parts) implements Condition {
+  record Any(List<Condition> parts) implements Combining {
     public Any {
       parts = List.copyOf(parts);
+    }
+
+    @Override
+    public Any with(List<Condition> others) {
+      return new Any(others);
     }
   }
 
   /** No part holds; true without parts. */
-  record None(List<Condition> parts) implements Condition {
+  record None(List<Condition> parts) implements Combining {
     public None {
       parts = List.copyOf(parts);
+    }
+
+    @Override
+    public None with(List<Condition> others) {
+      return new None(others);
     }
   }
 }

@@ -18,48 +18,37 @@ public final class Renaming {
 
   public Step step(Step step) {
     StepId id = rename.apply(step.id());
-    if (step instanceof Step.SendEmail send) {
-      return new Step.SendEmail(
-          id,
-          send.message(),
-          send.subject(),
-          send.preview(),
-          send.sender(),
-          send.variants().stream().map(this::variant).toList(),
-          send.onlyIf().map(this::condition),
-          send.oncePerPerson(),
-          send.untracked(),
-          send.linkParameters());
-    }
-    if (step instanceof Step.SendText text) {
-      return new Step.SendText(
-          id, text.message(), text.onlyIf().map(this::condition), text.oncePerPerson());
-    }
-    if (step instanceof Step.Wait wait) {
-      return new Step.Wait(id, rule(wait.rule()));
-    }
-    if (step instanceof Step.Branch branch) {
-      return branch(branch, id);
-    }
-    if (step instanceof Step.SplitTest split) {
-      List<SplitArm> arms = new ArrayList<>();
-      for (SplitArm arm : split.arms()) {
-        arms.add(new SplitArm(rename.apply(arm.id()), arm.percent(), steps(arm.steps())));
+    return switch (step) {
+      case Step.SendEmail send ->
+          new Step.SendEmail(
+              id,
+              send.message(),
+              send.subject(),
+              send.preview(),
+              send.sender(),
+              send.variants().stream().map(this::variant).toList(),
+              send.onlyIf().map(this::condition),
+              send.oncePerPerson(),
+              send.untracked(),
+              send.linkParameters());
+      case Step.SendText text ->
+          new Step.SendText(
+              id, text.message(), text.onlyIf().map(this::condition), text.oncePerPerson());
+      case Step.Wait wait -> new Step.Wait(id, rule(wait.rule()));
+      case Step.Branch branch -> branch(branch, id);
+      case Step.SplitTest split -> {
+        List<SplitArm> arms = new ArrayList<>();
+        for (SplitArm arm : split.arms()) {
+          arms.add(new SplitArm(rename.apply(arm.id()), arm.percent(), steps(arm.steps())));
+        }
+        yield new Step.SplitTest(id, arms);
       }
-      return new Step.SplitTest(id, arms);
-    }
-    if (step instanceof Step.Change change) {
-      return new Step.Change(id, change.changes());
-    }
-    if (step instanceof Step.Include include) {
-      return new Step.Include(id, include.strand());
-    }
-    if (step instanceof Step.HandOver over) {
-      return new Step.HandOver(id, over.journey(), over.thenFinish());
-    }
-    return step instanceof Step.Notify notify
-        ? new Step.Notify(id, notify.notice())
-        : new Step.Finish(id);
+      case Step.Change change -> new Step.Change(id, change.changes());
+      case Step.Include include -> new Step.Include(id, include.strand());
+      case Step.HandOver over -> new Step.HandOver(id, over.journey(), over.thenFinish());
+      case Step.Notify notify -> new Step.Notify(id, notify.notice());
+      case Step.Finish finish -> new Step.Finish(id);
+    };
   }
 
   private Step branch(Step.Branch branch, StepId id) {
@@ -81,29 +70,32 @@ public final class Renaming {
   }
 
   private WaitRule rule(WaitRule rule) {
-    if (rule instanceof WaitRule.UntilHappens until) {
-      return new WaitRule.UntilHappens(condition(until.condition()), until.atMost());
-    }
-    if (rule instanceof WaitRule.UntilDate until) {
-      return new WaitRule.UntilDate(until.date(), until.at(), ifPast(until.ifPast()));
-    }
-    if (rule instanceof WaitRule.UntilDay until) {
-      return new WaitRule.UntilDay(until.day(), until.at(), ifPast(until.ifPast()));
-    }
-    if (rule instanceof WaitRule.AroundDate around) {
-      return new WaitRule.AroundDate(
-          around.field(),
-          around.days(),
-          around.at(),
-          around.everyYear(),
-          around.onFirstOfMarch(),
-          ifPast(around.ifPast()));
-    }
-    return rule;
+    return switch (rule) {
+      case WaitRule.UntilHappens until ->
+          new WaitRule.UntilHappens(condition(until.condition()), until.atMost());
+      case WaitRule.UntilDate until ->
+          new WaitRule.UntilDate(until.date(), until.at(), ifPast(until.ifPast()));
+      case WaitRule.UntilDay until ->
+          new WaitRule.UntilDay(until.day(), until.at(), ifPast(until.ifPast()));
+      case WaitRule.AroundDate around ->
+          new WaitRule.AroundDate(
+              around.field(),
+              around.days(),
+              around.at(),
+              around.everyYear(),
+              around.onFirstOfMarch(),
+              ifPast(around.ifPast()));
+      case WaitRule.For waits -> waits;
+      case WaitRule.Until until -> until;
+    };
   }
 
   private IfPast ifPast(IfPast past) {
-    return past instanceof IfPast.SkipTo skip ? new IfPast.SkipTo(rename.apply(skip.step())) : past;
+    return switch (past) {
+      case IfPast.SkipTo skip -> new IfPast.SkipTo(rename.apply(skip.step()));
+      case IfPast.GoOn on -> on;
+      case IfPast.End end -> end;
+    };
   }
 
   public Condition condition(Condition condition) {
@@ -113,36 +105,31 @@ public final class Renaming {
   /** A condition with its plain questions exchanged. */
   public static Condition leaves(Condition condition, UnaryOperator<Condition> change) {
     List<Condition> parts = condition.parts().stream().map(part -> leaves(part, change)).toList();
-    if (condition instanceof Condition.All) {
-      return new Condition.All(parts);
-    }
-    if (condition instanceof Condition.Any) {
-      return new Condition.Any(parts);
-    }
-    return condition instanceof Condition.None
-        ? new Condition.None(parts)
+    return condition instanceof Condition.Combining combining
+        ? combining.with(parts)
         : change.apply(condition);
   }
 
   private Condition leaf(Condition condition) {
-    if (condition instanceof Condition.Delivered asked) {
-      return new Condition.Delivered(email(asked.email()));
-    }
-    if (condition instanceof Condition.Bounced asked) {
-      return new Condition.Bounced(email(asked.email()));
-    }
-    if (condition instanceof Condition.Opened asked) {
-      return new Condition.Opened(email(asked.email()), asked.peopleOnly(), asked.within());
-    }
-    if (condition instanceof Condition.Clicked asked) {
-      return new Condition.Clicked(email(asked.email()), asked.link(), asked.within());
-    }
-    return condition;
+    return condition instanceof Condition.AboutEmail asked ? aboutEmail(asked) : condition;
+  }
+
+  private Condition aboutEmail(Condition.AboutEmail condition) {
+    return switch (condition) {
+      case Condition.Delivered asked -> new Condition.Delivered(email(asked.email()));
+      case Condition.Bounced asked -> new Condition.Bounced(email(asked.email()));
+      case Condition.Opened asked ->
+          new Condition.Opened(email(asked.email()), asked.peopleOnly(), asked.within());
+      case Condition.Clicked asked ->
+          new Condition.Clicked(email(asked.email()), asked.link(), asked.within());
+    };
   }
 
   private EmailRef email(EmailRef email) {
-    return email instanceof EmailRef.OfStep one
-        ? new EmailRef.OfStep(rename.apply(one.step()))
-        : email;
+    return switch (email) {
+      case EmailRef.OfStep one -> new EmailRef.OfStep(rename.apply(one.step()));
+      case EmailRef.OfLast few -> few;
+      case EmailRef.AnyOfJourney any -> any;
+    };
   }
 }

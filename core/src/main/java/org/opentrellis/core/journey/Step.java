@@ -10,8 +10,7 @@ import org.opentrellis.core.calendar.Amount;
 public sealed interface Step
     permits Step.Send,
         Step.Wait,
-        Step.Branch,
-        Step.SplitTest,
+        Step.Parting,
         Step.Change,
         Step.Include,
         Step.HandOver,
@@ -19,6 +18,21 @@ public sealed interface Step
         Step.Finish {
 
   StepId id();
+
+  /** The shares, in percent, by which lots decide here; none where they do not. */
+  default List<Double> lots() {
+    return switch (this) {
+      case SplitTest split -> split.arms().stream().map(SplitArm::percent).toList();
+      case Send send -> send.versions().stream().map(Variant::percent).toList();
+      case Branch branch -> List.of();
+      case Wait wait -> List.of();
+      case Change change -> List.of();
+      case Include include -> List.of();
+      case HandOver over -> List.of();
+      case Notify notify -> List.of();
+      case Finish finish -> List.of();
+    };
+  }
 
   /** The ways through this step, in order; none unless it parts the people. */
   default List<Way> ways() {
@@ -55,6 +69,30 @@ public sealed interface Step
 
     /** Whether nobody gets the same message twice, in any journey. */
     boolean oncePerPerson();
+
+    /** How it reaches people. */
+    default Channel channel() {
+      return switch (this) {
+        case SendEmail email -> Channel.EMAIL;
+        case SendText text -> Channel.TEXT;
+      };
+    }
+
+    /** Whether opens of it are recorded; nobody can know of those of a text. */
+    default boolean tracksOpens() {
+      return switch (this) {
+        case SendEmail email -> !email.untracked();
+        case SendText text -> false;
+      };
+    }
+
+    /** The versions that are sent by lot; none if there is but one. */
+    default List<Variant> versions() {
+      return switch (this) {
+        case SendEmail email -> email.variants();
+        case SendText text -> List.of();
+      };
+    }
 
     @Override
     default List<Condition> conditions() {
@@ -125,8 +163,14 @@ public sealed interface Step
   record Wait(StepId id, WaitRule rule) implements Step {
     @Override
     public List<Condition> conditions() {
-      return rule instanceof WaitRule.UntilHappens until ? List.of(until.condition()) : List.of();
+      return rule.conditions();
     }
+  }
+
+  /** Parts the people. */
+  sealed interface Parting extends Step permits Branch, SplitTest {
+    @Override
+    List<Way> ways();
   }
 
   /**
@@ -138,7 +182,7 @@ public sealed interface Step
    * @param otherwise everyone else
    */
   record Branch(StepId id, Optional<Amount> waitUpTo, List<Arm> arms, Otherwise otherwise)
-      implements Step {
+      implements Parting {
     public Branch {
       arms = List.copyOf(arms);
       if (arms.isEmpty()) {
@@ -176,7 +220,7 @@ public sealed interface Step
    *
    * @param arms at least two; their shares make 100%
    */
-  record SplitTest(StepId id, List<SplitArm> arms) implements Step {
+  record SplitTest(StepId id, List<SplitArm> arms) implements Parting {
     public SplitTest {
       arms = List.copyOf(arms);
       if (arms.size() < 2) {

@@ -51,26 +51,44 @@ public final class Tries {
   private void look(List<Step> steps, Set<StepId> unopened) {
     Set<StepId> here = unopened;
     for (Step step : steps) {
-      if (step instanceof Step.SendEmail email) {
-        Set<StepId> before = new TreeSet<>(this::inOrder);
-        before.addAll(here);
-        email.onlyIf().ifPresent(only -> before.addAll(deniedBy(only)));
-        note(before, email.id());
-        here = Set.of();
-      } else if (step instanceof Step.Branch branch) {
-        Set<StepId> denied = new TreeSet<>(this::inOrder);
-        denied.addAll(here);
-        for (Arm arm : branch.arms()) {
-          look(arm.steps(), deniedBy(arm.condition()));
-          denied.addAll(opensAskedBy(arm.condition()));
-        }
-        look(branch.otherwise().steps(), denied);
-      } else {
-        for (Way way : step.ways()) {
-          look(way.steps(), here);
-        }
-      }
+      here =
+          switch (step) {
+            case Step.SendEmail email -> afterEmail(email, here);
+            case Step.Branch branch -> throughArms(branch, here);
+            case Step.SplitTest split -> throughLots(split, here);
+            case Step.SendText text -> here;
+            case Step.Wait wait -> here;
+            case Step.Change change -> here;
+            case Step.Include include -> here;
+            case Step.HandOver over -> here;
+            case Step.Notify notify -> here;
+            case Step.Finish finish -> here;
+          };
     }
+  }
+
+  private Set<StepId> afterEmail(Step.SendEmail email, Set<StepId> unopened) {
+    Set<StepId> before = new TreeSet<>(this::inOrder);
+    before.addAll(unopened);
+    email.onlyIf().ifPresent(only -> before.addAll(deniedBy(only)));
+    note(before, email.id());
+    return Set.of();
+  }
+
+  private Set<StepId> throughArms(Step.Branch branch, Set<StepId> unopened) {
+    Set<StepId> denied = new TreeSet<>(this::inOrder);
+    denied.addAll(unopened);
+    for (Arm arm : branch.arms()) {
+      look(arm.steps(), deniedBy(arm.condition()));
+      denied.addAll(opensAskedBy(arm.condition()));
+    }
+    look(branch.otherwise().steps(), denied);
+    return unopened;
+  }
+
+  private Set<StepId> throughLots(Step.SplitTest split, Set<StepId> unopened) {
+    split.ways().forEach(way -> look(way.steps(), unopened));
+    return unopened;
   }
 
   private int inOrder(StepId one, StepId two) {

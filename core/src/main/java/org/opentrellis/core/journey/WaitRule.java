@@ -2,6 +2,7 @@ package org.opentrellis.core.journey;
 
 import java.time.LocalDate;
 import java.time.LocalTime;
+import java.util.List;
 import java.util.Optional;
 import org.opentrellis.core.calendar.Amount;
 import org.opentrellis.core.calendar.TimeOfDay;
@@ -70,6 +71,18 @@ public sealed interface WaitRule
 
   /** Waits until a condition holds, at most so long; goes on in either case. */
   record UntilHappens(Condition condition, Amount atMost) implements WaitRule {}
+
+  /** The questions that it asks. */
+  default List<Condition> conditions() {
+    return switch (this) {
+      case UntilHappens until -> List.of(until.condition());
+      case For waits -> List.of();
+      case Until until -> List.of();
+      case UntilDate until -> List.of();
+      case UntilDay until -> List.of();
+      case AroundDate around -> List.of();
+    };
+  }
 
   static WaitRule of(double count, TimeUnit unit) {
     return new For(Amount.of(count, unit), Optional.empty());

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.journey.Channel;
 import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.IfPast;
 import org.opentrellis.core.journey.Journey;
@@ -91,10 +92,10 @@ final class Compiler {
 
   private Node send(Step.Send send, int next) {
     double[] variants =
-        send instanceof Step.SendEmail email && !email.variants().isEmpty()
-            ? shares(email.variants().stream().map(Variant::percent).toList())
-            : new double[0];
-    boolean text = send instanceof Step.SendText;
+        send.versions().isEmpty()
+            ? new double[0]
+            : shares(send.versions().stream().map(Variant::percent).toList());
+    boolean text = send.channel() == Channel.TEXT;
     boolean plain =
         !text
             && send.onlyIf().isEmpty()

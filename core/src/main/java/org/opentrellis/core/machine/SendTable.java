@@ -3,6 +3,7 @@ package org.opentrellis.core.machine;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.opentrellis.core.journey.Channel;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.MessageId;
@@ -42,15 +43,15 @@ final class SendTable {
     tracked = new boolean[sends.size()];
     text = new boolean[sends.size()];
     for (int i = 0; i < tracked.length; i++) {
-      text[i] = sends.get(i) instanceof Step.SendText;
-      tracked[i] = sends.get(i) instanceof Step.SendEmail email && !email.untracked();
+      text[i] = sends.get(i).channel() == Channel.TEXT;
+      tracked[i] = sends.get(i).tracksOpens();
     }
   }
 
   private static List<MessageId> messageIds(Step.Send send) {
-    return send instanceof Step.SendEmail email && !email.variants().isEmpty()
-        ? email.variants().stream().map(Variant::message).toList()
-        : List.of(send.message());
+    return send.versions().isEmpty()
+        ? List.of(send.message())
+        : send.versions().stream().map(Variant::message).toList();
   }
 
   int size() {

@@ -64,9 +64,9 @@ final class VisitStanding {
     boolean clicked = sent.clickAt() != Person.NEVER && sent.clickedLink() >= 0;
     return new VisitState.Message(
         step.id(),
-        variants(step).isEmpty()
+        step.versions().isEmpty()
             ? Optional.empty()
-            : Optional.of(variants(step).get(sent.variant()).id()),
+            : Optional.of(step.versions().get(sent.variant()).id()),
         sent.at(),
         sent.deliveredAt(),
         sent.bouncedAt(),
@@ -77,10 +77,6 @@ final class VisitStanding {
         clicks,
         sent.orderAt(),
         sent.orderAt() == Person.NEVER ? 0 : sent.orderCents());
-  }
-
-  private static List<Variant> variants(Step.Send step) {
-    return step instanceof Step.SendEmail email ? email.variants() : List.of();
   }
 
   /** Adds the visit to a person, if its journey is in their world. */
@@ -142,7 +138,7 @@ final class VisitStanding {
   }
 
   private static int variant(VisitState.Message state, Program program, int send) {
-    List<StepId> ids = variants(program.sends().get(send)).stream().map(Variant::id).toList();
+    List<StepId> ids = program.sends().get(send).versions().stream().map(Variant::id).toList();
     return Math.max(0, state.variant().map(ids::indexOf).orElse(0));
   }
 

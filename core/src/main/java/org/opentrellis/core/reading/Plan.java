@@ -97,15 +97,17 @@ public record Plan(
     private void sentence(String said, int indent, int number) {
       String at = below.getOrDefault(indent, "journey");
       Reading.Result result = reader().add(at, said, said.length()).result();
-      if (result instanceof Reading.Refused refused && refused.missing().isPresent()) {
-        write(refused.missing().get());
+      if (result instanceof Reading.Refused unknown && unknown.missing().isPresent()) {
+        write(unknown.missing().get());
         result = reader().add(at, said, said.length()).result();
       }
-      if (!(result instanceof Reading.Understood understood)) {
-        String why = ((Reading.Refused) result).why();
-        throw new IllegalArgumentException(
-            "line %d, \u201c%s\u201d: %s".formatted(number, said, why));
-      }
+      Reading.Understood understood =
+          switch (result) {
+            case Reading.Understood one -> one;
+            case Reading.Refused refused ->
+                throw new IllegalArgumentException(
+                    "line %d, \u201c%s\u201d: %s".formatted(number, said, refused.why()));
+          };
       journey = understood.journey();
       row = understood.selected();
       if (step(row).isPresent()) {

@@ -130,7 +130,7 @@ public final class Reader {
     }
     Optional<Step> around = journey.steps().filter(one -> hasArm(one, row)).findFirst();
     if (around.isPresent()) {
-      return arm(cursor, scope, around.get(), row);
+      return arm(cursor, scope, (Step.Parting) around.get(), row);
     }
     RuleReader.Line line = new RuleReader(cursor, scope, journey, leaveRule(row)).read();
     if (line == null) {
@@ -153,39 +153,40 @@ public final class Reader {
     }
   }
 
-  private Reading.Understood arm(Cursor cursor, Scope scope, Step around, String row) {
+  private Reading.Understood arm(Cursor cursor, Scope scope, Step.Parting around, String row) {
     StepReader reader = new StepReader(cursor, scope, new FreshIds(journey), around);
-    Step changed;
-    if (around instanceof Step.Branch branch) {
-      if (branch.otherwise().id().value().equals(row)) {
-        throw new NotUnderstood("Everybody else takes this arm; there is nothing to choose.", 0, 0);
-      }
-      Condition condition = reader.question();
-      List<Arm> arms = new ArrayList<>();
-      branch
-          .arms()
-          .forEach(
-              arm ->
-                  arms.add(
-                      arm.id().value().equals(row)
-                          ? new Arm(arm.id(), condition, arm.steps())
-                          : arm));
-      changed = new Step.Branch(branch.id(), branch.waitUpTo(), arms, branch.otherwise());
-    } else {
-      double share = reader.share();
-      List<SplitArm> arms = new ArrayList<>();
-      ((Step.SplitTest) around)
-          .arms()
-          .forEach(
-              arm ->
-                  arms.add(
-                      arm.id().value().equals(row)
-                          ? new SplitArm(arm.id(), share, arm.steps())
-                          : arm));
-      changed = new Step.SplitTest(around.id(), arms);
-    }
+    Step changed =
+        switch (around) {
+          case Step.Branch branch -> withArm(branch, row, reader);
+          case Step.SplitTest split -> withArm(split, row, reader);
+        };
     cursor.requireEnd();
     return understood(StepEdits.change(journey, around.id(), old -> changed), row);
+  }
+
+  private static Step withArm(Step.Branch branch, String row, StepReader reader) {
+    if (branch.otherwise().id().value().equals(row)) {
+      throw new NotUnderstood("Everybody else takes this arm; there is nothing to choose.", 0, 0);
+    }
+    Condition condition = reader.question();
+    List<Arm> arms =
+        branch.arms().stream()
+            .map(
+                arm ->
+                    arm.id().value().equals(row) ? new Arm(arm.id(), condition, arm.steps()) : arm)
+            .toList();
+    return new Step.Branch(branch.id(), branch.waitUpTo(), arms, branch.otherwise());
+  }
+
+  private static Step withArm(Step.SplitTest split, String row, StepReader reader) {
+    double share = reader.share();
+    List<SplitArm> arms =
+        split.arms().stream()
+            .map(
+                arm ->
+                    arm.id().value().equals(row) ? new SplitArm(arm.id(), share, arm.steps()) : arm)
+            .toList();
+    return new Step.SplitTest(split.id(), arms);
   }
 
   private static @Nullable Integer leaveRule(String row) {
@@ -217,7 +218,7 @@ public final class Reader {
   }
 
   private static Phrase armOf(Sentences sentences, Step step, String arm) {
-    return sentences.asked(step, new StepId(arm)).orElse(Phrase.NOTHING);
+    return sentences.asked((Step.Parting) step, new StepId(arm)).orElse(Phrase.NOTHING);
   }
 
   private static boolean is(Step step, String row) {

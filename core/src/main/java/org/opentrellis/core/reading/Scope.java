@@ -10,6 +10,7 @@ import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepId;
+import org.opentrellis.core.journey.Variant;
 import org.opentrellis.core.sentence.Library;
 
 /**
@@ -41,9 +42,9 @@ record Scope(
   }
 
   private static List<MessageId> messagesOf(Step.Send send) {
-    return send instanceof Step.SendEmail email && !email.variants().isEmpty()
-        ? email.variants().stream().map(variant -> variant.message()).toList()
-        : List.of(send.message());
+    return send.versions().isEmpty()
+        ? List.of(send.message())
+        : send.versions().stream().map(Variant::message).toList();
   }
 
   /** The links in what is sent above. */

@@ -39,17 +39,17 @@ public final class CohortWords {
 
   /** When they come. */
   public static String arrivals(ArrivalPlan plan) {
-    if (plan instanceof ArrivalPlan.AtOnce once) {
-      return "all at once at " + once.at();
-    }
-    if (plan instanceof ArrivalPlan.Evenly evenly) {
-      return evenly.days() == 1 ? "over one day" : "evenly over %d days".formatted(evenly.days());
-    }
-    if (plan instanceof ArrivalPlan.Daily daily) {
-      return daily(daily);
-    }
-    List<LocalDate> dates =
-        ((ArrivalPlan.OnDates) plan).dates().stream().map(ArrivalPlan.DatedShare::date).toList();
+    return switch (plan) {
+      case ArrivalPlan.AtOnce once -> "all at once at " + once.at();
+      case ArrivalPlan.Evenly evenly ->
+          evenly.days() == 1 ? "over one day" : "evenly over %d days".formatted(evenly.days());
+      case ArrivalPlan.Daily daily -> daily(daily);
+      case ArrivalPlan.OnDates on ->
+          onDates(on.dates().stream().map(ArrivalPlan.DatedShare::date).toList());
+    };
+  }
+
+  private static String onDates(List<LocalDate> dates) {
     return dates.size() == 1
         ? "on " + dates.get(0)
         : "on %d dates from %s to %s"

@@ -102,7 +102,7 @@ public record PathReport(int distinct, long others, List<PathLine> paths, int re
       switch (turn.kind()) {
         case GOT_TO -> steps.add(step(turn).id().value());
         case TOOK -> {
-          words.add(took(step(turn), turn.detail()));
+          words.add(took((Step.Parting) step(turn), turn.detail()));
           steps.add(step(turn).ways().get(turn.detail()).id().value());
         }
         case SKIPPED -> words.add("not sent \u201c%s\u201d".formatted(sentences.brief(step(turn))));
@@ -121,16 +121,20 @@ public record PathReport(int distinct, long others, List<PathLine> paths, int re
       return program.steps().get(turn.step());
     }
 
-    private String took(Step step, int way) {
-      if (step instanceof Step.Branch branch) {
-        if (way < branch.arms().size()) {
-          return sentences.condition(branch.arms().get(way).condition()).text();
-        }
-        return branch.arms().size() == 1
-            ? "not " + sentences.condition(branch.arms().get(0).condition()).text()
-            : "none of %s".formatted(sentences.brief(step));
+    private String took(Step.Parting step, int way) {
+      return switch (step) {
+        case Step.Branch branch -> took(branch, way);
+        case Step.SplitTest split -> "arm " + (char) ('A' + way) + " of the split test";
+      };
+    }
+
+    private String took(Step.Branch branch, int way) {
+      if (way < branch.arms().size()) {
+        return sentences.condition(branch.arms().get(way).condition()).text();
       }
-      return "arm " + (char) ('A' + way) + " of the split test";
+      return branch.arms().size() == 1
+          ? "not " + sentences.condition(branch.arms().get(0).condition()).text()
+          : "none of %s".formatted(sentences.brief(branch));
     }
 
     private static String left(LeaveReason reason) {

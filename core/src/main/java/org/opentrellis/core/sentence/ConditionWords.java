@@ -20,55 +20,44 @@ final class ConditionWords {
   }
 
   Phrase say(Condition condition) {
-    if (condition instanceof Condition.AboutEmail asked) {
-      return aboutEmail(asked);
-    }
-    if (condition instanceof Condition.HasTag has) {
-      return Phrase.plain("have tag ").and(style.name(has.tag().value()));
-    }
-    if (condition instanceof Condition.HadTag had) {
-      return Phrase.plain("have ever had tag ").and(style.name(had.tag().value()));
-    }
-    if (condition instanceof Condition.OnList on) {
-      return Phrase.plain("are on list ").and(style.name(on.list().value()));
-    }
-    if (condition instanceof Condition.InSegment in) {
-      return Phrase.plain("are in segment ").and(style.name(in.segment().value()));
-    }
-    if (condition instanceof Condition.Field field) {
-      return field(field);
-    }
-    if (condition instanceof Condition.Bought bought) {
-      return Phrase.plain("bought ").and(words(bought.what(), style)).and(lately(bought.within()));
-    }
-    if (condition instanceof Condition.Happened happened) {
-      String times = happened.atLeast() == 1 ? "" : " at least " + happened.atLeast() + " times";
-      return Phrase.plain("had event ")
-          .and(style.name(happened.event().value()))
-          .and(times + lately(happened.within()));
-    }
-    if (condition instanceof Condition.CameByForm by) {
-      return Phrase.plain("came by form ").and(style.name(by.form().value()));
-    }
-    if (condition instanceof Condition.CameByJourney by) {
-      return Phrase.plain("came from journey ").and(style.name(by.journey().value()));
-    }
-    if (condition instanceof Condition.CameByList by) {
-      return Phrase.plain("came by list ").and(style.name(by.list().value()));
-    }
-    return combined(condition);
+    return switch (condition) {
+      case Condition.AboutEmail asked -> aboutEmail(asked);
+      case Condition.HasTag has -> Phrase.plain("have tag ").and(style.name(has.tag().value()));
+      case Condition.HadTag had ->
+          Phrase.plain("have ever had tag ").and(style.name(had.tag().value()));
+      case Condition.OnList on -> Phrase.plain("are on list ").and(style.name(on.list().value()));
+      case Condition.InSegment in ->
+          Phrase.plain("are in segment ").and(style.name(in.segment().value()));
+      case Condition.Field field -> field(field);
+      case Condition.Bought bought ->
+          Phrase.plain("bought ").and(words(bought.what(), style)).and(lately(bought.within()));
+      case Condition.Happened happened -> {
+        String times = happened.atLeast() == 1 ? "" : " at least " + happened.atLeast() + " times";
+        yield Phrase.plain("had event ")
+            .and(style.name(happened.event().value()))
+            .and(times + lately(happened.within()));
+      }
+      case Condition.CameByForm by ->
+          Phrase.plain("came by form ").and(style.name(by.form().value()));
+      case Condition.CameByJourney by ->
+          Phrase.plain("came from journey ").and(style.name(by.journey().value()));
+      case Condition.CameByList by ->
+          Phrase.plain("came by list ").and(style.name(by.list().value()));
+      case Condition.All all -> parts(all, " and ", "everyone");
+      case Condition.Any any -> parts(any, " or ", "nobody");
+      case Condition.None none -> none(none);
+    };
   }
 
-  private Phrase combined(Condition condition) {
+  private Phrase parts(Condition condition, String between, String ifNone) {
+    List<Phrase> parts = condition.parts().stream().map(this::nested).toList();
+    return parts.isEmpty() ? Phrase.plain(ifNone) : Phrase.join(parts, between);
+  }
+
+  private Phrase none(Condition.None condition) {
     List<Phrase> parts = condition.parts().stream().map(this::nested).toList();
     if (parts.isEmpty()) {
-      return Phrase.plain(condition instanceof Condition.Any ? "nobody" : "everyone");
-    }
-    if (condition instanceof Condition.All) {
-      return Phrase.join(parts, " and ");
-    }
-    if (condition instanceof Condition.Any) {
-      return Phrase.join(parts, " or ");
+      return Phrase.plain("everyone");
     }
     return parts.size() == 1
         ? negated(condition.parts().get(0))
@@ -77,34 +66,34 @@ final class ConditionWords {
 
   private Phrase aboutEmail(Condition.AboutEmail asked) {
     Phrase which = which(asked.email());
-    if (asked instanceof Condition.Delivered) {
-      return Phrase.plain("got ").and(which);
-    }
-    if (asked instanceof Condition.Bounced) {
-      return Phrase.plain("bounced ").and(which);
-    }
-    if (asked instanceof Condition.Opened opened) {
-      Phrase phrase = Phrase.plain("opened ").and(which);
-      phrase = opened.peopleOnly() ? phrase.and(" themselves") : phrase;
-      return phrase.and(soon(opened.within()));
-    }
-    Condition.Clicked clicked = (Condition.Clicked) asked;
-    Phrase phrase = Phrase.plain("clicked ");
-    if (clicked.link().isPresent()) {
-      phrase = phrase.andStrong(Style.quoted(clicked.link().get().value())).and(" in ");
-    }
-    return phrase.and(which).and(soon(clicked.within()));
+    return switch (asked) {
+      case Condition.Delivered delivered -> Phrase.plain("got ").and(which);
+      case Condition.Bounced bounced -> Phrase.plain("bounced ").and(which);
+      case Condition.Opened opened ->
+          Phrase.plain("opened ")
+              .and(which)
+              .and(opened.peopleOnly() ? " themselves" : "")
+              .and(soon(opened.within()));
+      case Condition.Clicked clicked ->
+          clicked
+              .link()
+              .map(
+                  link ->
+                      Phrase.plain("clicked ").andStrong(Style.quoted(link.value())).and(" in "))
+              .orElse(Phrase.plain("clicked "))
+              .and(which)
+              .and(soon(clicked.within()));
+    };
   }
 
   private Phrase which(EmailRef email) {
-    if (email instanceof EmailRef.OfStep one) {
-      return Phrase.strong(library.email(one.step()));
-    }
-    if (email instanceof EmailRef.OfLast few) {
-      return Phrase.strong(
-          few.count() == 1 ? "the last email" : "any of the last " + few.count() + " emails");
-    }
-    return Phrase.strong("any email of this journey");
+    return Phrase.strong(
+        switch (email) {
+          case EmailRef.OfStep one -> library.email(one.step());
+          case EmailRef.OfLast few ->
+              few.count() == 1 ? "the last email" : "any of the last " + few.count() + " emails";
+          case EmailRef.AnyOfJourney any -> "any email of this journey";
+        });
   }
 
   private Phrase field(Condition.Field field) {
@@ -120,16 +109,15 @@ final class ConditionWords {
 
   /** A value in words. */
   static String words(Operand value) {
-    if (value instanceof Operand.Words words) {
-      return Style.quoted(words.text());
-    }
-    if (value instanceof Operand.Number number) {
-      return number(number.number());
-    }
-    if (value instanceof Operand.Date date) {
-      return date.date().toString();
-    }
-    int days = ((Operand.Today) value).plusDays();
+    return switch (value) {
+      case Operand.Words words -> Style.quoted(words.text());
+      case Operand.Number number -> number(number.number());
+      case Operand.Date date -> date.date().toString();
+      case Operand.Today today -> fromToday(today.plusDays());
+    };
+  }
+
+  private static String fromToday(int days) {
     if (days == 0) {
       return "today";
     }
@@ -168,7 +156,7 @@ final class ConditionWords {
   }
 
   private Phrase negated(Condition part) {
-    if (!part.parts().isEmpty() || part instanceof Condition.All || part instanceof Condition.Any) {
+    if (part instanceof Condition.Combining) {
       return Phrase.plain("not (").and(say(part)).and(")");
     }
     Phrase said = say(part);
@@ -194,44 +182,31 @@ final class ConditionWords {
 
   /** A condition in a word or two. */
   static String briefly(Condition condition) {
-    if (condition instanceof Condition.AboutEmail asked) {
-      String what = condition.getClass().getSimpleName().toLowerCase(java.util.Locale.ROOT);
-      Optional<String> link =
-          asked instanceof Condition.Clicked clicked
-              ? clicked.link().map(name -> " " + Style.quoted(name.value()))
-              : Optional.empty();
-      return what + link.orElse("");
-    }
-    if (condition instanceof Condition.HasTag has) {
-      return "tag " + has.tag();
-    }
-    if (condition instanceof Condition.HadTag had) {
-      return "had tag " + had.tag();
-    }
-    if (condition instanceof Condition.OnList on) {
-      return "on list " + on.list();
-    }
-    if (condition instanceof Condition.InSegment in) {
-      return "in " + in.segment();
-    }
-    if (condition instanceof Condition.Field field) {
-      return field.field().value();
-    }
-    if (condition instanceof Condition.Bought) {
-      return "bought";
-    }
-    if (condition instanceof Condition.Happened happened) {
-      return happened.event().value();
-    }
-    return condition.parts().isEmpty() ? "came by" : combinedBriefly(condition);
+    return switch (condition) {
+      case Condition.Delivered asked -> "delivered";
+      case Condition.Bounced asked -> "bounced";
+      case Condition.Opened asked -> "opened";
+      case Condition.Clicked asked ->
+          "clicked" + asked.link().map(name -> " " + Style.quoted(name.value())).orElse("");
+      case Condition.HasTag has -> "tag " + has.tag();
+      case Condition.HadTag had -> "had tag " + had.tag();
+      case Condition.OnList on -> "on list " + on.list();
+      case Condition.InSegment in -> "in " + in.segment();
+      case Condition.Field field -> field.field().value();
+      case Condition.Bought bought -> "bought";
+      case Condition.Happened happened -> happened.event().value();
+      case Condition.CameByForm by -> "came by";
+      case Condition.CameByJourney by -> "came by";
+      case Condition.CameByList by -> "came by";
+      case Condition.All all -> partsBriefly(all, "");
+      case Condition.Any any -> partsBriefly(any, "");
+      case Condition.None none -> partsBriefly(none, "not ");
+    };
   }
 
-  private static String combinedBriefly(Condition condition) {
+  private static String partsBriefly(Condition condition, String before) {
     List<String> parts =
         condition.parts().stream().map(ConditionWords::briefly).distinct().toList();
-    if (parts.size() == 1) {
-      return (condition instanceof Condition.None ? "not " : "") + parts.get(0);
-    }
-    return condition.parts().size() + " questions";
+    return parts.size() == 1 ? before + parts.get(0) : condition.parts().size() + " questions";
   }
 }

@@ -134,17 +134,23 @@ public record RunSheet(Line opening, List<Line> rules, List<Row> rows, Line goal
                 spoken.brief(step),
                 label,
                 ofStrand));
-        char letter = depth == 0 ? 'A' : 'a';
-        for (Way way : step.ways()) {
-          String inside = label == null ? "" + letter : label + "." + letter;
-          rows.add(arm(step, way, in + 1, inside));
-          add(way.steps(), depth + 2, inside);
-          letter++;
+        if (step instanceof Step.Parting parting) {
+          addArms(parting, in, depth, label);
         }
       }
     }
 
-    private Row arm(Step step, Way way, int depth, String label) {
+    private void addArms(Step.Parting step, int in, int depth, @Nullable String label) {
+      char letter = depth == 0 ? 'A' : 'a';
+      for (Way way : step.ways()) {
+        String inside = label == null ? "" + letter : label + "." + letter;
+        rows.add(arm(step, way, in + 1, inside));
+        add(way.steps(), depth + 2, inside);
+        letter++;
+      }
+    }
+
+    private Row arm(Step.Parting step, Way way, int depth, String label) {
       boolean ofStrand = ofStrand(way.id());
       Phrase asTyped =
           ofStrand ? Phrase.NOTHING : typed.asked(step, way.id()).orElse(Phrase.NOTHING);
@@ -158,27 +164,17 @@ public record RunSheet(Line opening, List<Line> rules, List<Row> rows, Line goal
   }
 
   private static Kind kind(Step step) {
-    if (step instanceof Step.Send) {
-      return step instanceof Step.SendText ? Kind.TEXT : Kind.SEND;
-    }
-    if (step instanceof Step.Wait) {
-      return Kind.WAIT;
-    }
-    if (step instanceof Step.Branch) {
-      return Kind.BRANCH;
-    }
-    if (step instanceof Step.SplitTest) {
-      return Kind.SPLIT;
-    }
-    if (step instanceof Step.Change) {
-      return Kind.CHANGE;
-    }
-    if (step instanceof Step.Include) {
-      return Kind.INCLUDE;
-    }
-    if (step instanceof Step.HandOver) {
-      return Kind.HAND_OVER;
-    }
-    return step instanceof Step.Notify ? Kind.NOTIFY : Kind.FINISH;
+    return switch (step) {
+      case Step.SendEmail send -> Kind.SEND;
+      case Step.SendText send -> Kind.TEXT;
+      case Step.Wait wait -> Kind.WAIT;
+      case Step.Branch branch -> Kind.BRANCH;
+      case Step.SplitTest split -> Kind.SPLIT;
+      case Step.Change change -> Kind.CHANGE;
+      case Step.Include include -> Kind.INCLUDE;
+      case Step.HandOver over -> Kind.HAND_OVER;
+      case Step.Notify notify -> Kind.NOTIFY;
+      case Step.Finish finish -> Kind.FINISH;
+    };
   }
 }

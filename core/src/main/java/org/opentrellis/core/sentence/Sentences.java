@@ -117,42 +117,31 @@ public final class Sentences {
 
   /** What a step does. */
   public Phrase step(Step step) {
-    if (step instanceof Step.SendEmail send) {
-      return email(send);
-    }
-    if (step instanceof Step.SendText send) {
-      return options(Phrase.plain("Text ").and(message(send)), send);
-    }
-    if (step instanceof Step.Wait wait) {
-      return new TimeWords(conditions, style).say(wait.rule());
-    }
-    if (step instanceof Step.Branch branch) {
-      return branch(branch);
-    }
-    if (step instanceof Step.SplitTest split) {
-      List<String> shares = split.arms().stream().map(arm -> percent(arm.percent())).toList();
-      return Phrase.plain("Split by lot ").andStrong(String.join(" / ", shares));
-    }
-    if (step instanceof Step.Change change) {
-      return Phrase.join(change.changes().stream().map(new ChangeWords(style)::say).toList(), ", ")
-          .capitalised();
-    }
-    if (step instanceof Step.Include include) {
-      return Phrase.plain("Go through strand ")
-          .andStrong(
-              style == Style.TYPED
-                  ? library.strand(include.strand())
-                  : library.nameOf(include.strand()));
-    }
-    if (step instanceof Step.HandOver over) {
-      return Phrase.plain("Hand over to journey ")
-          .and(style.name(over.journey().value()))
-          .and(over.thenFinish() ? ", and finish here" : ", and go on here");
-    }
-    if (step instanceof Step.Notify notify) {
-      return notice(notify.notice());
-    }
-    return Phrase.plain("Finish the journey");
+    return switch (step) {
+      case Step.SendEmail send -> email(send);
+      case Step.SendText send -> options(Phrase.plain("Text ").and(message(send)), send);
+      case Step.Wait wait -> new TimeWords(conditions, style).say(wait.rule());
+      case Step.Branch branch -> branch(branch);
+      case Step.SplitTest split -> {
+        List<String> shares = split.arms().stream().map(arm -> percent(arm.percent())).toList();
+        yield Phrase.plain("Split by lot ").andStrong(String.join(" / ", shares));
+      }
+      case Step.Change change ->
+          Phrase.join(change.changes().stream().map(new ChangeWords(style)::say).toList(), ", ")
+              .capitalised();
+      case Step.Include include ->
+          Phrase.plain("Go through strand ")
+              .andStrong(
+                  style == Style.TYPED
+                      ? library.strand(include.strand())
+                      : library.nameOf(include.strand()));
+      case Step.HandOver over ->
+          Phrase.plain("Hand over to journey ")
+              .and(style.name(over.journey().value()))
+              .and(over.thenFinish() ? ", and finish here" : ", and go on here");
+      case Step.Notify notify -> notice(notify.notice());
+      case Step.Finish finish -> Phrase.plain("Finish the journey");
+    };
   }
 
   private Phrase message(Step.Send send) {
@@ -202,13 +191,14 @@ public final class Sentences {
   }
 
   private Phrase notice(Notice notice) {
-    if (notice instanceof Notice.Teammate mate) {
-      return Phrase.plain("Tell ")
-          .and(style.name(mate.to()))
-          .and(": ")
-          .andStrong(Style.quoted(mate.text()));
-    }
-    return Phrase.plain("Tell ").and(style.name(((Notice.WebAddress) notice).url()));
+    return switch (notice) {
+      case Notice.Teammate mate ->
+          Phrase.plain("Tell ")
+              .and(style.name(mate.to()))
+              .and(": ")
+              .andStrong(Style.quoted(mate.text()));
+      case Notice.WebAddress web -> Phrase.plain("Tell ").and(style.name(web.url()));
+    };
   }
 
   private Phrase branch(Step.Branch branch) {
@@ -227,7 +217,7 @@ public final class Sentences {
   }
 
   /** Who takes a way through a step. */
-  public Phrase way(Step step, StepId way) {
+  public Phrase way(Step.Parting step, StepId way) {
     Phrase who = who(step, way);
     boolean empty =
         step.ways().stream().anyMatch(one -> one.id().equals(way) && one.steps().isEmpty());
@@ -235,61 +225,56 @@ public final class Sentences {
   }
 
   /** The question or the share that a way can be given by; empty for otherwise. */
-  public Optional<Phrase> asked(Step step, StepId way) {
-    if (step instanceof Step.Branch branch) {
-      return branch.arms().stream()
-          .filter(arm -> arm.id().equals(way))
-          .findFirst()
-          .map(arm -> condition(arm.condition()));
-    }
-    return ((Step.SplitTest) step)
-        .arms().stream()
-            .filter(arm -> arm.id().equals(way))
-            .findFirst()
-            .map(arm -> Phrase.strong(percent(arm.percent())));
+  public Optional<Phrase> asked(Step.Parting step, StepId way) {
+    return switch (step) {
+      case Step.Branch branch -> arm(branch, way).map(arm -> condition(arm.condition()));
+      case Step.SplitTest split ->
+          arm(split, way).map(arm -> Phrase.strong(percent(arm.percent())));
+    };
   }
 
-  private Phrase who(Step step, StepId way) {
-    if (step instanceof Step.SplitTest split) {
-      for (SplitArm arm : split.arms()) {
-        if (arm.id().equals(way)) {
-          return Phrase.strong(percent(arm.percent())).and(" of them");
-        }
-      }
-    }
-    if (step instanceof Step.Branch branch) {
-      for (Arm arm : branch.arms()) {
-        if (arm.id().equals(way)) {
-          return branch.arms().size() == 1 ? Phrase.plain("if so") : condition(arm.condition());
-        }
-      }
-    }
-    return Phrase.plain("otherwise");
+  private Phrase who(Step.Parting step, StepId way) {
+    return switch (step) {
+      case Step.SplitTest split ->
+          arm(split, way)
+              .map(arm -> Phrase.strong(percent(arm.percent())).and(" of them"))
+              .orElseThrow();
+      case Step.Branch branch ->
+          arm(branch, way)
+              .map(
+                  arm ->
+                      branch.arms().size() == 1
+                          ? Phrase.plain("if so")
+                          : condition(arm.condition()))
+              .orElse(Phrase.plain("otherwise"));
+    };
+  }
+
+  private static Optional<Arm> arm(Step.Branch branch, StepId id) {
+    return branch.arms().stream().filter(arm -> arm.id().equals(id)).findFirst();
+  }
+
+  private static Optional<SplitArm> arm(Step.SplitTest split, StepId id) {
+    return split.arms().stream().filter(arm -> arm.id().equals(id)).findFirst();
   }
 
   /** A step in a word or two, for where there is no room for its sentence. */
   public String brief(Step step) {
-    if (step instanceof Step.Send send) {
-      return library.nameOf(send);
-    }
-    if (step instanceof Step.Branch branch) {
-      return branch.arms().size() == 1
-          ? ConditionWords.briefly(branch.arms().get(0).condition()) + "?"
-          : branch.ways().size() + " arms";
-    }
-    if (step instanceof Step.SplitTest) {
-      return "split test";
-    }
-    if (step instanceof Step.Include include) {
-      return library.nameOf(include.strand());
-    }
-    if (step instanceof Step.HandOver over) {
-      return "to " + over.journey();
-    }
-    if (step instanceof Step.Notify notify) {
-      return notify.notice() instanceof Notice.Teammate mate ? "tell " + mate.to() : "tell";
-    }
-    return step instanceof Step.Finish ? "finish" : step(step).text();
+    return switch (step) {
+      case Step.Send send -> library.nameOf(send);
+      case Step.Branch branch ->
+          branch.arms().size() == 1
+              ? ConditionWords.briefly(branch.arms().get(0).condition()) + "?"
+              : branch.ways().size() + " arms";
+      case Step.SplitTest splitTest -> "split test";
+      case Step.Include include -> library.nameOf(include.strand());
+      case Step.HandOver over -> "to " + over.journey();
+      case Step.Notify notify ->
+          notify.notice() instanceof Notice.Teammate mate ? "tell " + mate.to() : "tell";
+      case Step.Wait wait -> step(wait).text();
+      case Step.Change change -> step(change).text();
+      case Step.Finish finish -> "finish";
+    };
   }
 
   /** A condition, as it follows "who" or "branch on". */

@@ -16,41 +16,40 @@ final class TimeWords {
   }
 
   Phrase say(WaitRule rule) {
-    if (rule instanceof WaitRule.For waits) {
-      Phrase phrase = Phrase.plain("Wait ").andStrong(waits.amount().inWords());
-      Optional<TimeOfDay> then = waits.thenUntil();
-      return then.isEmpty()
-          ? phrase
-          : phrase.and(", then until ").andStrong(then.get().inWords()).and(" their time");
-    }
-    if (rule instanceof WaitRule.Until until) {
-      return Phrase.plain("Wait until ").andStrong(until.moment().inWords()).and(" their time");
-    }
-    if (rule instanceof WaitRule.UntilDate until) {
-      return Phrase.plain("Wait until ")
-          .andStrong(until.date() + " " + until.at())
-          .and(past(until.ifPast()));
-    }
-    if (rule instanceof WaitRule.UntilDay until) {
-      String at = until.at().map(time -> ", " + time).orElse("");
-      return Phrase.plain("Wait until ")
-          .andStrong("day " + until.day() + at)
-          .and(" of the journey")
-          .and(past(until.ifPast()));
-    }
-    if (rule instanceof WaitRule.AroundDate around) {
-      return Phrase.plain("Wait until ")
-          .andStrong(around(around.days()) + " ")
-          .and(style.name(around.field().value()))
-          .andStrong(", " + around.at())
-          .and(yearly(around.everyYear(), around.onFirstOfMarch()))
-          .and(past(around.ifPast()));
-    }
-    WaitRule.UntilHappens until = (WaitRule.UntilHappens) rule;
-    return Phrase.plain("Wait until they ")
-        .and(conditions.say(until.condition()))
-        .and(", at most ")
-        .andStrong(until.atMost().inWords());
+    return switch (rule) {
+      case WaitRule.For waits -> {
+        Phrase phrase = Phrase.plain("Wait ").andStrong(waits.amount().inWords());
+        Optional<TimeOfDay> then = waits.thenUntil();
+        yield then.isEmpty()
+            ? phrase
+            : phrase.and(", then until ").andStrong(then.get().inWords()).and(" their time");
+      }
+      case WaitRule.Until until ->
+          Phrase.plain("Wait until ").andStrong(until.moment().inWords()).and(" their time");
+      case WaitRule.UntilDate until ->
+          Phrase.plain("Wait until ")
+              .andStrong(until.date() + " " + until.at())
+              .and(past(until.ifPast()));
+      case WaitRule.UntilDay until -> {
+        String at = until.at().map(time -> ", " + time).orElse("");
+        yield Phrase.plain("Wait until ")
+            .andStrong("day " + until.day() + at)
+            .and(" of the journey")
+            .and(past(until.ifPast()));
+      }
+      case WaitRule.AroundDate around ->
+          Phrase.plain("Wait until ")
+              .andStrong(around(around.days()) + " ")
+              .and(style.name(around.field().value()))
+              .andStrong(", " + around.at())
+              .and(yearly(around.everyYear(), around.onFirstOfMarch()))
+              .and(past(around.ifPast()));
+      case WaitRule.UntilHappens until ->
+          Phrase.plain("Wait until they ")
+              .and(conditions.say(until.condition()))
+              .and(", at most ")
+              .andStrong(until.atMost().inWords());
+    };
   }
 
   /** "3 days before", "on", "1 day after". */
@@ -73,9 +72,11 @@ final class TimeWords {
   }
 
   private static String past(IfPast past) {
-    if (past instanceof IfPast.SkipTo skip) {
-      return ", or skip to " + Style.quoted(skip.step().value()) + " if that is past";
-    }
-    return past instanceof IfPast.End ? ", or finish if that is past" : "";
+    return switch (past) {
+      case IfPast.SkipTo skip ->
+          ", or skip to " + Style.quoted(skip.step().value()) + " if that is past";
+      case IfPast.GoOn on -> "";
+      case IfPast.End end -> ", or finish if that is past";
+    };
   }
 }

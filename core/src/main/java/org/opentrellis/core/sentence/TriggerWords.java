@@ -14,67 +14,56 @@ final class TriggerWords {
   }
 
   Phrase say(Trigger trigger) {
-    if (trigger instanceof Trigger.JoinsList joins) {
-      return Phrase.plain("joins list ").and(style.name(joins.list().value()));
-    }
-    if (trigger instanceof Trigger.GetsTag gets) {
-      return Phrase.plain("gets tag ").and(style.name(gets.tag().value()));
-    }
-    if (trigger instanceof Trigger.SubmitsForm submits) {
-      return submits
-          .form()
-          .map(form -> Phrase.plain("submits form ").and(style.name(form.value())))
-          .orElse(Phrase.plain("submits ").andStrong("any form"));
-    }
-    if (trigger instanceof Trigger.EntersSegment enters) {
-      return Phrase.plain("enters segment ").and(style.name(enters.segment().value()));
-    }
-    if (trigger instanceof Trigger.OpensMessage opens) {
-      return Phrase.plain("opens ").andStrong(library.message(opens.message()));
-    }
-    if (trigger instanceof Trigger.ClicksMessage clicks) {
-      Phrase phrase = Phrase.plain("clicks ");
-      if (clicks.link().isPresent()) {
-        phrase = phrase.andStrong(Style.quoted(clicks.link().get().value())).and(" in ");
+    return switch (trigger) {
+      case Trigger.JoinsList joins ->
+          Phrase.plain("joins list ").and(style.name(joins.list().value()));
+      case Trigger.GetsTag gets -> Phrase.plain("gets tag ").and(style.name(gets.tag().value()));
+      case Trigger.SubmitsForm submits ->
+          submits
+              .form()
+              .map(form -> Phrase.plain("submits form ").and(style.name(form.value())))
+              .orElse(Phrase.plain("submits ").andStrong("any form"));
+      case Trigger.EntersSegment enters ->
+          Phrase.plain("enters segment ").and(style.name(enters.segment().value()));
+      case Trigger.OpensMessage opens ->
+          Phrase.plain("opens ").andStrong(library.message(opens.message()));
+      case Trigger.ClicksMessage clicks -> {
+        Phrase phrase = Phrase.plain("clicks ");
+        if (clicks.link().isPresent()) {
+          phrase = phrase.andStrong(Style.quoted(clicks.link().get().value())).and(" in ");
+        }
+        yield phrase.andStrong(library.message(clicks.message()));
       }
-      return phrase.andStrong(library.message(clicks.message()));
-    }
-    if (trigger instanceof Trigger.LeavesCart leaves) {
-      return Phrase.plain("leaves a cart for ").andStrong(minutes(leaves.minutes()));
-    }
-    if (trigger instanceof Trigger.Buys buys) {
-      return Phrase.plain("buys ").and(ConditionWords.words(buys.what(), style));
-    }
-    if (trigger instanceof Trigger.DateComes date) {
-      return Phrase.plain("is ")
-          .andStrong(TimeWords.around(date.days()))
-          .and(" ")
-          .and(style.name(date.field().value()))
-          .and(", at ")
-          .andStrong(date.at().toString())
-          .and(TimeWords.yearly(date.everyYear(), date.onFirstOfMarch()));
-    }
-    if (trigger instanceof Trigger.OnDate on) {
-      return Phrase.plain("enters with all others on ").andStrong(on.date() + ", " + on.at());
-    }
-    if (trigger instanceof Trigger.EventArrives arrives) {
-      return Phrase.plain("has event ").and(style.name(arrives.event().value()));
-    }
-    return trigger instanceof Trigger.HandedOver
-        ? Phrase.plain("is ").andStrong("handed over").and(" by another journey")
-        : Phrase.plain("is ").andStrong("put in by hand").and(" or by an import");
+      case Trigger.LeavesCart leaves ->
+          Phrase.plain("leaves a cart for ").andStrong(minutes(leaves.minutes()));
+      case Trigger.Buys buys -> Phrase.plain("buys ").and(ConditionWords.words(buys.what(), style));
+      case Trigger.DateComes date ->
+          Phrase.plain("is ")
+              .andStrong(TimeWords.around(date.days()))
+              .and(" ")
+              .and(style.name(date.field().value()))
+              .and(", at ")
+              .andStrong(date.at().toString())
+              .and(TimeWords.yearly(date.everyYear(), date.onFirstOfMarch()));
+      case Trigger.OnDate on ->
+          Phrase.plain("enters with all others on ").andStrong(on.date() + ", " + on.at());
+      case Trigger.EventArrives arrives ->
+          Phrase.plain("has event ").and(style.name(arrives.event().value()));
+      case Trigger.HandedOver over ->
+          Phrase.plain("is ").andStrong("handed over").and(" by another journey");
+      case Trigger.PutIn in ->
+          Phrase.plain("is ").andStrong("put in by hand").and(" or by an import");
+    };
   }
 
   static Phrase say(ReEntry rule) {
-    if (rule instanceof ReEntry.Never) {
-      return Phrase.strong("once per person");
-    }
-    if (rule instanceof ReEntry.AfterHavingLeft) {
-      return Phrase.strong("again after having left");
-    }
-    return rule instanceof ReEntry.AfterDays after
-        ? Phrase.plain("again after ").andStrong(TimeWords.days(after.days()))
-        : Phrase.strong("every time, side by side");
+    return switch (rule) {
+      case ReEntry.Never never -> Phrase.strong("once per person");
+      case ReEntry.AfterHavingLeft afterHavingLeft -> Phrase.strong("again after having left");
+      case ReEntry.AfterDays after ->
+          Phrase.plain("again after ").andStrong(TimeWords.days(after.days()));
+      case ReEntry.EveryTime every -> Phrase.strong("every time, side by side");
+    };
   }
 
   private static String minutes(int minutes) {

@@ -10,6 +10,7 @@ import org.opentrellis.core.journey.StepId;
 import org.opentrellis.core.machine.LeaveReason;
 import org.opentrellis.core.machine.Person;
 import org.opentrellis.core.machine.Program;
+import org.opentrellis.core.machine.Sent;
 import org.opentrellis.core.machine.SkipReason;
 import org.opentrellis.core.machine.Visit;
 import org.opentrellis.core.sentence.Sentences;
@@ -79,17 +80,14 @@ final class Reasons {
     if (send.isEmpty()) {
       return Person.NEVER;
     }
-    if (asked instanceof Condition.Clicked) {
-      return visit.sent(send.get()).clickAt();
-    }
-    if (asked instanceof Condition.Opened opened) {
-      return opened.peopleOnly()
-          ? visit.sent(send.get()).peopleOpenAt()
-          : visit.sent(send.get()).recordedOpenAt();
-    }
-    return asked instanceof Condition.Delivered
-        ? visit.sent(send.get()).deliveredAt()
-        : visit.sent(send.get()).bouncedAt();
+    Sent sent = visit.sent(send.get());
+    return switch (asked) {
+      case Condition.Clicked clicked -> sent.clickAt();
+      case Condition.Opened opened ->
+          opened.peopleOnly() ? sent.peopleOpenAt() : sent.recordedOpenAt();
+      case Condition.Delivered delivered -> sent.deliveredAt();
+      case Condition.Bounced bounced -> sent.bouncedAt();
+    };
   }
 
   String skipped(SkipReason reason, Step.Send send) {

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.journey.Catalogue;
+import org.opentrellis.core.journey.Channel;
 import org.opentrellis.core.journey.LinkName;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.Step;
@@ -81,7 +82,7 @@ public final class Story {
               step,
               StoryLine.Kind.TURN,
               reasons.skipped(SkipReason.values()[turn.detail()], (Step.Send) step));
-      case TOOK -> say(at, step, StoryLine.Kind.TURN, took(step, turn));
+      case TOOK -> say(at, step, StoryLine.Kind.TURN, took((Step.Parting) step, turn));
       case WENT_ON -> wentOn(step, at);
       case LEFT ->
           say(at, step, StoryLine.Kind.END, reasons.left(LeaveReason.values()[turn.detail()]));
@@ -112,29 +113,37 @@ public final class Story {
   }
 
   private String sent(Step.Send send, Turn turn) {
-    String which = send instanceof Step.SendText ? "text" : "email";
+    String which = send.channel() == Channel.TEXT ? "text" : "email";
     Message message = program.messages(program.sends().indexOf(send)).get(turn.detail());
     return "Gets the %s \u201c%s\u201d.".formatted(which, message.name());
   }
 
-  private String took(@Nullable Step step, Turn turn) {
-    if (step instanceof Step.Branch branch) {
-      return reasons.branch(branch, turn.detail(), visit(turn), turn.at());
-    }
-    return "The lot says arm " + (char) ('A' + turn.detail()) + ".";
+  private String took(Step.Parting step, Turn turn) {
+    return switch (step) {
+      case Step.Branch branch -> reasons.branch(branch, turn.detail(), visit(turn), turn.at());
+      case Step.SplitTest split -> "The lot says arm " + (char) ('A' + turn.detail()) + ".";
+    };
   }
 
   /** What has a sentence of its own already is not told again. */
   private void wentOn(@Nullable Step step, long at) {
-    boolean told =
-        step == null
-            || step instanceof Step.Send
-            || step instanceof Step.Wait
-            || !step.ways().isEmpty()
-            || step instanceof Step.Finish;
-    if (!told) {
+    if (step != null && !isTold(step)) {
       say(at, step, StoryLine.Kind.STEP, sentences.step(step).text() + ".");
     }
+  }
+
+  private static boolean isTold(Step step) {
+    return switch (step) {
+      case Step.Send send -> true;
+      case Step.Wait wait -> true;
+      case Step.Branch branch -> true;
+      case Step.SplitTest split -> true;
+      case Step.Finish finish -> true;
+      case Step.Change change -> false;
+      case Step.Include include -> false;
+      case Step.HandOver over -> false;
+      case Step.Notify notify -> false;
+    };
   }
 
   private Visit visit(Turn turn) {
