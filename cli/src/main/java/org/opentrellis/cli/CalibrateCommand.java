@@ -11,6 +11,7 @@ import org.opentrellis.core.calibrate.SendRecord;
 import org.opentrellis.core.format.HistoryCsv;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.problem.ProblemsFound;
+import org.opentrellis.core.problem.Refused;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -52,7 +53,7 @@ final class CalibrateCommand implements Callable<Integer> {
       return 0;
     } catch (ProblemsFound found) {
       throw new TrellisCommand.BadFile(file.toString(), found);
-    } catch (IllegalArgumentException tooLittle) {
+    } catch (Refused tooLittle) {
       String text = String.valueOf(tooLittle.getMessage());
       throw JourneyFiles.refused(
           file, Character.toUpperCase(text.charAt(0)) + text.substring(1) + ".");

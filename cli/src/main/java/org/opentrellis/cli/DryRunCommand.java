@@ -33,6 +33,7 @@ import org.opentrellis.core.journey.Circles;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.measure.RunMeasures;
+import org.opentrellis.core.problem.Refused;
 import org.opentrellis.core.report.RunReport;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -211,7 +212,7 @@ final class DryRunCommand implements Callable<Integer> {
       }
       return new CohortSettings(
           people, seed, monday, days(horizon), new ArrivalPlan.Evenly(arrivals), holdOut);
-    } catch (IllegalArgumentException refused) {
+    } catch (Refused refused) {
       throw badUse(refused.getMessage() + ".");
     }
   }

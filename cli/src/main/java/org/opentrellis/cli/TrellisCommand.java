@@ -4,6 +4,7 @@ import java.io.PrintWriter;
 import java.time.Clock;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
+import org.opentrellis.core.problem.Refused;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 
@@ -61,7 +62,7 @@ public final class TrellisCommand {
 
   /** Never a stack trace: what a type refused is a sentence, all else is told in one. */
   private static String sentence(Exception failure) {
-    if (failure instanceof ProblemsFound || failure instanceof IllegalArgumentException) {
+    if (failure instanceof ProblemsFound || failure instanceof Refused) {
       return String.valueOf(failure.getMessage());
     }
     return "it could not be done, for a reason of ours (%s: %s)."

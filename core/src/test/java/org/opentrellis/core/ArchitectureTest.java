@@ -28,17 +28,18 @@ class ArchitectureTest {
   private static final Map<String, Set<String>> ARROWS =
       Map.ofEntries(
           Map.entry("problem", Set.of()),
-          Map.entry("calendar", Set.of()),
+          Map.entry("calendar", Set.of("problem")),
           Map.entry("random", Set.of()),
           Map.entry("stats", Set.of()),
-          Map.entry("journey", Set.of("calendar")),
-          Map.entry("behaviour", Set.of("journey")),
+          Map.entry("journey", Set.of("calendar", "problem")),
+          Map.entry("behaviour", Set.of("journey", "problem")),
           Map.entry("machine", Set.of("journey", "calendar")),
           // stats for its accumulators only: tallies hold them, so that they stay mergeable
           Map.entry(
-              "dryrun", Set.of("machine", "behaviour", "random", "journey", "calendar", "stats")),
+              "dryrun",
+              Set.of("machine", "behaviour", "random", "journey", "calendar", "stats", "problem")),
           Map.entry("walk", Set.of("machine")),
-          Map.entry("happening", Set.of("journey")),
+          Map.entry("happening", Set.of("journey", "problem")),
           Map.entry("replay", Set.of("machine", "happening", "journey", "calendar")),
           Map.entry("story", Set.of("walk", "machine", "sentence", "journey", "calendar")),
           Map.entry("measure", Set.of("dryrun", "stats", "journey", "machine")),
@@ -52,12 +53,14 @@ class ArchitectureTest {
                   "sentence",
                   "journey",
                   "behaviour",
+                  "problem",
                   "stats")),
-          Map.entry("compare", Set.of("measure", "dryrun", "machine", "stats", "journey")),
+          Map.entry(
+              "compare", Set.of("measure", "dryrun", "machine", "stats", "journey", "problem")),
           Map.entry(
               "vary",
               Set.of("measure", "dryrun", "behaviour", "journey", "calendar", "sentence", "stats")),
-          Map.entry("calibrate", Set.of("behaviour", "stats", "journey")),
+          Map.entry("calibrate", Set.of("behaviour", "stats", "journey", "problem")),
           Map.entry(
               "export",
               Set.of(
@@ -70,8 +73,8 @@ class ArchitectureTest {
                   "report",
                   "compare")),
           Map.entry("sentence", Set.of("journey", "calendar")),
-          Map.entry("arrange", Set.of("journey", "calendar", "sentence")),
-          Map.entry("reading", Set.of("journey", "calendar", "sentence")),
+          Map.entry("arrange", Set.of("journey", "calendar", "sentence", "problem")),
+          Map.entry("reading", Set.of("journey", "calendar", "sentence", "problem")),
           Map.entry("check", Set.of("journey", "calendar", "behaviour", "sentence", "problem")),
           Map.entry("format", Set.of("journey", "calendar", "behaviour", "problem", "calibrate")));
 
@@ -103,6 +106,28 @@ class ArchitectureTest {
     assertThat(
             CORE.stream().map(type -> type.getPackageName().replace("org.opentrellis.core.", "")))
         .allMatch(ARROWS::containsKey);
+  }
+
+  /** What a user gets wrong has a type of its own; an illegal argument is a fault of ours. */
+  @Test
+  void whatAUserGetsWrongIsRefused() {
+    noClasses()
+        .that()
+        .resideInAnyPackage(
+            "..core.journey..",
+            "..core.calendar..",
+            "..core.behaviour..",
+            "..core.happening..",
+            "..core.reading..",
+            "..core.arrange..",
+            "..core.calibrate..",
+            "..core.format..")
+        .and()
+        .doNotHaveSimpleName("BetaBinomial")
+        .should()
+        .callConstructor(IllegalArgumentException.class, String.class)
+        .because("an IllegalArgumentException becomes an incident, a Refused a sentence")
+        .check(CORE);
   }
 
   @Test

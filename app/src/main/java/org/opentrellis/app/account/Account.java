@@ -1,6 +1,7 @@
 package org.opentrellis.app.account;
 
 import org.opentrellis.core.problem.ProblemsFound;
+import org.opentrellis.core.problem.Refused;
 import org.opentrellis.core.report.SendingLimits;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -28,7 +29,7 @@ public class Account {
           new SendingLimits(order.monthlyQuota(), order.segmentPrice(), order.emailsPerWeek());
       mapper.set(LimitsRow.of(limits));
       return limits;
-    } catch (IllegalArgumentException refused) {
+    } catch (Refused refused) {
       throw ProblemsFound.refused("", refused);
     }
   }

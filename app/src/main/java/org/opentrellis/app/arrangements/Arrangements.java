@@ -18,6 +18,7 @@ import org.opentrellis.core.journey.Purpose;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
+import org.opentrellis.core.problem.Refused;
 import org.springframework.stereotype.Service;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -59,7 +60,7 @@ class Arrangements {
   private static Arranged within(java.util.function.Supplier<Arranged> arranging) {
     try {
       return arranging.get();
-    } catch (IllegalArgumentException wrong) {
+    } catch (Refused wrong) {
       throw new ProblemsFound(List.of(new Problem("bad-value", "", wrong.getMessage() + ".")));
     }
   }

@@ -22,6 +22,7 @@ import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
+import org.opentrellis.core.problem.Refused;
 import org.springframework.stereotype.Service;
 
 /** Fits a journey's assumptions to a history. */
@@ -66,7 +67,7 @@ class Calibrations {
           FitCheck.of(history, behaviour, sends),
           unknown,
           Documents.write(behaviour));
-    } catch (IllegalArgumentException tooLittle) {
+    } catch (Refused tooLittle) {
       throw ProblemsFound.refused("", tooLittle);
     }
   }
@@ -76,7 +77,7 @@ class Calibrations {
       if (seenUntil != null) {
         Years.withinReason(seenUntil);
       }
-    } catch (IllegalArgumentException wrong) {
+    } catch (Refused wrong) {
       throw ProblemsFound.refused("/until", wrong);
     }
   }

@@ -29,6 +29,7 @@ import org.opentrellis.core.measure.RunMeasures;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.Problems;
 import org.opentrellis.core.problem.ProblemsFound;
+import org.opentrellis.core.problem.Refused;
 import org.opentrellis.core.report.CohortWords;
 import org.opentrellis.core.report.RunReport;
 import org.opentrellis.core.sentence.RunSheet;
@@ -229,7 +230,7 @@ public class DryRuns {
   private CohortSettings settings(RunOrder order, CohortPlan cohort) {
     try {
       return CohortSettings.of(cohort, order.seed(), thisMonday(), order.horizonDays());
-    } catch (IllegalArgumentException refused) {
+    } catch (Refused refused) {
       throw ProblemsFound.refused("/cohort/arrivals", refused);
     }
   }

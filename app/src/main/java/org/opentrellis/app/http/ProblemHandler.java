@@ -8,6 +8,7 @@ import org.opentrellis.app.storage.StorageWatch;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
+import org.opentrellis.core.problem.Refused;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.TypeMismatchException;
@@ -41,6 +42,11 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
   @ExceptionHandler
   ProblemDetail problems(ProblemsFound found) {
     return refusal(found.problems());
+  }
+
+  @ExceptionHandler
+  ProblemDetail refused(Refused why) {
+    return problems(ProblemsFound.refused("", why));
   }
 
   @ExceptionHandler

@@ -18,6 +18,7 @@ import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.measure.Difference;
 import org.opentrellis.core.measure.RunMeasures;
 import org.opentrellis.core.problem.ProblemsFound;
+import org.opentrellis.core.problem.Refused;
 import org.opentrellis.core.report.OpensOfTen;
 import org.opentrellis.core.vary.Plan;
 import org.opentrellis.core.vary.WhatMatters;
@@ -126,7 +127,7 @@ class Insights {
   OpensOfTen opensOfTen(double keenness, double spread) {
     try {
       return OpensOfTen.of(new Keenness(keenness, spread));
-    } catch (IllegalArgumentException refused) {
+    } catch (Refused refused) {
       throw ProblemsFound.refused("", refused);
     }
   }

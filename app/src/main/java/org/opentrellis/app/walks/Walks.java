@@ -18,6 +18,7 @@ import org.opentrellis.core.journey.ListName;
 import org.opentrellis.core.journey.TagName;
 import org.opentrellis.core.problem.Problems;
 import org.opentrellis.core.problem.ProblemsFound;
+import org.opentrellis.core.problem.Refused;
 import org.opentrellis.core.sentence.RunSheet;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -89,7 +90,7 @@ class Walks {
   private static void check(Problems problems, String place, Supplier<?> reading) {
     try {
       reading.get();
-    } catch (IllegalArgumentException refused) {
+    } catch (Refused refused) {
       ProblemsFound.refused(place, refused)
           .problems()
           .forEach(one -> problems.add(one.code(), one.place(), one.sentence()));

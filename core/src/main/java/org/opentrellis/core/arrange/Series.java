@@ -17,6 +17,7 @@ import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepEdits;
 import org.opentrellis.core.journey.StepId;
 import org.opentrellis.core.journey.WaitRule;
+import org.opentrellis.core.problem.Refused;
 
 /** Runs of steps that practitioners write again and again, put in as ordinary steps. */
 public final class Series {
@@ -45,7 +46,7 @@ public final class Series {
    */
   public Arranged tryAgain(String email, int times) {
     if (times < 1 || times > MOST_TRIES) {
-      throw new IllegalArgumentException("tries must be 1 to " + MOST_TRIES + ", not " + times);
+      throw new Refused("tries must be 1 to " + MOST_TRIES + ", not " + times);
     }
     Optional<Step.SendEmail> first = email(email);
     if (first.isEmpty()) {

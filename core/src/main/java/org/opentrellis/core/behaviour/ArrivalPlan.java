@@ -3,6 +3,7 @@ package org.opentrellis.core.behaviour;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.List;
+import org.opentrellis.core.problem.Refused;
 
 /**
  * When the people of a cohort come, unless their own dates or the journey's fixed date say it. Days
@@ -31,8 +32,7 @@ public sealed interface ArrivalPlan
   record Evenly(int days) implements ArrivalPlan {
     public Evenly {
       if (days < 1 || days > LONGEST_DAYS) {
-        throw new IllegalArgumentException(
-            "people come over 1 to " + LONGEST_DAYS + " days, not " + days);
+        throw new Refused("people come over 1 to " + LONGEST_DAYS + " days, not " + days);
       }
     }
 
@@ -53,11 +53,11 @@ public sealed interface ArrivalPlan
     public Daily {
       weekdays = List.copyOf(weekdays);
       if (!(perDay >= 1 && perDay <= 10_000_000)) {
-        throw new IllegalArgumentException("at least 1 person a day must come, not " + perDay);
+        throw new Refused("at least 1 person a day must come, not " + perDay);
       }
       boolean bad = weekdays.stream().anyMatch(weight -> !(weight >= 0 && weight < 1e6));
       if (weekdays.size() != 7 || bad || weekdays.stream().allMatch(weight -> weight == 0)) {
-        throw new IllegalArgumentException(
+        throw new Refused(
             "the week's rhythm needs seven weights, Monday first, that are not all 0");
       }
     }
@@ -74,7 +74,7 @@ public sealed interface ArrivalPlan
       int day = 0;
       while (come < people - 1e-9) {
         if (day == LONGEST_DAYS) {
-          throw new IllegalArgumentException(
+          throw new Refused(
               "%,d people would need more than %d days at %,.0f a day; take fewer people, or more a day"
                   .formatted(people, LONGEST_DAYS, perDay));
         }
@@ -94,28 +94,28 @@ public sealed interface ArrivalPlan
     public OnDates {
       dates = List.copyOf(dates);
       if (dates.isEmpty()) {
-        throw new IllegalArgumentException("at least one date is needed on which people come");
+        throw new Refused("at least one date is needed on which people come");
       }
       for (int i = 1; i < dates.size(); i++) {
         if (!dates.get(i - 1).date().isBefore(dates.get(i).date())) {
-          throw new IllegalArgumentException("the dates on which people come must be in order");
+          throw new Refused("the dates on which people come must be in order");
         }
       }
       if (dates.stream().allMatch(one -> one.weight() == 0)) {
-        throw new IllegalArgumentException("some of the dates must have a weight above 0");
+        throw new Refused("some of the dates must have a weight above 0");
       }
     }
 
     @Override
     public int days(int people, LocalDate start) {
       if (dates.get(0).date().isBefore(start)) {
-        throw new IllegalArgumentException(
+        throw new Refused(
             "people cannot come on %s, before the cohort starts on %s"
                 .formatted(dates.get(0).date(), start));
       }
       long days = dates.get(dates.size() - 1).date().toEpochDay() - start.toEpochDay() + 1;
       if (days > LONGEST_DAYS) {
-        throw new IllegalArgumentException(
+        throw new Refused(
             "the last date must be within %d days of the start, not %d"
                 .formatted(LONGEST_DAYS, days));
       }
@@ -129,7 +129,7 @@ public sealed interface ArrivalPlan
   record DatedShare(LocalDate date, double weight) {
     public DatedShare {
       if (!(weight >= 0 && weight < 1e9)) {
-        throw new IllegalArgumentException("a date's weight must not be negative, not " + weight);
+        throw new Refused("a date's weight must not be negative, not " + weight);
       }
     }
   }

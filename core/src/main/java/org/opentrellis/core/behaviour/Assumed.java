@@ -1,6 +1,7 @@
 package org.opentrellis.core.behaviour;
 
 import java.util.Optional;
+import org.opentrellis.core.problem.Refused;
 
 /**
  * A value that the model assumes, and where it comes from.
@@ -11,7 +12,7 @@ import java.util.Optional;
 public record Assumed(double value, Origin origin, Optional<Measured> measured) {
   public Assumed {
     if (!Double.isFinite(value)) {
-      throw new IllegalArgumentException("an assumption must be a finite number, not " + value);
+      throw new Refused("an assumption must be a finite number, not " + value);
     }
   }
 
@@ -29,22 +30,22 @@ public record Assumed(double value, Origin origin, Optional<Measured> measured) 
 
   /**
    * @return this, if it is a share
-   * @throws IllegalArgumentException unless 0 <= value <= 1
+   * @throws Refused unless 0 <= value <= 1
    */
   Assumed share(String what) {
     if (value < 0 || value > 1) {
-      throw new IllegalArgumentException(what + " must be between 0 and 1, not " + value);
+      throw new Refused(what + " must be between 0 and 1, not " + value);
     }
     return this;
   }
 
   /**
    * @return this, if it is positive
-   * @throws IllegalArgumentException unless value > 0
+   * @throws Refused unless value > 0
    */
   Assumed positive(String what) {
     if (!(value > 0)) {
-      throw new IllegalArgumentException(what + " must be more than 0, not " + value);
+      throw new Refused(what + " must be more than 0, not " + value);
     }
     return this;
   }

@@ -2,6 +2,7 @@ package org.opentrellis.core.behaviour;
 
 import java.util.Collections;
 import java.util.List;
+import org.opentrellis.core.problem.Refused;
 
 /**
  * When in the week people look at their mail: the attention clock runs as fast as the hour weighs.
@@ -14,13 +15,12 @@ public record Attention(List<Double> hours, Origin origin) {
 
   public Attention {
     if (hours.size() != WEEK) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "an attention profile has 168 hours, Monday 00:00 first, not " + hours.size());
     }
     double sum = hours.stream().mapToDouble(Double::doubleValue).sum();
     if (hours.stream().anyMatch(weight -> !(weight >= 0)) || !(sum > 0)) {
-      throw new IllegalArgumentException(
-          "the hours of an attention profile must not be negative, nor all 0");
+      throw new Refused("the hours of an attention profile must not be negative, nor all 0");
     }
     boolean scaled = Math.abs(sum - WEEK) < 1e-9;
     hours =

@@ -9,6 +9,7 @@ import org.opentrellis.core.journey.EventName;
 import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.ListName;
 import org.opentrellis.core.journey.TagName;
+import org.opentrellis.core.problem.Refused;
 
 /**
  * A part of the audience whose people behave alike.
@@ -53,18 +54,18 @@ public record AudienceGroup(
     Map<EventName, Assumed> events) {
   public AudienceGroup {
     if (name.isBlank() || name.length() > 80) {
-      throw new IllegalArgumentException("an audience group needs a name of at most 80 characters");
+      throw new Refused("an audience group needs a name of at most 80 characters");
     }
     Characters.refusal(name)
         .ifPresent(
             wrong -> {
-              throw new IllegalArgumentException("an audience group's name " + wrong);
+              throw new Refused("an audience group's name " + wrong);
             });
     if (!(share >= 0 && share <= 1)) {
-      throw new IllegalArgumentException("a group's share must be 0 to 1, not " + share);
+      throw new Refused("a group's share must be 0 to 1, not " + share);
     }
     if (arriveFromHour < 0 || arriveToHour > 24 || arriveFromHour >= arriveToHour) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "people come between two hours of the day, not from %d to %d"
               .formatted(arriveFromHour, arriveToHour));
     }
@@ -91,11 +92,11 @@ public record AudienceGroup(
   /** Refuses groups that are none, or whose shares do not add up to 1. */
   static void requireWhole(List<AudienceGroup> groups) {
     if (groups.isEmpty()) {
-      throw new IllegalArgumentException("there must be at least one audience group");
+      throw new Refused("there must be at least one audience group");
     }
     double total = groups.stream().mapToDouble(AudienceGroup::share).sum();
     if (Math.abs(total - 1) > 1e-6) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "the shares of the audience groups must add up to 100%, not "
               + Math.round(total * 1000) / 10.0
               + "%");
@@ -104,15 +105,13 @@ public record AudienceGroup(
 
   private static void rate(Assumed perMonth) {
     if (perMonth.value() < 0 || perMonth.value() > 300) {
-      throw new IllegalArgumentException(
-          "an event happens 0 to 300 times in 30 days, not " + perMonth.value());
+      throw new Refused("an event happens 0 to 300 times in 30 days, not " + perMonth.value());
     }
   }
 
   private static void below1(Assumed chance) {
     if (chance.value() > 0.99) {
-      throw new IllegalArgumentException(
-          "a chance within 30 days must be at most 0.99, not " + chance.value());
+      throw new Refused("a chance within 30 days must be at most 0.99, not " + chance.value());
     }
   }
 }

@@ -2,6 +2,7 @@ package org.opentrellis.core.behaviour;
 
 import java.time.ZoneId;
 import java.util.List;
+import org.opentrellis.core.problem.Refused;
 
 /**
  * Who enters: what a cohort is kept by under a name.
@@ -18,10 +19,10 @@ public record CohortPlan(
   public CohortPlan {
     groups = List.copyOf(groups);
     if (people < 1 || people > MOST_PEOPLE) {
-      throw new IllegalArgumentException("people must be 1 to " + MOST_PEOPLE + ", not " + people);
+      throw new Refused("people must be 1 to " + MOST_PEOPLE + ", not " + people);
     }
     if (!(holdOut >= 0 && holdOut <= 0.9)) {
-      throw new IllegalArgumentException("the hold-out must be 0 to 0.9, not " + holdOut);
+      throw new Refused("the hold-out must be 0 to 0.9, not " + holdOut);
     }
     AudienceGroup.requireWhole(groups);
   }

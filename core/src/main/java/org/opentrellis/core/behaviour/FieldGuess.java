@@ -2,6 +2,7 @@ package org.opentrellis.core.behaviour;
 
 import java.util.List;
 import org.opentrellis.core.journey.Operand;
+import org.opentrellis.core.problem.Refused;
 
 /** What a group's people have in a field of their record. */
 public sealed interface FieldGuess
@@ -17,8 +18,7 @@ public sealed interface FieldGuess
       choices = List.copyOf(choices);
       double sum = choices.stream().mapToDouble(Choice::share).sum();
       if (choices.isEmpty() || sum > 1 + 1e-9) {
-        throw new IllegalArgumentException(
-            "a field's values need shares that add up to at most 1, not " + sum);
+        throw new Refused("a field's values need shares that add up to at most 1, not " + sum);
       }
     }
   }
@@ -29,7 +29,7 @@ public sealed interface FieldGuess
   record Choice(Operand value, double share) {
     public Choice {
       if (!(share >= 0 && share <= 1)) {
-        throw new IllegalArgumentException("a share must be 0 to 1, not " + share);
+        throw new Refused("a share must be 0 to 1, not " + share);
       }
     }
   }
@@ -43,7 +43,7 @@ public sealed interface FieldGuess
   record NumberBetween(double from, double to) implements FieldGuess {
     public NumberBetween {
       if (!(from <= to)) {
-        throw new IllegalArgumentException("a range must go up, not from " + from + " to " + to);
+        throw new Refused("a range must go up, not from " + from + " to " + to);
       }
     }
   }
@@ -57,7 +57,7 @@ public sealed interface FieldGuess
   record DateBetween(int fromDays, int toDays) implements FieldGuess {
     public DateBetween {
       if (fromDays > toDays || fromDays < -40_000 || toDays > 4_000) {
-        throw new IllegalArgumentException(
+        throw new Refused(
             "dates must go up and lie near, not from " + fromDays + " to " + toDays + " days");
       }
     }

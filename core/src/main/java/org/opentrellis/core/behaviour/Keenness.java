@@ -1,5 +1,7 @@
 package org.opentrellis.core.behaviour;
 
+import org.opentrellis.core.problem.Refused;
+
 /**
  * How gladly the people of a group open email. Each person's keenness is drawn from a beta
  * distribution with {@code a = m(1/rho - 1)} and {@code b = (1-m)(1/rho - 1)}.
@@ -25,7 +27,7 @@ public record Keenness(double mean, double spread) {
 
   private static void requireInside(String what, double value) {
     if (!(value >= 0.001 && value <= 0.999)) {
-      throw new IllegalArgumentException(what + " must be between 0.001 and 0.999, not " + value);
+      throw new Refused(what + " must be between 0.001 and 0.999, not " + value);
     }
   }
 }

@@ -1,5 +1,7 @@
 package org.opentrellis.core.behaviour;
 
+import org.opentrellis.core.problem.Refused;
+
 /**
  * How sure a measured value is.
  *
@@ -10,7 +12,7 @@ package org.opentrellis.core.behaviour;
 public record Measured(long count, double low, double high) {
   public Measured {
     if (!(low <= high) || count < 0) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "an interval must go up, and a count must not be negative: " + low + " to " + high);
     }
   }

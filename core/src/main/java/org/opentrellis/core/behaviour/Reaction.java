@@ -1,6 +1,7 @@
 package org.opentrellis.core.behaviour;
 
 import java.util.List;
+import org.opentrellis.core.problem.Refused;
 
 /**
  * What people do with one message.
@@ -26,7 +27,7 @@ public record Reaction(
     boolean someBelow0 = linkWeights.stream().anyMatch(weight -> !(weight >= 0));
     boolean none = linkWeights.stream().allMatch(weight -> weight == 0);
     if (!linkWeights.isEmpty() && (someBelow0 || none)) {
-      throw new IllegalArgumentException("the weights of links must not be negative, nor all 0");
+      throw new Refused("the weights of links must not be negative, nor all 0");
     }
   }
 

@@ -1,5 +1,7 @@
 package org.opentrellis.core.behaviour;
 
+import org.opentrellis.core.problem.Refused;
+
 /**
  * What too much mail does: each email above a number in the last seven days lowers the pull of the
  * next and raises the chance to unsubscribe.
@@ -13,7 +15,7 @@ public record Tiredness(Assumed emailsPerWeek, Assumed pullFactor, Assumed unsub
     emailsPerWeek.positive("the emails a week that leave people as they are");
     pullFactor.positive("the pull's factor").share("the pull's factor");
     if (unsubscribeFactor.value() < 1 || unsubscribeFactor.value() > 100) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "the factor on unsubscribing must be 1 to 100, not " + unsubscribeFactor.value());
     }
   }

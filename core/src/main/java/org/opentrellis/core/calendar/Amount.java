@@ -2,6 +2,7 @@ package org.opentrellis.core.calendar;
 
 import java.time.LocalDate;
 import java.time.ZonedDateTime;
+import org.opentrellis.core.problem.Refused;
 
 /**
  * A length of time as people say it: "2 days", "0.5 hours".
@@ -20,14 +21,13 @@ public record Amount(double count, TimeUnit unit) {
 
   public Amount {
     if (!(count > 0)) {
-      throw new IllegalArgumentException("an amount of time must be more than 0, not " + count);
+      throw new Refused("an amount of time must be more than 0, not " + count);
     }
     if (!unit.exact() && count != Math.rint(count)) {
-      throw new IllegalArgumentException(
-          "an amount in " + unit.word() + "s must be a whole number, not " + count);
+      throw new Refused("an amount in " + unit.word() + "s must be a whole number, not " + count);
     }
     if (count * unit.nominalSeconds() > LONGEST_SECONDS) {
-      throw new IllegalArgumentException("an amount of time must be at most ten years");
+      throw new Refused("an amount of time must be at most ten years");
     }
   }
 

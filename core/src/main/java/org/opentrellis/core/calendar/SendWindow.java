@@ -3,6 +3,7 @@ package org.opentrellis.core.calendar;
 import java.time.DayOfWeek;
 import java.time.LocalTime;
 import java.util.Set;
+import org.opentrellis.core.problem.Refused;
 
 /**
  * When mail may go out: on some weekdays, from one local time to another. What falls outside waits
@@ -18,8 +19,7 @@ public record SendWindow(Set<DayOfWeek> days, LocalTime from, LocalTime to) {
     TimeOfDay.requireMinute(from);
     TimeOfDay.requireMinute(to);
     if (endOf(to) <= from.toSecondOfDay()) {
-      throw new IllegalArgumentException(
-          "a send window must end after it begins, not at " + to + " after " + from);
+      throw new Refused("a send window must end after it begins, not at " + to + " after " + from);
     }
   }
 

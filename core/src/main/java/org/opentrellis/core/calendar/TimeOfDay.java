@@ -4,6 +4,7 @@ import java.time.DayOfWeek;
 import java.time.LocalTime;
 import java.util.EnumSet;
 import java.util.Set;
+import org.opentrellis.core.problem.Refused;
 
 /**
  * A local time, on some or all weekdays: "09:00, Tue to Sat".
@@ -47,7 +48,7 @@ public record TimeOfDay(LocalTime time, Set<DayOfWeek> days) {
 
   static void requireMinute(LocalTime time) {
     if (time.getSecond() != 0 || time.getNano() != 0) {
-      throw new IllegalArgumentException("a time of day goes to the minute, not " + time);
+      throw new Refused("a time of day goes to the minute, not " + time);
     }
   }
 }

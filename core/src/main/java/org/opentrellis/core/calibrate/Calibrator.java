@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.opentrellis.core.behaviour.Attention;
+import org.opentrellis.core.problem.Refused;
 import org.opentrellis.core.stats.Confidence;
 import org.opentrellis.core.stats.Interval;
 import org.opentrellis.core.stats.Proportion;
@@ -40,7 +41,7 @@ public final class Calibrator {
   /**
    * @param history what became of each message
    * @param until when it was looked at; what happens later could not be seen
-   * @throws IllegalArgumentException if there is too little to fit anything to
+   * @throws Refused if there is too little to fit anything to
    */
   public static Calibration fit(List<SendRecord> history, Instant until) {
     return new Calibrator(history, until).fit();
@@ -58,8 +59,7 @@ public final class Calibrator {
         arrived.stream().filter(record -> !preloads.get(record.person())).toList();
     List<SendRecord> opened = readers.stream().filter(r -> r.opened().isPresent()).toList();
     if (opened.size() < 20) {
-      throw new IllegalArgumentException(
-          "a calibration needs at least 20 opens by people, not " + opened.size());
+      throw new Refused("a calibration needs at least 20 opens by people, not " + opened.size());
     }
     requireDifferences(readers, opened);
     Delays delays = delays(opened);
@@ -90,13 +90,15 @@ public final class Calibrator {
   /** A history in which all is alike fits many values equally well. */
   private static void requireDifferences(List<SendRecord> readers, List<SendRecord> opened) {
     if (opened.size() == readers.size()) {
-      throw new IllegalArgumentException(
+      throw new Refused(
+          "nothing-differs",
           "everybody opened every message that reached them, so that nothing can be measured of how keen they are; a history needs the messages that were not opened, too");
     }
     long delays =
         opened.stream().mapToDouble(r -> r.secondsTo(r.opened().orElseThrow())).distinct().count();
     if (delays == 1) {
-      throw new IllegalArgumentException(
+      throw new Refused(
+          "nothing-differs",
           "all %,d opens came equally long after sending, so that nothing can be measured of how long people take; look at how the times of the opens were written down"
               .formatted(opened.size()));
     }

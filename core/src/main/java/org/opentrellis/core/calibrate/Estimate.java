@@ -2,6 +2,7 @@ package org.opentrellis.core.calibrate;
 
 import org.opentrellis.core.behaviour.Assumed;
 import org.opentrellis.core.behaviour.Measured;
+import org.opentrellis.core.problem.Refused;
 
 /**
  * A value fitted to what happened, with its 95% interval.
@@ -11,12 +12,12 @@ import org.opentrellis.core.behaviour.Measured;
 public record Estimate(double value, double low, double high, long count) {
 
   /**
-   * @throws IllegalArgumentException if the interval has no ends: the history fits many values
-   *     equally well
+   * @throws Refused if the interval has no ends: the history fits many values equally well
    */
   public Estimate {
     if (!Double.isFinite(value) || !Double.isFinite(low) || !Double.isFinite(high)) {
-      throw new IllegalArgumentException(
+      throw new Refused(
+          "cannot-be-measured",
           "the history fits many values equally well, so that nothing can be measured; it may be that everybody opened everything, that all opened at one instant, or that rows stand twice");
     }
   }

@@ -2,6 +2,7 @@ package org.opentrellis.core.compare;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.problem.Refused;
 
 /**
  * Runs side by side.
@@ -20,7 +21,7 @@ public record Comparison(
    */
   public static Comparison of(List<Side> sides, int baseline, LineUp lineUp, Compared compared) {
     if (sides.size() < 2 || sides.size() > MOST || baseline < 0 || baseline >= sides.size()) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "two to " + MOST + " runs are compared, with one of them, not " + sides.size());
     }
     List<@Nullable Whole> wholes = Whole.of(sides, baseline);

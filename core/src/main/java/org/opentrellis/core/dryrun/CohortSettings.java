@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import org.opentrellis.core.behaviour.ArrivalPlan;
 import org.opentrellis.core.behaviour.CohortPlan;
+import org.opentrellis.core.problem.Refused;
 
 /**
  * Who goes through a dry run, besides how they behave.
@@ -27,7 +28,7 @@ public record CohortSettings(
     inRange("people", people, MOST_PEOPLE);
     inRange("the horizon's days", horizonDays, LONGEST_HORIZON_DAYS);
     if (!(holdOut >= 0 && holdOut <= 0.9)) {
-      throw new IllegalArgumentException("the hold-out must be 0 to 0.9, not " + holdOut);
+      throw new Refused("the hold-out must be 0 to 0.9, not " + holdOut);
     }
     arrivals.days(people, day(start));
   }
@@ -65,7 +66,7 @@ public record CohortSettings(
 
   private static void inRange(String what, int value, int most) {
     if (value < 1 || value > most) {
-      throw new IllegalArgumentException(what + " must be 1 to " + most + ", not " + value);
+      throw new Refused(what + " must be 1 to " + most + ", not " + value);
     }
   }
 }

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.problem.Problems;
+import org.opentrellis.core.problem.Refused;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 
@@ -48,7 +49,7 @@ final class DocumentReader {
       return Optional.of(leaf.read().apply(given));
     } catch (Leaf.WrongKind wrong) {
       wrongKind(leaf.expected(), place);
-    } catch (IllegalArgumentException refused) {
+    } catch (Refused refused) {
       refused(refused, place);
     }
     return Optional.empty();
@@ -182,7 +183,7 @@ final class DocumentReader {
   private Optional<Object> made(Class<?> type, List<Object> values, String place) {
     try {
       return Optional.of(Shape.make(type, values));
-    } catch (IllegalArgumentException refused) {
+    } catch (Refused refused) {
       refused(refused, place);
       return Optional.empty();
     }
@@ -197,8 +198,8 @@ final class DocumentReader {
     problems.add("bad-value", place, "Here must be " + expected + ".");
   }
 
-  private void refused(IllegalArgumentException refused, String place) {
-    problems.add("bad-value", place, Json.sentence(refused));
+  private void refused(Refused refused, String place) {
+    problems.add(refused.code(), place, refused.sentence());
   }
 
   /** A step of a JSON Pointer (RFC 6901). */

@@ -12,6 +12,7 @@ import org.opentrellis.core.journey.Segment;
 import org.opentrellis.core.journey.Strand;
 import org.opentrellis.core.problem.Problems;
 import org.opentrellis.core.problem.ProblemsFound;
+import org.opentrellis.core.problem.Refused;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -40,8 +41,8 @@ public final class Documents {
       try {
         JourneyRules.check(file.journey(), file.catalogue(), "/journey", problems);
         JourneyRules.check(file.catalogue(), problems);
-      } catch (IllegalArgumentException twice) {
-        problems.add("bad-value", "", Json.sentence(twice));
+      } catch (Refused twice) {
+        problems.add(twice.code(), "", twice.sentence());
       }
       problems.throwIfAny();
       return file;

@@ -19,6 +19,7 @@ import org.opentrellis.core.calendar.Years;
 import org.opentrellis.core.calibrate.SendRecord;
 import org.opentrellis.core.problem.Problems;
 import org.opentrellis.core.problem.ProblemsFound;
+import org.opentrellis.core.problem.Refused;
 
 /**
  * Reads what became of messages from CSV (RFC 4180) with a header: {@code person}, {@code message}
@@ -103,10 +104,7 @@ public final class HistoryCsv {
           break;
         }
       }
-    } catch (IOException
-        | UncheckedIOException
-        | IllegalArgumentException
-        | IllegalStateException broken) {
+    } catch (IOException | UncheckedIOException | Refused | IllegalStateException broken) {
       add(
           "bad-csv",
           "/" + (line - 1),
@@ -203,7 +201,7 @@ public final class HistoryCsv {
     }
     try {
       return Optional.of(Years.withinReason(java.time.OffsetDateTime.parse(value).toInstant()));
-    } catch (DateTimeException | IllegalArgumentException wrong) {
+    } catch (DateTimeException | Refused wrong) {
       add(
           "bad-time",
           place(line),

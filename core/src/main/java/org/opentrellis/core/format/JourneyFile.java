@@ -8,6 +8,7 @@ import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.Segment;
 import org.opentrellis.core.journey.Strand;
+import org.opentrellis.core.problem.Refused;
 
 /**
  * A journey with everything it needs to be run elsewhere.
@@ -29,7 +30,7 @@ public record JourneyFile(
 
   public JourneyFile {
     if (version != VERSION) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "this file is of version %d of the format, and only version %d can be read"
               .formatted(version, VERSION));
     }

@@ -83,11 +83,6 @@ public final class Json {
     return MAPPER.createParser(text);
   }
 
-  static String sentence(IllegalArgumentException refused) {
-    String text = String.valueOf(refused.getMessage());
-    return Character.toUpperCase(text.charAt(0)) + text.substring(1) + ".";
-  }
-
   public static String write(Object value) {
     return MAPPER.writeValueAsString(value);
   }

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.function.Function;
 import org.opentrellis.core.calendar.Years;
 import org.opentrellis.core.journey.Money;
+import org.opentrellis.core.problem.Refused;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.DecimalNode;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -16,7 +17,7 @@ import tools.jackson.databind.node.JsonNodeFactory;
 /**
  * How one kind of single value stands in a document.
  *
- * @param read from a value of the right JSON type; refuses with IllegalArgumentException
+ * @param read from a value of the right JSON type; refuses with Refused
  * @param schema what JSON Schema says of it
  */
 record Leaf(
@@ -144,7 +145,7 @@ record Leaf(
           }
           double cents = given.doubleValue() * 100;
           if (Math.abs(cents - Math.rint(cents)) > 1e-6) {
-            throw new IllegalArgumentException("an amount of money has at most two decimals");
+            throw new Refused("an amount of money has at most two decimals");
           }
           return new Money(Math.round(cents));
         },
@@ -186,12 +187,12 @@ record Leaf(
     try {
       return parse.get();
     } catch (DateTimeException wrong) {
-      throw new IllegalArgumentException(refusal, wrong);
+      throw new Refused(refusal);
     }
   }
 
   /** The value is of another JSON type than needed. */
-  static final class WrongKind extends IllegalArgumentException {
+  static final class WrongKind extends RuntimeException {
     private static final long serialVersionUID = 1L;
   }
 }

@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.opentrellis.core.journey.Name;
+import org.opentrellis.core.problem.Refused;
 
 /**
  * How a type stands in a document. The format follows from the types, so that a new kind of step
@@ -113,13 +114,13 @@ sealed interface Shape {
   /**
    * Makes a record of its components.
    *
-   * @throws IllegalArgumentException if the record refuses them
+   * @throws Refused if the record refuses them
    */
   static Object make(Class<?> type, List<?> values) {
     try {
       return CONSTRUCTOR.get(type).newInstance(new ArrayList<>(values).toArray());
     } catch (InvocationTargetException refused) {
-      if (refused.getCause() instanceof IllegalArgumentException why) {
+      if (refused.getCause() instanceof Refused why) {
         throw why;
       }
       throw new IllegalStateException("cannot make a " + type, refused);

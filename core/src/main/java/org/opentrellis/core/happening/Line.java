@@ -2,6 +2,7 @@ package org.opentrellis.core.happening;
 
 import org.opentrellis.core.journey.Money;
 import org.opentrellis.core.journey.ProductName;
+import org.opentrellis.core.problem.Refused;
 
 /**
  * One line of a cart or an order.
@@ -12,7 +13,7 @@ import org.opentrellis.core.journey.ProductName;
 public record Line(ProductName product, int quantity, Money price) {
   public Line {
     if (quantity < 1) {
-      throw new IllegalArgumentException("a line has at least one thing, not " + quantity);
+      throw new Refused("a line has at least one thing, not " + quantity);
     }
   }
 }

@@ -2,6 +2,7 @@ package org.opentrellis.core.happening;
 
 import org.opentrellis.core.journey.JourneyName;
 import org.opentrellis.core.journey.StepId;
+import org.opentrellis.core.problem.Refused;
 
 /**
  * One message that went out to a person.
@@ -12,7 +13,7 @@ import org.opentrellis.core.journey.StepId;
 public record MessageRef(JourneyName journey, int visit, StepId step) {
   public MessageRef {
     if (visit < 0) {
-      throw new IllegalArgumentException("visits are counted from 0, not from " + visit);
+      throw new Refused("visits are counted from 0, not from " + visit);
     }
   }
 }

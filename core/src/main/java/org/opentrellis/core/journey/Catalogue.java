@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.opentrellis.core.problem.Refused;
 
 /**
  * What journeys refer to: messages, strands and segments.
@@ -44,7 +45,7 @@ public record Catalogue(List<Message> messages, List<Strand> strands, List<Segme
     Map<String, Name> seen = new HashMap<>();
     for (Name name : names) {
       if (seen.put(name.value(), name) != null) {
-        throw new IllegalArgumentException("\u201c" + name.value() + "\u201d is there twice");
+        throw new Refused("\u201c" + name.value() + "\u201d is there twice");
       }
     }
   }

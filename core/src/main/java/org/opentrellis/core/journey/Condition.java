@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.opentrellis.core.calendar.Amount;
+import org.opentrellis.core.problem.Refused;
 
 /** A question about one person that has an answer at every moment. */
 public sealed interface Condition
@@ -81,7 +82,7 @@ public sealed interface Condition
     public Field {
       values = List.copyOf(values);
       if (values.size() != is.operands()) {
-        throw new IllegalArgumentException(
+        throw new Refused(
             "\u201c%s\u201d takes %d values, not %d"
                 .formatted(is.words(), is.operands(), values.size()));
       }

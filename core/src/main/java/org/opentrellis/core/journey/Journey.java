@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.opentrellis.core.calendar.SendWindow;
+import org.opentrellis.core.problem.Refused;
 
 /**
  * A journey: who comes in, what happens to them, and what for. A tree of steps, so it always ends.
@@ -108,7 +109,7 @@ public record Journey(
         .forEach(
             id -> {
               if (!seen.add(id)) {
-                throw new IllegalArgumentException("the id " + id + " is used twice");
+                throw new Refused("the id " + id + " is used twice");
               }
             });
   }

@@ -1,6 +1,7 @@
 package org.opentrellis.core.journey;
 
 import java.util.List;
+import org.opentrellis.core.problem.Refused;
 
 /**
  * A message as the journey sees it; its layout comes later.
@@ -28,10 +29,10 @@ public record Message(
             : Text.named("a text", subject, 1000);
     links = List.copyOf(links);
     if (links.size() > MOST_LINKS) {
-      throw new IllegalArgumentException("a message has at most " + MOST_LINKS + " links");
+      throw new Refused("a message has at most " + MOST_LINKS + " links");
     }
     if (links.stream().distinct().count() != links.size()) {
-      throw new IllegalArgumentException("a message must not name a link twice");
+      throw new Refused("a message must not name a link twice");
     }
   }
 

@@ -1,5 +1,7 @@
 package org.opentrellis.core.journey;
 
+import org.opentrellis.core.problem.Refused;
+
 /**
  * An amount of money in the account's currency.
  *
@@ -10,8 +12,7 @@ public record Money(long cents) {
 
   public Money {
     if (cents < 0 || cents > MOST) {
-      throw new IllegalArgumentException(
-          "an amount of money must be 0 to a million, not " + inUnits(cents));
+      throw new Refused("an amount of money must be 0 to a million, not " + inUnits(cents));
     }
   }
 

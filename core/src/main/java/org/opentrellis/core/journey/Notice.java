@@ -1,5 +1,7 @@
 package org.opentrellis.core.journey;
 
+import org.opentrellis.core.problem.Refused;
+
 /** Who is told, and what. */
 public sealed interface Notice permits Notice.Teammate, Notice.WebAddress {
 
@@ -20,8 +22,7 @@ public sealed interface Notice permits Notice.Teammate, Notice.WebAddress {
     public WebAddress {
       url = Text.named("a web address", url, 500);
       if (!url.startsWith("http://") && !url.startsWith("https://")) {
-        throw new IllegalArgumentException(
-            "a web address starts with http:// or https://, not " + url);
+        throw new Refused("a web address starts with http:// or https://, not " + url);
       }
     }
   }

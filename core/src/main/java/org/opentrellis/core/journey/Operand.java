@@ -1,6 +1,7 @@
 package org.opentrellis.core.journey;
 
 import java.time.LocalDate;
+import org.opentrellis.core.problem.Refused;
 
 /** What a field is compared with. */
 public sealed interface Operand permits Operand.Words, Operand.Number, Operand.Date, Operand.Today {
@@ -14,7 +15,7 @@ public sealed interface Operand permits Operand.Words, Operand.Number, Operand.D
   record Number(double number) implements Operand {
     public Number {
       if (!Double.isFinite(number)) {
-        throw new IllegalArgumentException("a number must be finite, not " + number);
+        throw new Refused("a number must be finite, not " + number);
       }
     }
   }

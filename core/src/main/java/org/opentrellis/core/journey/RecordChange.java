@@ -1,6 +1,7 @@
 package org.opentrellis.core.journey;
 
 import java.util.List;
+import org.opentrellis.core.problem.Refused;
 
 /** A change to what is known of a person. */
 public sealed interface RecordChange
@@ -34,7 +35,7 @@ public sealed interface RecordChange
     public MoveToList {
       from = List.copyOf(from);
       if (from.isEmpty()) {
-        throw new IllegalArgumentException("a move must name at least one list to leave");
+        throw new Refused("a move must name at least one list to leave");
       }
     }
   }
@@ -54,7 +55,7 @@ public sealed interface RecordChange
   record AddToField(FieldName field, double number) implements RecordChange {
     public AddToField {
       if (!Double.isFinite(number)) {
-        throw new IllegalArgumentException("a number must be finite, not " + number);
+        throw new Refused("a number must be finite, not " + number);
       }
     }
   }

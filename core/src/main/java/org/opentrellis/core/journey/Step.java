@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.opentrellis.core.calendar.Amount;
+import org.opentrellis.core.problem.Refused;
 
 /** One line of the run sheet: something that happens to a person, in order. */
 public sealed interface Step
@@ -186,7 +187,7 @@ public sealed interface Step
     public Branch {
       arms = List.copyOf(arms);
       if (arms.isEmpty()) {
-        throw new IllegalArgumentException("branch " + id + " needs at least one arm");
+        throw new Refused("branch " + id + " needs at least one arm");
       }
     }
 
@@ -224,7 +225,7 @@ public sealed interface Step
     public SplitTest {
       arms = List.copyOf(arms);
       if (arms.size() < 2) {
-        throw new IllegalArgumentException("split test " + id + " needs at least two arms");
+        throw new Refused("split test " + id + " needs at least two arms");
       }
     }
 
@@ -252,7 +253,7 @@ public sealed interface Step
     public Change {
       changes = List.copyOf(changes);
       if (changes.isEmpty()) {
-        throw new IllegalArgumentException("change " + id + " changes nothing");
+        throw new Refused("change " + id + " changes nothing");
       }
     }
   }

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.opentrellis.core.problem.Refused;
 
 /**
  * Puts the steps of strands in the place where they are included. An include step stays, so that
@@ -26,7 +27,7 @@ public final class Strands {
    * The journey with the steps of its strands; one that has them already stays as it is. An unknown
    * strand has no steps; a check says so.
    *
-   * @throws IllegalArgumentException if a strand includes itself
+   * @throws Refused if a strand includes itself
    */
   public static Journey expand(Journey journey, Catalogue catalogue) {
     boolean done = journey.steps().anyMatch(step -> step.id().value().indexOf('/') >= 0);
@@ -90,7 +91,8 @@ public final class Strands {
       return Stream.of(include);
     }
     if (inside.contains(include.strand())) {
-      throw new IllegalArgumentException(
+      throw new Refused(
+          "strand-circle",
           "strand %s includes itself: %s"
               .formatted(
                   include.strand(),

@@ -1,6 +1,7 @@
 package org.opentrellis.core.journey;
 
 import java.time.LocalTime;
+import org.opentrellis.core.problem.Refused;
 
 /** The few rules for single values that all types share. Each refuses with a sentence. */
 final class Text {
@@ -8,41 +9,40 @@ final class Text {
 
   /**
    * @return the value without white space at its ends
-   * @throws IllegalArgumentException if it is blank or too long, or {@link Characters} refuses it
+   * @throws Refused if it is blank or too long, or {@link Characters} refuses it
    */
   static String named(String what, String value, int most) {
     String trimmed = value.strip();
     if (trimmed.isEmpty()) {
-      throw new IllegalArgumentException(what + " must not be empty");
+      throw new Refused(what + " must not be empty");
     }
     if (trimmed.length() > most) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           what + " must have at most " + most + " characters, not " + trimmed.length());
     }
     Characters.refusal(trimmed)
         .ifPresent(
             wrong -> {
-              throw new IllegalArgumentException(what + " " + wrong);
+              throw new Refused(what + " " + wrong);
             });
     return trimmed;
   }
 
   static void inRange(String what, int value, int least, int most) {
     if (value < least || value > most) {
-      throw new IllegalArgumentException(
-          what + " must be " + least + " to " + most + ", not " + value);
+      throw new Refused(what + " must be " + least + " to " + most + ", not " + value);
     }
   }
 
   static void percent(double value) {
     if (!(value >= 0 && value <= 100)) {
-      throw new IllegalArgumentException("a share must be 0 to 100 percent, not " + value);
+      throw new Refused("a share must be 0 to 100 percent, not " + value);
     }
   }
 
   static void toTheMinute(LocalTime time) {
     if (time.getSecond() != 0 || time.getNano() != 0) {
-      throw new IllegalArgumentException("a time of day goes to the minute, not " + time);
+      throw new Refused("a time of day goes to the minute, not " + time);
     }
   }
 }

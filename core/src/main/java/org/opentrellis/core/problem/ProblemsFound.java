@@ -26,10 +26,8 @@ public final class ProblemsFound extends RuntimeException {
    *
    * @param place where the refused value stands, as a JSON Pointer
    */
-  public static ProblemsFound refused(String place, IllegalArgumentException why) {
-    String words = String.valueOf(why.getMessage());
-    String sentence = Character.toUpperCase(words.charAt(0)) + words.substring(1) + ".";
-    return new ProblemsFound(List.of(new Problem("bad-value", place, sentence)));
+  public static ProblemsFound refused(String place, Refused why) {
+    return new ProblemsFound(List.of(new Problem(why.code(), place, why.sentence())));
   }
 
   public List<Problem> problems() {

@@ -12,6 +12,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.problem.Refused;
 import org.opentrellis.core.sentence.Style;
 
 /**
@@ -264,7 +265,7 @@ final class Cursor {
   <T> T meaning(int from, Supplier<T> make) {
     try {
       return make.get();
-    } catch (IllegalArgumentException refused) {
+    } catch (Refused refused) {
       String why = String.valueOf(refused.getMessage());
       String sentence = why.substring(0, 1).toUpperCase(Locale.ROOT) + why.substring(1) + ".";
       throw new NotUnderstood(sentence, from, Math.max(from, at));

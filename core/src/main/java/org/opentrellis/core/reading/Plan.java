@@ -16,6 +16,7 @@ import org.opentrellis.core.journey.Purpose;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepId;
 import org.opentrellis.core.journey.Way;
+import org.opentrellis.core.problem.Refused;
 
 /**
  * A journey written down as indented sentences, with the reasons for them.
@@ -39,7 +40,7 @@ public record Plan(
   /**
    * Reads a plan.
    *
-   * @throws IllegalArgumentException that names the line which is not understood, and why
+   * @throws Refused that names the line which is not understood, and why
    */
   public static Plan read(String text) {
     return new Writer(text.lines().toList()).plan();
@@ -105,7 +106,7 @@ public record Plan(
           switch (result) {
             case Reading.Understood one -> one;
             case Reading.Refused refused ->
-                throw new IllegalArgumentException(
+                throw new Refused(
                     "line %d, \u201c%s\u201d: %s".formatted(number, said, refused.why()));
           };
       journey = understood.journey();

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.problem.Refused;
 
 /**
  * What the user's plan and conscience allow, and how a run stands to it, in sentences.
@@ -28,13 +29,13 @@ public record SendingLimits(
 
   public SendingLimits {
     if (monthlyQuota != null && monthlyQuota < 1) {
-      throw new IllegalArgumentException("a monthly quota must be at least 1, not " + monthlyQuota);
+      throw new Refused("a monthly quota must be at least 1, not " + monthlyQuota);
     }
     if (segmentPrice != null && !(segmentPrice >= 0 && segmentPrice < 1_000)) {
-      throw new IllegalArgumentException("a segment must cost 0 to 1,000, not " + segmentPrice);
+      throw new Refused("a segment must cost 0 to 1,000, not " + segmentPrice);
     }
     if (emailsPerWeek < 1 || emailsPerWeek > 50) {
-      throw new IllegalArgumentException("the emails a week must be 1 to 50, not " + emailsPerWeek);
+      throw new Refused("the emails a week must be 1 to 50, not " + emailsPerWeek);
     }
   }
 

@@ -34,6 +34,7 @@ import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.machine.Visit;
 import org.opentrellis.core.machine.Witness;
+import org.opentrellis.core.problem.Refused;
 
 /** Simulate from known values, fit, and get them back within their intervals. Seeds are fixed. */
 class CalibratorTest {
@@ -241,13 +242,13 @@ class CalibratorTest {
     List<SendRecord> everybody =
         oneEmailEach(60, sent, n -> Optional.of(sent.plusSeconds(3_600 + 60L * n)));
     assertThatThrownBy(() -> Calibrator.fit(everybody, until))
-        .isInstanceOf(IllegalArgumentException.class)
+        .isInstanceOf(Refused.class)
         .hasMessageStartingWith("everybody opened every message that reached them");
     List<SendRecord> atOnce =
         oneEmailEach(
             60, sent, n -> n % 2 == 0 ? Optional.of(sent.plusSeconds(3_600)) : Optional.empty());
     assertThatThrownBy(() -> Calibrator.fit(atOnce, until))
-        .isInstanceOf(IllegalArgumentException.class)
+        .isInstanceOf(Refused.class)
         .hasMessageStartingWith("all 30 opens came equally long after sending");
   }
 

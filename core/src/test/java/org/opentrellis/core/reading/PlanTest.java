@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Purpose;
+import org.opentrellis.core.problem.Refused;
 import org.opentrellis.core.sentence.RunSheet;
 
 class PlanTest {
@@ -61,7 +62,7 @@ class PlanTest {
   @Test
   void whatIsNotUnderstoodIsNamedWithItsLine() {
     assertThatThrownBy(() -> Plan.read("welcome: A\nSend \"B\"\nWait for rain"))
-        .isInstanceOf(IllegalArgumentException.class)
+        .isInstanceOf(Refused.class)
         .hasMessageContaining("line 3")
         .hasMessageContaining("Wait for rain");
   }
