@@ -1,3 +1,4 @@
+import { namesIn, part } from './editors/shapes'
 import { useStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
@@ -295,15 +296,22 @@ export const useJourneyStore = defineStore('journey', () => {
     }
   }
 
-  /** The names of one kind that the account already uses, by where they stand in documents. */
+  /** The names of one type that the account already uses. */
   function knownNames(type: string): string[] {
     if (type === 'LinkName') return [...new Set(messages.value.flatMap((one) => one.links))]
     if (type === 'SegmentName') return segments.value.map((one) => one.name)
     if (type === 'JourneyName') return view.value?.otherJourneys ?? []
-    const field = type.replace('Name', '').toLowerCase()
-    const text = JSON.stringify([journey.value, view.value?.behaviour.groups])
-    const found = [...text.matchAll(new RegExp(`"${field}":"((?:[^"\\\\]|\\\\.)*)"`, 'g'))]
-    return [...new Set(found.map((match) => JSON.parse(`"${match[1]}"`) as string))].sort()
+    const groups = view.value?.behaviour.groups ?? []
+    const held: Record<string, string[]> = {
+      FieldName: groups.flatMap((group) => Object.keys(group.fields)),
+      EventName: groups.flatMap((group) => Object.keys(group.events)),
+    }
+    const named = [
+      ...namesIn(part('Journey'), journey.value, type),
+      ...groups.flatMap((group) => namesIn(part('AudienceGroup'), group, type)),
+      ...(held[type] ?? []),
+    ]
+    return [...new Set(named)].sort()
   }
 
   /** What a step is called on the sheet. */

@@ -1,4 +1,5 @@
 import type { ConditionDocument, JourneyDocument, MessageView, StepDocument } from '@/api/types'
+import { namesIn, part } from './editors/shapes'
 import { allSteps, emailsBefore, findArm, findStep, freshId, START } from './edits'
 
 /** The kinds of step that can be added: their names, how their ids begin, and what they do. */
@@ -100,9 +101,9 @@ function unusedMessage(
   journey: JourneyDocument,
   messages: MessageView[],
 ): string | null {
-  const used = new Set(JSON.stringify(journey.body).match(/"message":"[^"]*"/g) ?? [])
+  const used = namesIn(part('Journey'), journey, 'MessageId')
   const right = messages.filter((one) => one.channel === channel)
-  const unused = right.find((one) => !used.has(`"message":${JSON.stringify(one.id)}`))
+  const unused = right.find((one) => !used.includes(one.id))
   return (unused ?? right[0])?.id ?? null
 }
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { beginning, fitted, ofKind, part, shapeOf, type Schema } from './shapes'
+import { beginning, fitted, namesIn, ofKind, part, shapeOf, type Schema } from './shapes'
 import { kindWords, spokenWords } from './words'
 
 const FAMILIES = [
@@ -89,5 +89,22 @@ describe('the parts of a journey', () => {
       if (shape.type !== 'fields') continue
       for (const field of shape.fields) expect(spokenWords(one.part, field.name)).not.toBe('')
     }
+  })
+})
+
+describe('names in a part', () => {
+  it('are found by what its schema says, not by how fields are called', () => {
+    const change = {
+      kind: 'change',
+      id: 'tag',
+      changes: [
+        { kind: 'addTag', tag: 'list' },
+        { kind: 'moveToList', list: 'new', from: ['old'] },
+        { kind: 'setField', field: 'town', value: { kind: 'words', text: 'tag' } },
+      ],
+    }
+    expect(namesIn(part('Step'), change, 'ListName')).toEqual(['old', 'new'])
+    expect(namesIn(part('Step'), change, 'TagName')).toEqual(['list'])
+    expect(namesIn(part('Step'), change, 'FieldName')).toEqual(['town'])
   })
 })

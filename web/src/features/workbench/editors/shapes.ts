@@ -170,3 +170,26 @@ export function fitted(value: Fields): Fields {
   }
   return value
 }
+
+/** The names of one type that stand in a part, by what its schema says; some may stand twice. */
+export function namesIn(schema: Schema, value: Value, type: string): string[] {
+  if (value === null || value === undefined) return []
+  if (nameOf(schema) === type) return [value as string]
+  const shape = shapeOf(schema)
+  switch (shape.type) {
+    case 'maybe':
+      return namesIn(shape.of, value, type)
+    case 'list':
+      return (value as Value[]).flatMap((one) => namesIn(shape.item, one, type))
+    case 'oneOf': {
+      const chosen = shape.kinds.find((one) => one.kind === (value as Fields).kind)
+      return chosen ? namesIn(part(chosen.part), value, type) : []
+    }
+    case 'fields':
+      return shape.fields.flatMap((field) =>
+        namesIn(field.schema, (value as Fields)[field.name], type),
+      )
+    default:
+      return []
+  }
+}

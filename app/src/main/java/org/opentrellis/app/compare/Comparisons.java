@@ -10,15 +10,15 @@ import org.opentrellis.app.dryruns.DryRuns;
 import org.opentrellis.app.dryruns.KeptRun;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.core.compare.Compared;
+import org.opentrellis.core.compare.ComparedJourney;
 import org.opentrellis.core.compare.Comparison;
 import org.opentrellis.core.compare.LineUp;
-import org.opentrellis.core.compare.Side;
 import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.report.JourneyReport;
-import org.opentrellis.core.sentence.Difference;
 import org.opentrellis.core.sentence.DifferenceLine;
+import org.opentrellis.core.sentence.JourneyDifference;
 import org.opentrellis.core.sentence.RunSheet;
 import org.springframework.stereotype.Service;
 
@@ -67,10 +67,10 @@ public class Comparisons {
     List<DryRunSummary> summaries =
         chosen.stream().map(one -> one.run.summary(one.ref.number())).toList();
     List<String> names = RunNames.of(summaries);
-    List<Side> sides = new ArrayList<>();
+    List<ComparedJourney> sides = new ArrayList<>();
     List<ComparisonView.Column> columns = new ArrayList<>();
     for (int i = 0; i < chosen.size(); i++) {
-      Side side = side(chosen.get(i), names.get(i));
+      ComparedJourney side = side(chosen.get(i), names.get(i));
       sides.add(side);
       columns.add(
           new ComparisonView.Column(
@@ -113,7 +113,7 @@ public class Comparisons {
     }
   }
 
-  private static Side side(Chosen chosen, String name) {
+  private static ComparedJourney side(Chosen chosen, String name) {
     KeptRun run = chosen.run;
     KeptRun.Part part = chosen.part();
     JourneyReport report = run.report().journeys().get(chosen.ref.number());
@@ -121,7 +121,7 @@ public class Comparisons {
     RunSheet.of(part.journey(), run.catalogue())
         .rows()
         .forEach(row -> steps.put(row.id(), row.brief()));
-    return new Side(
+    return new ComparedJourney(
         name,
         Strands.expand(part.journey(), run.catalogue()),
         steps,
@@ -165,7 +165,8 @@ public class Comparisons {
             new ComparisonView.Version(
                 chosen.get(i).ref.toString(),
                 names.get(i),
-                Difference.between(base.journey(), part.journey(), chosen.get(i).run.catalogue())
+                JourneyDifference.between(
+                        base.journey(), part.journey(), chosen.get(i).run.catalogue())
                     .stream()
                     .filter(line -> line.kind() != DifferenceLine.Kind.SAME)
                     .toList()));

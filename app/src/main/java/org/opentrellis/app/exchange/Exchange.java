@@ -12,7 +12,7 @@ import org.opentrellis.app.messages.MessageLibrary;
 import org.opentrellis.app.storage.AgainIfTaken;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.JourneyFile;
-import org.opentrellis.core.format.Packing;
+import org.opentrellis.core.format.JourneyPacker;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.JourneyState;
@@ -48,7 +48,8 @@ class Exchange {
 
   String file(long id) {
     KeptJourney kept = journeys.find(id);
-    return Documents.writeFile(Packing.of(kept.journey(), catalogues.current(), kept.behaviour()));
+    return Documents.writeFile(
+        JourneyPacker.pack(kept.journey(), catalogues.current(), kept.behaviour()));
   }
 
   String markdown(long id) {

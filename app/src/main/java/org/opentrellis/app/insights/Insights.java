@@ -15,12 +15,12 @@ import org.opentrellis.core.dryrun.CohortSettings;
 import org.opentrellis.core.dryrun.DryRun;
 import org.opentrellis.core.dryrun.PairedDryRun;
 import org.opentrellis.core.format.Documents;
-import org.opentrellis.core.measure.Difference;
 import org.opentrellis.core.measure.RunMeasures;
+import org.opentrellis.core.measure.ShareDifference;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.problem.Refused;
 import org.opentrellis.core.report.OpensOfTen;
-import org.opentrellis.core.vary.Plan;
+import org.opentrellis.core.vary.VariedRun;
 import org.opentrellis.core.vary.WhatMatters;
 import org.springframework.stereotype.Service;
 import tools.jackson.databind.JsonNode;
@@ -50,9 +50,9 @@ class Insights {
   }
 
   /** One journey of a run, by itself. */
-  private static Plan plan(KeptRun run, int number) {
+  private static VariedRun plan(KeptRun run, int number) {
     KeptRun.Part part = run.part(number);
-    return new Plan(
+    return new VariedRun(
         part.journey(),
         run.catalogue(),
         part.behaviour(),
@@ -77,7 +77,8 @@ class Insights {
     DryRun before = dryRun(run, part, part.behaviour(), run.cohort(), people);
     DryRun after = dryRun(run, part, behaviour, cohort, people);
     boolean hasGoal = part.journey().goal().isPresent();
-    Difference goal = hasGoal ? Difference.paired(new PairedDryRun(after, before).goalMet()) : null;
+    ShareDifference goal =
+        hasGoal ? ShareDifference.paired(new PairedDryRun(after, before).goalMet()) : null;
     RunMeasures then = RunMeasures.of(before.run(processors));
     RunMeasures now = RunMeasures.of(after.run(processors));
     return new PreviewView(people, then, now, goal, sentence(then, now, goal, people));
@@ -97,7 +98,7 @@ class Insights {
   }
 
   private static String sentence(
-      RunMeasures then, RunMeasures now, @Nullable Difference goal, int people) {
+      RunMeasures then, RunMeasures now, @Nullable ShareDifference goal, int people) {
     if (goal == null || then.goal() == null || now.goal() == null) {
       return "The journey has no goal to compare; see how the opens change.";
     }

@@ -1,8 +1,8 @@
 package org.opentrellis.app.insights;
 
 import org.jspecify.annotations.Nullable;
-import org.opentrellis.core.measure.Difference;
 import org.opentrellis.core.measure.RunMeasures;
+import org.opentrellis.core.measure.ShareDifference;
 
 /**
  * What other assumptions would make of a run, on fewer people.
@@ -17,5 +17,5 @@ record PreviewView(
     int people,
     RunMeasures before,
     RunMeasures after,
-    @Nullable Difference goal,
+    @Nullable ShareDifference goal,
     String sentence) {}

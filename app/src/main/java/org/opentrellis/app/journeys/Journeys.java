@@ -24,8 +24,8 @@ import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Purpose;
 import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.problem.ProblemsFound;
-import org.opentrellis.core.sentence.Difference;
 import org.opentrellis.core.sentence.DifferenceLine;
+import org.opentrellis.core.sentence.JourneyDifference;
 import org.opentrellis.core.sentence.RunSheet;
 import org.opentrellis.core.sentence.StateChange;
 import org.springframework.dao.DuplicateKeyException;
@@ -167,7 +167,7 @@ public class Journeys {
     List<String> changedHere =
         versions.find(id, readAt).stream()
             .map(row -> Documents.readJourney(Json.tree(row.document()), catalogue))
-            .flatMap(base -> Difference.between(base, journey, catalogue).stream())
+            .flatMap(base -> JourneyDifference.between(base, journey, catalogue).stream())
             .filter(line -> line.kind() != DifferenceLine.Kind.SAME)
             .map(DifferenceLine::row)
             .toList();
@@ -176,7 +176,7 @@ public class Journeys {
         view(id),
         new JourneyEdits.LostSave(
             Documents.write(journey),
-            Difference.between(find(id).journey(), journey, catalogue),
+            JourneyDifference.between(find(id).journey(), journey, catalogue),
             changedHere));
   }
 

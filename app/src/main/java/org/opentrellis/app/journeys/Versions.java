@@ -14,7 +14,7 @@ import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.problem.ProblemsFound;
-import org.opentrellis.core.sentence.Difference;
+import org.opentrellis.core.sentence.JourneyDifference;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -75,7 +75,7 @@ class Versions {
     Journey then =
         Documents.readJourney(FirstVersion.journey(Json.tree(row.document())), catalogue);
     return new VersionView.WholeVersion(
-        version, Documents.write(then), Difference.between(then, now, catalogue));
+        version, Documents.write(then), JourneyDifference.between(then, now, catalogue));
   }
 
   private VersionRow row(long journey, int version) {

@@ -20,7 +20,7 @@ import org.opentrellis.app.dryruns.KeptRun;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.CohortPlan;
 import org.opentrellis.core.behaviour.TypicalBehaviour;
-import org.opentrellis.core.compare.Whole;
+import org.opentrellis.core.compare.WholeRunDifference;
 import org.opentrellis.core.dryrun.CohortSettings;
 import org.opentrellis.core.dryrun.DryRun;
 import org.opentrellis.core.journey.Catalogue;
@@ -101,7 +101,7 @@ class ComparisonsTest {
   void aRunWithoutAGoalCannotBeComparedByGoal() {
     kept(1, "Frames", 3, 7, true);
     kept(2, "Letters", 1, 7, false);
-    Whole whole = compared("1", "2").comparison().wholes().get(1);
+    WholeRunDifference whole = compared("1", "2").comparison().wholes().get(1);
     assertThat(whole.goal()).isNull();
     assertThat(whole.goalSentence())
         .isEqualTo(

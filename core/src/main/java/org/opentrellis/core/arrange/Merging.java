@@ -11,8 +11,8 @@ import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepEdits;
 import org.opentrellis.core.journey.StepId;
 import org.opentrellis.core.journey.Way;
-import org.opentrellis.core.sentence.Difference;
 import org.opentrellis.core.sentence.DifferenceLine;
+import org.opentrellis.core.sentence.JourneyDifference;
 import org.opentrellis.core.sentence.RunSheet;
 
 /** Puts two versions of a journey together: theirs, but for the rows that are to be as in ours. */
@@ -35,7 +35,7 @@ public final class Merging {
    */
   public static Journey of(Journey theirs, Journey ours, Set<String> rows, Catalogue catalogue) {
     boolean all =
-        Difference.between(theirs, ours, catalogue).stream()
+        JourneyDifference.between(theirs, ours, catalogue).stream()
             .filter(line -> line.kind() != DifferenceLine.Kind.SAME)
             .allMatch(line -> rows.contains(line.row()));
     return all ? ours.edit().state(theirs.state()).done() : new Merging(theirs, ours, rows).merge();
@@ -58,7 +58,7 @@ public final class Merging {
 
   private void lines() {
     JourneyEdit edit = merged.edit();
-    if (rows.contains(Difference.NAME)) {
+    if (rows.contains(JourneyDifference.NAME)) {
       edit.name(ours.name()).purpose(ours.purpose());
     }
     if (rows.contains(RunSheet.OPENING)) {

@@ -9,10 +9,10 @@ import org.opentrellis.core.journey.Name;
 final class NeverSet implements Check {
   @Override
   public List<Finding> look(CheckContext context) {
-    Set<Name> known = Marks.known(context);
+    Set<Name> known = LabelUse.known(context);
     List<Finding> findings = new ArrayList<>();
-    Marks.askedByRules(context.journey())
-        .flatMap(Marks::in)
+    LabelUse.askedByRules(context.journey())
+        .flatMap(LabelUse::in)
         .filter(name -> !known.contains(name))
         .distinct()
         .forEach(name -> findings.add(Findings.warning(code(name), sentence(name))));
@@ -22,7 +22,7 @@ final class NeverSet implements Check {
         .forEach(
             step ->
                 step.conditions().stream()
-                    .flatMap(Marks::in)
+                    .flatMap(LabelUse::in)
                     .filter(name -> !known.contains(name))
                     .distinct()
                     .forEach(
@@ -32,17 +32,17 @@ final class NeverSet implements Check {
   }
 
   private static String code(Name name) {
-    return Marks.isList(name) ? "list-never-joined" : "tag-never-set";
+    return LabelUse.isList(name) ? "list-never-joined" : "tag-never-set";
   }
 
   private static String sentence(Name name) {
     String asked =
-        Marks.isList(name)
+        LabelUse.isList(name)
             ? "%s is asked for, but no journey puts people on it and no audience group is on it, so "
                 + "nobody is. Check the spelling, or add people to it in a step."
             : "%s is asked for, but no journey sets it and no audience group brings it, so "
                 + "nobody has it. Check the spelling, or set the tag in a step.";
-    String words = asked.formatted(Marks.words(name));
+    String words = asked.formatted(LabelUse.words(name));
     return Character.toUpperCase(words.charAt(0)) + words.substring(1);
   }
 }

@@ -10,14 +10,14 @@ import org.opentrellis.core.journey.TagName;
 final class TagNeverUsed implements Check {
   @Override
   public List<Finding> look(CheckContext context) {
-    Set<Name> used = Marks.used(context);
+    Set<Name> used = LabelUse.used(context);
     List<Finding> findings = new ArrayList<>();
     context
         .expanded()
         .steps()
         .forEach(
             step ->
-                Marks.setBy(step)
+                LabelUse.setBy(step)
                     .filter(TagName.class::isInstance)
                     .filter(tag -> !used.contains(tag))
                     .distinct()

@@ -48,7 +48,8 @@ public record ComparedTable(
       @Nullable Double before,
       @Nullable Judged against) {}
 
-  static ComparedTable of(List<Side> sides, int baseline, LineUp lineUp, Compared compared) {
+  static ComparedTable of(
+      List<ComparedJourney> sides, int baseline, LineUp lineUp, Compared compared) {
     Map<String, List<@Nullable StepMeasures>> rows = lineUp.rows(sides);
     List<Judge.Case> cases = new ArrayList<>();
     Map<Integer, PairedSends> paired = paired(sides, baseline, rows);
@@ -92,8 +93,8 @@ public record ComparedTable(
   }
 
   private static Map<Integer, PairedSends> paired(
-      List<Side> sides, int baseline, Map<String, List<@Nullable StepMeasures>> rows) {
-    Side base = sides.get(baseline);
+      List<ComparedJourney> sides, int baseline, Map<String, List<@Nullable StepMeasures>> rows) {
+    ComparedJourney base = sides.get(baseline);
     Map<Integer, PairedSends> all = new HashMap<>();
     for (int i = 0; i < sides.size(); i++) {
       if (i == baseline || !sides.get(i).samePeopleAs(base)) {
@@ -107,7 +108,7 @@ public record ComparedTable(
           pairs.add(new PairedSends.Pair(now.id(), then.id()));
         }
       }
-      Side side = sides.get(i);
+      ComparedJourney side = sides.get(i);
       all.put(
           i,
           PairedSends.of(
@@ -122,21 +123,21 @@ public record ComparedTable(
   }
 
   private static Judge.Case comparison(
-      Side side,
+      ComparedJourney side,
       StepMeasures now,
-      Side base,
+      ComparedJourney base,
       StepMeasures then,
       Compared compared,
       @Nullable PairedSends paired) {
     Share share = compared.of(now);
     Share other = compared.of(then);
     boolean some = share.of() > 0 && other.of() > 0;
-    Raw raw =
+    UnjudgedDifference raw =
         !some
             ? null
             : paired == null
-                ? Raw.unpaired(share, other)
-                : Raw.paired(
+                ? UnjudgedDifference.unpaired(share, other)
+                : UnjudgedDifference.paired(
                     paired.ratios(
                         new PairedSends.Pair(now.id(), then.id()), compared.of, compared.among));
     return new Judge.Case(
@@ -153,7 +154,7 @@ public record ComparedTable(
         Math.min(side.measures().people(), base.measures().people()));
   }
 
-  private static Map<String, Double> changes(Side side, Compared compared) {
+  private static Map<String, Double> changes(ComparedJourney side, Compared compared) {
     Map<String, Double> changes = new HashMap<>();
     Double before = null;
     for (StepMeasures message : side.messages()) {

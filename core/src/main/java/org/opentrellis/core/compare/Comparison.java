@@ -12,19 +12,20 @@ import org.opentrellis.core.problem.Refused;
  * @param standsOut what a practitioner should look at, the weightiest first
  */
 public record Comparison(
-    ComparedTable table, List<@Nullable Whole> wholes, List<StandOut> standsOut) {
+    ComparedTable table, List<@Nullable WholeRunDifference> wholes, List<StandOut> standsOut) {
   public static final int MOST = 6;
 
   /**
    * @param sides two to six
    * @param baseline the place of the one that the others are compared with
    */
-  public static Comparison of(List<Side> sides, int baseline, LineUp lineUp, Compared compared) {
+  public static Comparison of(
+      List<ComparedJourney> sides, int baseline, LineUp lineUp, Compared compared) {
     if (sides.size() < 2 || sides.size() > MOST || baseline < 0 || baseline >= sides.size()) {
       throw new Refused(
           "two to " + MOST + " runs are compared, with one of them, not " + sides.size());
     }
-    List<@Nullable Whole> wholes = Whole.of(sides, baseline);
+    List<@Nullable WholeRunDifference> wholes = WholeRunDifference.of(sides, baseline);
     return new Comparison(
         ComparedTable.of(sides, baseline, lineUp, compared), wholes, StandOuts.of(sides, wholes));
   }

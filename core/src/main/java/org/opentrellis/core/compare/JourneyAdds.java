@@ -1,14 +1,14 @@
 package org.opentrellis.core.compare;
 
 import java.util.List;
-import org.opentrellis.core.measure.Difference;
 import org.opentrellis.core.measure.Share;
+import org.opentrellis.core.measure.ShareDifference;
 
 /** What the journey added over its hold-out, where it has one, and whether that is a difference. */
 final class JourneyAdds implements StandOutRule {
   @Override
-  public List<StandOut> find(Side side, int place) {
-    Difference added = side.measures().added();
+  public List<StandOut> find(ComparedJourney side, int place) {
+    ShareDifference added = side.measures().added();
     Share heldOut = side.measures().heldOutGoal();
     if (added == null || heldOut == null) {
       return List.of();

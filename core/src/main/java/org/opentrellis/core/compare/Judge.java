@@ -26,7 +26,8 @@ final class Judge {
    * @param scale what it is multiplied by for that
    * @param people how many people the smaller run has
    */
-  record Case(@Nullable Raw raw, String figures, String unit, double scale, long people) {}
+  record Case(
+      @Nullable UnjudgedDifference raw, String figures, String unit, double scale, long people) {}
 
   private Judge() {}
 
@@ -36,7 +37,7 @@ final class Judge {
         cases.stream()
             .map(Case::raw)
             .filter(java.util.Objects::nonNull)
-            .mapToDouble(Raw::pValue)
+            .mapToDouble(UnjudgedDifference::pValue)
             .toArray();
     double[] adjusted = Holm.adjust(p);
     List<@Nullable Judged> judged = new ArrayList<>();
@@ -47,7 +48,7 @@ final class Judge {
     return judged;
   }
 
-  private static Judged judged(Case of, Raw raw, double adjusted, int family) {
+  private static Judged judged(Case of, UnjudgedDifference raw, double adjusted, int family) {
     Long more = null;
     Judged.Kind kind;
     if (raw.fewest() < FEW) {
@@ -73,7 +74,12 @@ final class Judge {
   }
 
   private static String sentence(
-      Case of, Raw raw, double adjusted, Judged.Kind kind, @Nullable Long more, int family) {
+      Case of,
+      UnjudgedDifference raw,
+      double adjusted,
+      Judged.Kind kind,
+      @Nullable Long more,
+      int family) {
     String figures =
         "%s: %s %s (95%% interval %s to %s)"
             .formatted(

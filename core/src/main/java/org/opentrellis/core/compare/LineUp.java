@@ -15,14 +15,14 @@ public enum LineUp {
   /** The first beside the first, and so on, in the order in which people get them. */
   EMAIL_ORDER {
     @Override
-    Map<String, List<@Nullable StepMeasures>> rows(List<Side> sides) {
+    Map<String, List<@Nullable StepMeasures>> rows(List<ComparedJourney> sides) {
       return merged(sides, (side, step, n) -> nth(n));
     }
   },
   /** Those that most people get on the same day since they entered. */
   DAYS {
     @Override
-    Map<String, List<@Nullable StepMeasures>> rows(List<Side> sides) {
+    Map<String, List<@Nullable StepMeasures>> rows(List<ComparedJourney> sides) {
       Map<String, List<@Nullable StepMeasures>> rows = merged(sides, (side, step, n) -> day(step));
       Map<String, List<@Nullable StepMeasures>> inOrder =
           new TreeMap<>(java.util.Comparator.comparingDouble(LineUp::dayOf).thenComparing(s -> s));
@@ -33,14 +33,14 @@ public enum LineUp {
   /** Those that send the same message. */
   MESSAGE {
     @Override
-    Map<String, List<@Nullable StepMeasures>> rows(List<Side> sides) {
+    Map<String, List<@Nullable StepMeasures>> rows(List<ComparedJourney> sides) {
       return merged(sides, (side, step, n) -> message(side, step));
     }
   },
   /** Those of the same step, in versions of one journey. */
   STEPS {
     @Override
-    Map<String, List<@Nullable StepMeasures>> rows(List<Side> sides) {
+    Map<String, List<@Nullable StepMeasures>> rows(List<ComparedJourney> sides) {
       Map<String, String> labels = new HashMap<>();
       Map<String, List<@Nullable StepMeasures>> rows =
           merged(
@@ -64,14 +64,15 @@ public enum LineUp {
   private static final String AGAIN = " \u00b7 ";
 
   /** The rows by their labels, in order; a run that has nothing there has null. */
-  abstract Map<String, List<@Nullable StepMeasures>> rows(List<Side> sides);
+  abstract Map<String, List<@Nullable StepMeasures>> rows(List<ComparedJourney> sides);
 
   private interface Key {
-    String of(Side side, StepMeasures step, int number);
+    String of(ComparedJourney side, StepMeasures step, int number);
   }
 
   /** Where a run has a key more than once, its second goes into a row of its own. */
-  private static Map<String, List<@Nullable StepMeasures>> merged(List<Side> sides, Key key) {
+  private static Map<String, List<@Nullable StepMeasures>> merged(
+      List<ComparedJourney> sides, Key key) {
     Map<String, List<@Nullable StepMeasures>> rows = new LinkedHashMap<>();
     for (int i = 0; i < sides.size(); i++) {
       Map<String, Integer> seen = new HashMap<>();
@@ -114,7 +115,7 @@ public enum LineUp {
         : Double.parseDouble(words[1]);
   }
 
-  private static String message(Side side, StepMeasures step) {
+  private static String message(ComparedJourney side, StepMeasures step) {
     return side.journey().sends().stream()
         .filter(send -> send.id().value().equals(step.id()))
         .map(Step.Send::message)

@@ -18,7 +18,7 @@ final class LossBetweenEmails implements StandOutRule {
   private static final double MOSTLY = 0.5;
 
   @Override
-  public List<StandOut> find(Side side, int place) {
+  public List<StandOut> find(ComparedJourney side, int place) {
     List<StandOut> found = new ArrayList<>();
     List<StepMeasures> emails = side.messages();
     for (int i = 0; i + 1 < emails.size(); i++) {
@@ -41,12 +41,12 @@ final class LossBetweenEmails implements StandOutRule {
 
   /** The email that those who got one may get next; arms beside it are none of theirs. */
   private static Optional<StepMeasures> next(
-      Side side, StepMeasures here, List<StepMeasures> later) {
+      ComparedJourney side, StepMeasures here, List<StepMeasures> later) {
     return later.stream().filter(step -> above(side, step.id()).contains(here.id())).findFirst();
   }
 
   private static StandOut told(
-      Side side,
+      ComparedJourney side,
       int place,
       StepMeasures here,
       StepMeasures next,
@@ -80,7 +80,8 @@ final class LossBetweenEmails implements StandOutRule {
    * The places where those who got an email may end before the next. Where people of other arms
    * come in between, nothing is said, since it would not be known whose they are.
    */
-  private static List<DropOff.DropPlace> between(Side side, StepMeasures from, String to) {
+  private static List<DropOff.DropPlace> between(
+      ComparedJourney side, StepMeasures from, String to) {
     List<DropOff.DropPlace> places =
         side.dropOff().places().stream()
             .filter(
@@ -93,7 +94,7 @@ final class LossBetweenEmails implements StandOutRule {
     return mixed ? List.of() : places;
   }
 
-  private static List<String> above(Side side, String step) {
+  private static List<String> above(ComparedJourney side, String step) {
     List<Step.Send> above = new ArrayList<>();
     SentAbove.collect(side.journey().body(), step, above);
     return above.stream().map(send -> send.id().value()).toList();

@@ -10,7 +10,7 @@ final class MailAfterGoal implements StandOutRule {
   private static final double LEAST = 0.02;
 
   @Override
-  public List<StandOut> find(Side side, int place) {
+  public List<StandOut> find(ComparedJourney side, int place) {
     return side.messages().stream()
         .filter(step -> after(step).value() != null && after(step).value() >= LEAST)
         .map(

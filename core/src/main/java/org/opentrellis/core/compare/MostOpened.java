@@ -12,7 +12,7 @@ import org.opentrellis.core.measure.StepMeasures;
 final class MostOpened implements StandOutRule {
 
   @Override
-  public List<StandOut> find(Side side, int place) {
+  public List<StandOut> find(ComparedJourney side, int place) {
     List<StepMeasures> byOpens =
         side.messages().stream()
             .filter(step -> step.email() != null && step.email().opened().value() != null)

@@ -9,7 +9,7 @@ final class OpensByMachines implements StandOutRule {
   private static final double LEAST = 0.15;
 
   @Override
-  public List<StandOut> find(Side side, int place) {
+  public List<StandOut> find(ComparedJourney side, int place) {
     long recorded = 0;
     long unread = 0;
     for (StepMeasures email : side.messages()) {

@@ -16,7 +16,7 @@ final class OpensFade implements StandOutRule {
   private static final double LEAST_POINTS = 0.02;
 
   @Override
-  public List<StandOut> find(Side side, int place) {
+  public List<StandOut> find(ComparedJourney side, int place) {
     List<StepMeasures> best = List.of();
     List<StepMeasures> run = new ArrayList<>();
     for (StepMeasures email : side.messages()) {
@@ -37,7 +37,7 @@ final class OpensFade implements StandOutRule {
     return List.of(told(side, place, best));
   }
 
-  private static StandOut told(Side side, int place, List<StepMeasures> fading) {
+  private static StandOut told(ComparedJourney side, int place, List<StepMeasures> fading) {
     double least = 1;
     double most = 0;
     for (int i = 1; i < fading.size(); i++) {
@@ -65,12 +65,12 @@ final class OpensFade implements StandOutRule {
   }
 
   /** Partly the same people got both, which this leaves aside: it errs towards chance. */
-  private static String lastDrop(Side side, StepMeasures last, StepMeasures before) {
+  private static String lastDrop(ComparedJourney side, StepMeasures last, StepMeasures before) {
     Judged judged =
         Judge.all(
                 List.of(
                     new Judge.Case(
-                        Raw.unpaired(opened(last), opened(before)),
+                        UnjudgedDifference.unpaired(opened(last), opened(before)),
                         "",
                         "points",
                         100,

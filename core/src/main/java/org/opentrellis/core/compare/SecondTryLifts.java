@@ -10,14 +10,14 @@ final class SecondTryLifts implements StandOutRule {
   private static final double LEAST = 0.02;
 
   @Override
-  public List<StandOut> find(Side side, int place) {
+  public List<StandOut> find(ComparedJourney side, int place) {
     return side.measures().chains().stream()
         .filter(chain -> chain.lift() != null && chain.lift().value() >= LEAST)
         .map(chain -> told(side, place, chain))
         .toList();
   }
 
-  private static StandOut told(Side side, int place, ChainMeasures chain) {
+  private static StandOut told(ComparedJourney side, int place, ChainMeasures chain) {
     String first = chain.steps().get(0);
     String tries = chain.steps().size() == 2 ? "once" : chain.steps().size() - 1 + " times";
     double lift = Objects.requireNonNull(Objects.requireNonNull(chain.lift()).value());

@@ -8,5 +8,5 @@ interface StandOutRule {
   /**
    * @param place of the run among the others
    */
-  List<StandOut> find(Side side, int place);
+  List<StandOut> find(ComparedJourney side, int place);
 }

@@ -23,10 +23,10 @@ final class StandOuts {
   private StandOuts() {}
 
   /** The weightiest first. */
-  static List<StandOut> of(List<Side> sides, List<@Nullable Whole> wholes) {
+  static List<StandOut> of(List<ComparedJourney> sides, List<@Nullable WholeRunDifference> wholes) {
     List<StandOut> found = new ArrayList<>();
     for (int i = 0; i < sides.size(); i++) {
-      Whole whole = wholes.get(i);
+      WholeRunDifference whole = wholes.get(i);
       if (whole != null && whole.goal() != null) {
         found.add(better(sides.get(i), i, whole, whole.goal()));
       }
@@ -39,7 +39,8 @@ final class StandOuts {
   }
 
   /** The first question is always which does better. */
-  private static StandOut better(Side side, int place, Whole whole, Judged goal) {
+  private static StandOut better(
+      ComparedJourney side, int place, WholeRunDifference whole, Judged goal) {
     boolean settled = goal.kind() == Judged.Kind.DIFFERENCE;
     return new StandOut(
         "goal-against-baseline", whole.goalSentence(), place, null, null, settled ? 100 : 60);

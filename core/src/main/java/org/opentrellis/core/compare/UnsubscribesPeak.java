@@ -17,7 +17,7 @@ final class UnsubscribesPeak implements StandOutRule {
   private static final double TIMES = 1.5;
 
   @Override
-  public List<StandOut> find(Side side, int place) {
+  public List<StandOut> find(ComparedJourney side, int place) {
     List<StepMeasures> emails =
         side.messages().stream()
             .filter(step -> step.email() != null && step.email().unsubscribed().of() > 0)
@@ -45,7 +45,8 @@ final class UnsubscribesPeak implements StandOutRule {
     return found;
   }
 
-  private static StandOut told(Side side, int place, StepMeasures step, Share own, Share rest) {
+  private static StandOut told(
+      ComparedJourney side, int place, StepMeasures step, Share own, Share rest) {
     return new StandOut(
         "unsubscribes-peak",
         "%s: \u201c%s\u201d drives away %s of those who get it, against %s by the other emails."

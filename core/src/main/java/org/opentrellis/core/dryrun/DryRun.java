@@ -123,8 +123,8 @@ public final class DryRun {
 
   private Tallies part(int from, int to, RunControl control) {
     Tallies tallies = new Tallies(population.world, settings);
-    Lives lives = new Lives(population, tallies);
-    Lives heldOut = idle == null ? lives : new Lives(idle, Witness.NOBODY);
+    PeopleRunner lives = new PeopleRunner(population, tallies);
+    PeopleRunner heldOut = idle == null ? lives : new PeopleRunner(idle, Witness.NOBODY);
     int sinceTold = 0;
     for (int number = from; number < to; number++) {
       Person person = lives.unlessHeldOut(number, settings.holdOut());
@@ -149,7 +149,7 @@ public final class DryRun {
    * @return the person afterwards
    */
   public Person follow(int number, Witness witness) {
-    return new Lives(population, witness).of(number);
+    return new PeopleRunner(population, witness).of(number);
   }
 
   /** Whether a person gets nothing, to be compared with. */
@@ -190,7 +190,7 @@ public final class DryRun {
   }
 
   /** One thread's working state. */
-  Lives lives(Witness witness) {
-    return new Lives(population, witness);
+  PeopleRunner lives(Witness witness) {
+    return new PeopleRunner(population, witness);
   }
 }

@@ -24,7 +24,7 @@ public final class Outcomes {
    */
   public static Outcomes of(DryRun run, int journey, int from, int to) {
     Outcomes outcomes = new Outcomes();
-    Lives lives = run.lives(Witness.NOBODY);
+    PeopleRunner lives = run.lives(Witness.NOBODY);
     for (int number = from; number < to; number++) {
       Person person = lives.unlessHeldOut(number, run.settings().holdOut());
       if (person != null) {

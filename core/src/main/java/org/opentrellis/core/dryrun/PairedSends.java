@@ -127,7 +127,7 @@ public final class PairedSends {
   private static final class Side implements Witness {
     private final DryRun run;
     private final Program program;
-    private final Lives lives;
+    private final PeopleRunner lives;
     private final int[] sends;
     private final long[][] counts;
     private final Map<Integer, Integer> reached = new HashMap<>();

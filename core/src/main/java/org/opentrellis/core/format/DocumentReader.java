@@ -15,7 +15,9 @@ import org.opentrellis.core.problem.Refused;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 
-/** Reads a document by its {@link Shape}, noting each problem with its place and going on. */
+/**
+ * Reads a document by its {@link DocumentForm}, noting each problem with its place and going on.
+ */
 final class DocumentReader {
   private final Problems problems;
 
@@ -25,29 +27,29 @@ final class DocumentReader {
 
   /** The value, or empty if something in it was refused. */
   Optional<Object> read(JsonNode given, Type type, String place) {
-    Shape shape = Shape.of(type);
-    if (given.isNull() && !(shape instanceof Shape.Maybe)) {
+    DocumentForm shape = DocumentForm.of(type);
+    if (given.isNull() && !(shape instanceof DocumentForm.Maybe)) {
       missing(place);
       return Optional.empty();
     }
     return switch (shape) {
-      case Shape.Maybe maybe ->
+      case DocumentForm.Maybe maybe ->
           given.isNull()
               ? Optional.of(Optional.empty())
               : read(given, maybe.value(), place).map(Optional::of);
-      case Shape.Single single -> single(given, single.leaf(), place);
-      case Shape.Choice choice -> choice(given, choice, place);
-      case Shape.ListOf list -> list(given, list, place);
-      case Shape.MapOf map -> map(given, map, place);
-      case Shape.OneOf one -> oneOf(given, one, place);
-      case Shape.Fields fields -> fields(given, fields.type(), place, false);
+      case DocumentForm.Single single -> single(given, single.leaf(), place);
+      case DocumentForm.Choice choice -> choice(given, choice, place);
+      case DocumentForm.ListOf list -> list(given, list, place);
+      case DocumentForm.MapOf map -> map(given, map, place);
+      case DocumentForm.OneOf one -> oneOf(given, one, place);
+      case DocumentForm.Fields fields -> fields(given, fields.type(), place, false);
     };
   }
 
-  private Optional<Object> single(JsonNode given, Leaf leaf, String place) {
+  private Optional<Object> single(JsonNode given, ScalarForm leaf, String place) {
     try {
       return Optional.of(leaf.read().apply(given));
-    } catch (Leaf.WrongKind wrong) {
+    } catch (ScalarForm.WrongKind wrong) {
       wrongKind(leaf.expected(), place);
     } catch (Refused refused) {
       refused(refused, place);
@@ -55,7 +57,7 @@ final class DocumentReader {
     return Optional.empty();
   }
 
-  private Optional<Object> choice(JsonNode given, Shape.Choice choice, String place) {
+  private Optional<Object> choice(JsonNode given, DocumentForm.Choice choice, String place) {
     String named = given.isString() ? given.stringValue() : given.toString();
     int index = choice.constants().indexOf(named);
     if (index < 0) {
@@ -69,7 +71,7 @@ final class DocumentReader {
     return Optional.of(choice.type().getEnumConstants()[index]);
   }
 
-  private Optional<Object> list(JsonNode given, Shape.ListOf list, String place) {
+  private Optional<Object> list(JsonNode given, DocumentForm.ListOf list, String place) {
     if (!given.isArray()) {
       wrongKind("a list", place);
       return Optional.empty();
@@ -87,7 +89,7 @@ final class DocumentReader {
         : Optional.empty();
   }
 
-  private Optional<Object> map(JsonNode given, Shape.MapOf map, String place) {
+  private Optional<Object> map(JsonNode given, DocumentForm.MapOf map, String place) {
     if (!given.isObject()) {
       wrongKind("an object", place);
       return Optional.empty();
@@ -103,7 +105,7 @@ final class DocumentReader {
     return read.size() == given.size() ? Optional.of(read) : Optional.empty();
   }
 
-  private Optional<Object> oneOf(JsonNode given, Shape.OneOf one, String place) {
+  private Optional<Object> oneOf(JsonNode given, DocumentForm.OneOf one, String place) {
     if (!given.isObject()) {
       wrongKind("an object with a \u201ckind\u201d", place);
       return Optional.empty();
@@ -131,7 +133,7 @@ final class DocumentReader {
       wrongKind("an object", place);
       return Optional.empty();
     }
-    List<RecordComponent> components = Shape.components(type);
+    List<RecordComponent> components = DocumentForm.components(type);
     List<String> names = new ArrayList<>();
     List<Object> values = new ArrayList<>();
     boolean whole = true;
@@ -157,7 +159,7 @@ final class DocumentReader {
   private Optional<Object> field(
       @Nullable JsonNode given, RecordComponent component, String place) {
     Type type = component.getGenericType();
-    if (given != null && !(given.isNull() && Shape.mayBeLeftOut(type))) {
+    if (given != null && !(given.isNull() && DocumentForm.mayBeLeftOut(type))) {
       return read(given, type, place);
     }
     Optional<Object> leftOut = leftOut(type);
@@ -169,20 +171,21 @@ final class DocumentReader {
 
   /** What a field stands for that is not there; empty if it must be. */
   private static Optional<Object> leftOut(Type type) {
-    return switch (Shape.of(type)) {
-      case Shape.Maybe maybe -> Optional.of(Optional.empty());
-      case Shape.ListOf list -> Optional.of(list.asSet() ? Set.of() : List.of());
-      case Shape.MapOf map -> Optional.of(Map.of());
-      case Shape.Single single -> type == boolean.class ? Optional.of(false) : Optional.empty();
-      case Shape.Choice choice -> Optional.empty();
-      case Shape.OneOf one -> Optional.empty();
-      case Shape.Fields fields -> Optional.empty();
+    return switch (DocumentForm.of(type)) {
+      case DocumentForm.Maybe maybe -> Optional.of(Optional.empty());
+      case DocumentForm.ListOf list -> Optional.of(list.asSet() ? Set.of() : List.of());
+      case DocumentForm.MapOf map -> Optional.of(Map.of());
+      case DocumentForm.Single single ->
+          type == boolean.class ? Optional.of(false) : Optional.empty();
+      case DocumentForm.Choice choice -> Optional.empty();
+      case DocumentForm.OneOf one -> Optional.empty();
+      case DocumentForm.Fields fields -> Optional.empty();
     };
   }
 
   private Optional<Object> made(Class<?> type, List<Object> values, String place) {
     try {
-      return Optional.of(Shape.make(type, values));
+      return Optional.of(DocumentForm.make(type, values));
     } catch (Refused refused) {
       refused(refused, place);
       return Optional.empty();

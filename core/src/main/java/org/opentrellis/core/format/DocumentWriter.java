@@ -12,7 +12,7 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Writes a value by its {@link Shape}; {@link DocumentReader} gets the same value back. */
+/** Writes a value by its {@link DocumentForm}; {@link DocumentReader} gets the same value back. */
 final class DocumentWriter {
   private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
 
@@ -26,21 +26,21 @@ final class DocumentWriter {
   }
 
   JsonNode write(Object value, Type type) {
-    Shape shape = Shape.of(type);
+    DocumentForm shape = DocumentForm.of(type);
     return switch (shape) {
-      case Shape.Maybe maybe -> {
+      case DocumentForm.Maybe maybe -> {
         Optional<?> given = (Optional<?>) value;
         yield given.isPresent() ? write(given.get(), maybe.value()) : NODES.nullNode();
       }
-      case Shape.Single single -> single.leaf().write().apply(value);
-      case Shape.Choice choice -> NODES.stringNode(((Enum<?>) value).name());
-      case Shape.ListOf list -> {
+      case DocumentForm.Single single -> single.leaf().write().apply(value);
+      case DocumentForm.Choice choice -> NODES.stringNode(((Enum<?>) value).name());
+      case DocumentForm.ListOf list -> {
         ArrayNode items = NODES.arrayNode();
         Collection<?> all = (Collection<?>) value;
         (list.asSet() ? inOrder(all) : all).forEach(item -> items.add(write(item, list.item())));
         yield items;
       }
-      case Shape.MapOf map -> {
+      case DocumentForm.MapOf map -> {
         Map<String, JsonNode> sorted = new TreeMap<>();
         ((Map<?, ?>) value)
             .forEach((k, v) -> sorted.put(write(k, map.key()).asString(), write(v, map.value())));
@@ -48,17 +48,18 @@ final class DocumentWriter {
         sorted.forEach(entries::set);
         yield entries;
       }
-      case Shape.OneOf one ->
-          fields(value, NODES.objectNode().put("kind", Shape.kindOf(value.getClass())));
-      case Shape.Fields fields -> fields(value, NODES.objectNode());
+      case DocumentForm.OneOf one ->
+          fields(value, NODES.objectNode().put("kind", DocumentForm.kindOf(value.getClass())));
+      case DocumentForm.Fields fields -> fields(value, NODES.objectNode());
     };
   }
 
   private ObjectNode fields(Object value, ObjectNode fields) {
-    for (RecordComponent component : Shape.components(value.getClass())) {
-      JsonNode written = write(Shape.component(component, value), component.getGenericType());
+    for (RecordComponent component : DocumentForm.components(value.getClass())) {
+      JsonNode written =
+          write(DocumentForm.component(component, value), component.getGenericType());
       boolean whole = complete || TypicalValues.FILLED_IN.contains(value.getClass());
-      if (whole || !(empty(written) && Shape.mayBeLeftOut(component.getGenericType()))) {
+      if (whole || !(empty(written) && DocumentForm.mayBeLeftOut(component.getGenericType()))) {
         fields.set(component.getName(), written);
       }
     }

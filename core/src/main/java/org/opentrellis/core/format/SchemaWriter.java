@@ -11,8 +11,8 @@ import java.util.TreeMap;
 import org.opentrellis.core.journey.Name;
 
 /**
- * The form of the documents as JSON Schema 2020-12, drawn from the same {@link Shape}s that read
- * and write them, so that it cannot fall behind.
+ * The form of the documents as JSON Schema 2020-12, drawn from the same {@link DocumentForm}s that
+ * read and write them, so that it cannot fall behind.
  */
 public final class SchemaWriter {
   private static final Set<String> NEVER_FILLED_IN = Set.of("name", "share");
@@ -51,22 +51,23 @@ public final class SchemaWriter {
   }
 
   private Map<String, Object> of(Type type) {
-    Shape shape = Shape.of(type);
+    DocumentForm shape = DocumentForm.of(type);
     if (type instanceof Class<?> named && Name.class.isAssignableFrom(named)) {
       return reference(named);
     }
     return switch (shape) {
-      case Shape.Single single -> single.leaf().schema();
-      case Shape.Maybe maybe -> orNull(of(maybe.value()));
-      case Shape.ListOf list -> list(list);
-      case Shape.MapOf map -> ordered("type", "object", "additionalProperties", of(map.value()));
-      case Shape.Choice choice -> reference(choice.type());
-      case Shape.OneOf one -> reference(one.type());
-      case Shape.Fields fields -> reference(fields.type());
+      case DocumentForm.Single single -> single.leaf().schema();
+      case DocumentForm.Maybe maybe -> orNull(of(maybe.value()));
+      case DocumentForm.ListOf list -> list(list);
+      case DocumentForm.MapOf map ->
+          ordered("type", "object", "additionalProperties", of(map.value()));
+      case DocumentForm.Choice choice -> reference(choice.type());
+      case DocumentForm.OneOf one -> reference(one.type());
+      case DocumentForm.Fields fields -> reference(fields.type());
     };
   }
 
-  private Map<String, Object> list(Shape.ListOf list) {
+  private Map<String, Object> list(DocumentForm.ListOf list) {
     Map<String, Object> schema = ordered("type", "array", "items", of(list.item()));
     if (list.asSet()) {
       schema.put("uniqueItems", true);
@@ -104,19 +105,19 @@ public final class SchemaWriter {
   }
 
   private Map<String, Object> definition(Class<?> type) {
-    Shape shape = Shape.of(type);
+    DocumentForm shape = DocumentForm.of(type);
     return switch (shape) {
-      case Shape.Single single -> single.leaf().schema();
-      case Shape.Choice choice -> ordered("type", "string", "enum", choice.constants());
-      case Shape.OneOf one -> oneOf(one);
-      case Shape.Fields fields -> fields(type, null);
-      case Shape.Maybe maybe -> of(type);
-      case Shape.ListOf list -> of(type);
-      case Shape.MapOf map -> of(type);
+      case DocumentForm.Single single -> single.leaf().schema();
+      case DocumentForm.Choice choice -> ordered("type", "string", "enum", choice.constants());
+      case DocumentForm.OneOf one -> oneOf(one);
+      case DocumentForm.Fields fields -> fields(type, null);
+      case DocumentForm.Maybe maybe -> of(type);
+      case DocumentForm.ListOf list -> of(type);
+      case DocumentForm.MapOf map -> of(type);
     };
   }
 
-  private Map<String, Object> oneOf(Shape.OneOf one) {
+  private Map<String, Object> oneOf(DocumentForm.OneOf one) {
     List<Object> kinds = new ArrayList<>();
     one.kinds()
         .forEach(
@@ -140,7 +141,7 @@ public final class SchemaWriter {
       properties.put(component.getName(), of(of));
       boolean filledIn =
           TypicalValues.FILLED_IN.contains(type) && !NEVER_FILLED_IN.contains(component.getName());
-      if (complete || !filledIn && !Shape.mayBeLeftOut(of)) {
+      if (complete || !filledIn && !DocumentForm.mayBeLeftOut(of)) {
         required.add(component.getName());
       }
     }

@@ -70,7 +70,7 @@ public final class RunSummary {
         .formatted(percent(goal), goal.of(), percent(goal.low()), percent(goal.high()), each);
   }
 
-  private static String added(Difference added, Share heldOut) {
+  private static String added(ShareDifference added, Share heldOut) {
     String verdict = added.realDifference() ? "that is a difference" : "that could be chance";
     return "The journey added %s points (95%% interval %s to %s; %s): of the %,d held out, %s met the goal."
         .formatted(

@@ -27,9 +27,9 @@ record Knob(
     double least,
     double most,
     @Nullable String step,
-    BiFunction<Plan, Double, Plan> set) {
+    BiFunction<VariedRun, Double, VariedRun> set) {
 
-  Plan at(double other, Plan plan) {
+  VariedRun at(double other, VariedRun plan) {
     return set.apply(plan, other);
   }
 }

@@ -35,16 +35,16 @@ final class Knobs {
   private static final double MORE = 1.25;
   private static final double LARGEST_SHARE = 0.95;
 
-  private final Plan plan;
+  private final VariedRun plan;
   private final Sentences sentences;
   private final List<Knob> knobs = new ArrayList<>();
 
-  private Knobs(Plan plan) {
+  private Knobs(VariedRun plan) {
     this.plan = plan;
     this.sentences = new Sentences(plan.journey(), plan.catalogue());
   }
 
-  static List<Knob> of(Plan plan) {
+  static List<Knob> of(VariedRun plan) {
     Knobs all = new Knobs(plan);
     all.waits();
     all.emails();
@@ -312,7 +312,7 @@ final class Knobs {
       String name,
       double percent,
       @Nullable String step,
-      BiFunction<Plan, Double, Plan> set) {
+      BiFunction<VariedRun, Double, VariedRun> set) {
     double largest = 100 * LARGEST_SHARE;
     return new Knob(
         id,

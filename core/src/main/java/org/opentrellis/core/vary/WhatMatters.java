@@ -7,8 +7,8 @@ import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.dryrun.Outcomes;
-import org.opentrellis.core.measure.Difference;
 import org.opentrellis.core.measure.Share;
+import org.opentrellis.core.measure.ShareDifference;
 
 /**
  * What moves the goal most. Each number is varied a little by itself, the same people go through
@@ -41,8 +41,8 @@ public record WhatMatters(int people, Share goal, List<MattersRow> rows) {
       double lowerValue,
       double higherValue,
       @Nullable String step,
-      @Nullable Difference lower,
-      @Nullable Difference higher,
+      @Nullable ShareDifference lower,
+      @Nullable ShareDifference higher,
       double swing,
       String sentence) {}
 
@@ -56,11 +56,11 @@ public record WhatMatters(int people, Share goal, List<MattersRow> rows) {
   /**
    * @param against the goal's change from the plan as it is, the same people compared one by one
    */
-  public record SweepPoint(double value, Share goal, @Nullable Difference against) {}
+  public record SweepPoint(double value, Share goal, @Nullable ShareDifference against) {}
 
   /** All numbers of a plan. Nothing is varied of a journey without a goal. */
-  public static WhatMatters of(Plan whole) {
-    Plan plan = fewer(whole);
+  public static WhatMatters of(VariedRun whole) {
+    VariedRun plan = fewer(whole);
     Outcomes base = outcomes(plan);
     if (plan.journey().goal().isEmpty()) {
       return new WhatMatters(plan.settings().people(), Share.of(0, 0), List.of());
@@ -81,8 +81,8 @@ public record WhatMatters(int people, Share goal, List<MattersRow> rows) {
    *
    * @return empty if the plan has no such number
    */
-  public static Optional<Sweep> sweep(Plan whole, String id) {
-    Plan plan = fewer(whole);
+  public static Optional<Sweep> sweep(VariedRun whole, String id) {
+    VariedRun plan = fewer(whole);
     Outcomes base = outcomes(plan);
     return Knobs.of(plan).stream()
         .filter(knob -> knob.id().equals(id))
@@ -107,14 +107,14 @@ public record WhatMatters(int people, Share goal, List<MattersRow> rows) {
     return values.stream().distinct().sorted().toList();
   }
 
-  private static SweepPoint point(Knob knob, double value, Plan plan, Outcomes base) {
+  private static SweepPoint point(Knob knob, double value, VariedRun plan, Outcomes base) {
     Outcomes there = outcomes(knob.at(value, plan));
-    return new SweepPoint(value, share(there), Difference.paired(there.against(base)));
+    return new SweepPoint(value, share(there), ShareDifference.paired(there.against(base)));
   }
 
-  private static MattersRow row(Knob knob, Plan plan, Outcomes base) {
-    Difference lower = change(knob, knob.lower(), plan, base);
-    Difference higher = change(knob, knob.higher(), plan, base);
+  private static MattersRow row(Knob knob, VariedRun plan, Outcomes base) {
+    ShareDifference lower = change(knob, knob.lower(), plan, base);
+    ShareDifference higher = change(knob, knob.higher(), plan, base);
     double swing = Math.max(size(lower), size(higher));
     return new MattersRow(
         knob.id(),
@@ -130,18 +130,19 @@ public record WhatMatters(int people, Share goal, List<MattersRow> rows) {
         sentence(knob, lower, higher));
   }
 
-  private static @Nullable Difference change(Knob knob, double value, Plan plan, Outcomes base) {
+  private static @Nullable ShareDifference change(
+      Knob knob, double value, VariedRun plan, Outcomes base) {
     return value == knob.value()
         ? null
-        : Difference.paired(outcomes(knob.at(value, plan)).against(base));
+        : ShareDifference.paired(outcomes(knob.at(value, plan)).against(base));
   }
 
-  private static double size(@Nullable Difference change) {
+  private static double size(@Nullable ShareDifference change) {
     return change == null ? 0 : Math.abs(change.points());
   }
 
   private static String sentence(
-      Knob knob, @Nullable Difference lower, @Nullable Difference higher) {
+      Knob knob, @Nullable ShareDifference lower, @Nullable ShareDifference higher) {
     boolean none =
         (lower == null || !lower.realDifference()) && (higher == null || !higher.realDifference());
     List<String> parts = new ArrayList<>();
@@ -165,13 +166,13 @@ public record WhatMatters(int people, Share goal, List<MattersRow> rows) {
     return knob.unit().equals("%") ? short1 + "%" : short1 + " " + knob.unit();
   }
 
-  private static String points(Difference change) {
+  private static String points(ShareDifference change) {
     return String.format(Locale.ROOT, "%+.1f", 100 * change.points()).replace('-', '\u2212');
   }
 
-  private static Plan fewer(Plan plan) {
+  private static VariedRun fewer(VariedRun plan) {
     int people = Math.min(MOST_PEOPLE, plan.settings().people());
-    return new Plan(
+    return new VariedRun(
         plan.journey(),
         plan.catalogue(),
         plan.behaviour(),
@@ -179,7 +180,7 @@ public record WhatMatters(int people, Share goal, List<MattersRow> rows) {
         plan.settings().withPeople(people));
   }
 
-  private static Outcomes outcomes(Plan plan) {
+  private static Outcomes outcomes(VariedRun plan) {
     return Outcomes.of(plan.dryRun(), 0, 0, plan.settings().people());
   }
 

@@ -19,8 +19,8 @@ import org.junit.jupiter.params.provider.MethodSource;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepEdits;
-import org.opentrellis.core.sentence.Difference;
 import org.opentrellis.core.sentence.DifferenceLine;
+import org.opentrellis.core.sentence.JourneyDifference;
 import org.opentrellis.core.testing.RandomJourneys;
 
 class MergingTest {
@@ -36,7 +36,7 @@ class MergingTest {
   }
 
   private static Set<String> different(Journey theirs, Journey ours) {
-    return Difference.between(theirs, ours, RandomJourneys.CATALOGUE).stream()
+    return JourneyDifference.between(theirs, ours, RandomJourneys.CATALOGUE).stream()
         .filter(line -> line.kind() != DifferenceLine.Kind.SAME)
         .map(DifferenceLine::row)
         .collect(Collectors.toSet());

@@ -49,12 +49,12 @@ class ComparisonTest {
 
   private static final Behaviour PEOPLE = behaviour(group(new Keenness(0.4, 0.2), 0.02), 0.3);
 
-  private static Side side(
+  private static ComparedJourney side(
       String name, Journey journey, Behaviour behaviour, int people, long seed) {
     CohortSettings settings = CohortSettings.of(people, seed, START, 30);
     DryRun run = new DryRun(journey, MESSAGES, behaviour, settings);
     Tallies tallies = run.run(1);
-    return new Side(
+    return new ComparedJourney(
         name,
         journey,
         Map.of(),
@@ -88,8 +88,8 @@ class ComparisonTest {
     int single = 0;
     int tables = 0;
     for (int n = 0; n < TABLES; n++) {
-      Side one = side("one", JOURNEY, PEOPLE, 1_500, 1_000 + n);
-      Side two = side("two", JOURNEY, PEOPLE, 1_500, 50_000 + n);
+      ComparedJourney one = side("one", JOURNEY, PEOPLE, 1_500, 1_000 + n);
+      ComparedJourney two = side("two", JOURNEY, PEOPLE, 1_500, 50_000 + n);
       List<Judged> verdicts =
           verdicts(Comparison.of(List.of(one, two), 0, LineUp.EMAIL_ORDER, Compared.OPENED));
       cells += verdicts.size();
@@ -106,7 +106,7 @@ class ComparisonTest {
 
   @Test
   void aJourneyIsTheSameAsItselfWithTheSamePeople() {
-    Side one = side("one", JOURNEY, PEOPLE, 1_000, 1);
+    ComparedJourney one = side("one", JOURNEY, PEOPLE, 1_000, 1);
     Comparison same =
         Comparison.of(
             List.of(one, side("two", JOURNEY, PEOPLE, 1_000, 1)),
@@ -140,8 +140,8 @@ class ComparisonTest {
   }
 
   private static boolean finds(Behaviour one, Behaviour two, int people, long seed, long other) {
-    Side base = side("as it is", JOURNEY, one, people, seed);
-    Side now = side("stronger", JOURNEY, two, people, other);
+    ComparedJourney base = side("as it is", JOURNEY, one, people, seed);
+    ComparedJourney now = side("stronger", JOURNEY, two, people, other);
     ComparedTable table =
         Comparison.of(List.of(base, now), 0, LineUp.STEPS, Compared.OPENED).table();
     Judged last = table.rows().get(table.rows().size() - 1).cells().get(1).against();
@@ -151,7 +151,7 @@ class ComparisonTest {
   @Test
   void messagesAreLinedUpInEveryWay() {
     Journey other = journey(send("a"), pause("w", 1, TimeUnit.DAYS), send("late"));
-    List<Side> sides =
+    List<ComparedJourney> sides =
         List.of(side("one", JOURNEY, PEOPLE, 500, 1), side("two", other, PEOPLE, 500, 1));
     assertThat(labels(sides, LineUp.EMAIL_ORDER))
         .containsExactly("1st", "2nd", "3rd", "4th", "5th");
@@ -160,7 +160,7 @@ class ComparisonTest {
     assertThat(labels(sides, LineUp.MESSAGE)).hasSize(5);
   }
 
-  private static List<String> labels(List<Side> sides, LineUp lineUp) {
+  private static List<String> labels(List<ComparedJourney> sides, LineUp lineUp) {
     return Comparison.of(sides, 0, lineUp, Compared.OPENED).table().rows().stream()
         .map(ComparedTable.ComparedRow::label)
         .toList();
@@ -168,7 +168,7 @@ class ComparisonTest {
 
   @Test
   void aMessagesChangeIsFromTheOneBeforeInTheSameRun() {
-    Side one = side("one", JOURNEY, PEOPLE, 500, 1);
+    ComparedJourney one = side("one", JOURNEY, PEOPLE, 500, 1);
     var rows =
         Comparison.of(
                 List.of(one, side("two", JOURNEY, PEOPLE, 500, 2)),
@@ -187,8 +187,8 @@ class ComparisonTest {
   @Test
   void morePeopleSettleWhatTheySaid() {
     Behaviour stronger = PEOPLE.edit().usual(reaction(1.06, 0.3, 0.005)).done();
-    Side base = side("one", JOURNEY, PEOPLE, 3_000, 1);
-    Side now = side("two", JOURNEY, stronger, 3_000, 77);
+    ComparedJourney base = side("one", JOURNEY, PEOPLE, 3_000, 1);
+    ComparedJourney now = side("two", JOURNEY, stronger, 3_000, 77);
     List<Judged> open =
         verdicts(Comparison.of(List.of(base, now), 0, LineUp.STEPS, Compared.OPENED)).stream()
             .filter(v -> v.kind() == Judged.Kind.TOO_FEW)
@@ -237,10 +237,10 @@ class ComparisonTest {
 
   @Test
   void twoToSixAreCompared() {
-    Side one = side("one", JOURNEY, PEOPLE, 50, 1);
+    ComparedJourney one = side("one", JOURNEY, PEOPLE, 50, 1);
     assertThatThrownBy(() -> Comparison.of(List.of(one), 0, LineUp.STEPS, Compared.OPENED))
         .hasMessageContaining("two to 6 runs");
-    List<Side> seven = IntStream.range(0, 7).mapToObj(n -> one).toList();
+    List<ComparedJourney> seven = IntStream.range(0, 7).mapToObj(n -> one).toList();
     assertThatThrownBy(() -> Comparison.of(seven, 0, LineUp.STEPS, Compared.OPENED))
         .hasMessageContaining("two to 6 runs");
   }

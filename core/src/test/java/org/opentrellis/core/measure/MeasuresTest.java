@@ -187,12 +187,12 @@ class MeasuresTest {
   /** 56/70 against 48/80: Newcombe 1998, method 10. */
   @Test
   void differencesCarryTheirInterval() {
-    Difference difference = Difference.unpaired(Share.of(56, 70), Share.of(48, 80));
+    ShareDifference difference = ShareDifference.unpaired(Share.of(56, 70), Share.of(48, 80));
     assertThat(difference.low()).isCloseTo(0.05243147, within(1e-8));
     assertThat(difference.high()).isCloseTo(0.33387265, within(1e-8));
     assertThat(difference.realDifference()).isTrue();
-    assertThat(Difference.unpaired(Share.of(0, 0), Share.of(1, 2))).isNull();
-    assertThat(Difference.paired(Pairs.NONE)).isNull();
+    assertThat(ShareDifference.unpaired(Share.of(0, 0), Share.of(1, 2))).isNull();
+    assertThat(ShareDifference.paired(Pairs.NONE)).isNull();
   }
 
   @Test

@@ -21,11 +21,12 @@ import org.opentrellis.core.dryrun.CohortSettings;
 import org.opentrellis.core.journey.Journey;
 
 class WhatMattersTest {
-  private static Plan plan(Journey journey) {
+  private static VariedRun plan(Journey journey) {
     Behaviour people = behaviour(group(new Keenness(0.5, 0.2), 0), 0.5);
     CohortPlan cohort = CohortPlan.of(6_000, people.groups());
     Instant start = Instant.parse("2027-03-01T00:00:00Z");
-    return new Plan(journey, MESSAGES, people, cohort, CohortSettings.of(cohort, 1, start, 60));
+    return new VariedRun(
+        journey, MESSAGES, people, cohort, CohortSettings.of(cohort, 1, start, 60));
   }
 
   /**
@@ -60,7 +61,7 @@ class WhatMattersTest {
 
   @Test
   void aSweepHasThePlanItselfWithoutADifference() {
-    Plan plan = plan(journey(send("a")));
+    VariedRun plan = plan(journey(send("a")));
     Optional<WhatMatters.Sweep> sweep = WhatMatters.sweep(plan, "click:a");
     WhatMatters.SweepPoint here =
         sweep.orElseThrow().points().stream()

@@ -17,7 +17,7 @@ import org.opentrellis.core.journey.Journey;
  * What two versions of a journey say differently: the lines of the later one in their order, and
  * those that are gone where they stood.
  */
-public final class Difference {
+public final class JourneyDifference {
   /** The line that says what the journey is called and its purpose. */
   public static final String NAME = "name";
 
@@ -28,14 +28,14 @@ public final class Difference {
   private final Map<String, Said> after;
   private final Set<String> stayed;
 
-  private Difference(Journey before, Journey after, Catalogue catalogue) {
+  private JourneyDifference(Journey before, Journey after, Catalogue catalogue) {
     this.before = said(before, catalogue);
     this.after = said(after, catalogue);
     this.stayed = stayed(List.copyOf(this.before.keySet()), List.copyOf(this.after.keySet()));
   }
 
   public static List<DifferenceLine> between(Journey before, Journey after, Catalogue catalogue) {
-    return new Difference(before, after, catalogue).lines();
+    return new JourneyDifference(before, after, catalogue).lines();
   }
 
   private static Map<String, Said> said(Journey journey, Catalogue catalogue) {

@@ -9,7 +9,7 @@ import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.sentence.RunSheet;
 import org.opentrellis.core.testing.RandomJourneys;
 
-class PackingTest {
+class JourneyPackerTest {
   static LongStream seeds() {
     return LongStream.range(0, 100);
   }
@@ -20,7 +20,7 @@ class PackingTest {
   void aFileSaysTheSameElsewhere(long seed) {
     Journey journey = RandomJourneys.journey(seed, 20);
     JourneyFile file =
-        Packing.of(journey, RandomJourneys.CATALOGUE, RandomJourneys.behaviour(seed));
+        JourneyPacker.pack(journey, RandomJourneys.CATALOGUE, RandomJourneys.behaviour(seed));
     assertThat(RunSheet.of(journey, file.catalogue()))
         .isEqualTo(RunSheet.of(journey, RandomJourneys.CATALOGUE));
     assertThat(RandomJourneys.CATALOGUE.messages()).containsAll(file.messages());

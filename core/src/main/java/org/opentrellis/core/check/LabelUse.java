@@ -16,8 +16,8 @@ import org.opentrellis.core.journey.TagName;
 import org.opentrellis.core.journey.Trigger;
 
 /** Which tags and lists journeys set, and which they ask about. */
-final class Marks {
-  private Marks() {}
+final class LabelUse {
+  private LabelUse() {}
 
   /** Everything that people can carry: set by a step, brought by a trigger or by a group. */
   static Set<Name> known(CheckContext context) {
@@ -30,8 +30,8 @@ final class Marks {
 
   /** The tags and lists that a journey sets, or that people get to come into it. */
   static Stream<Name> setBy(Journey journey) {
-    Stream<Name> brought = journey.triggers().stream().flatMap(Marks::waitedFor);
-    Stream<Name> set = journey.steps().flatMap(Marks::setBy);
+    Stream<Name> brought = journey.triggers().stream().flatMap(LabelUse::waitedFor);
+    Stream<Name> set = journey.steps().flatMap(LabelUse::setBy);
     return Stream.concat(brought, set);
   }
 
@@ -66,11 +66,18 @@ final class Marks {
     Set<Name> used = new HashSet<>();
     List<Journey> all = context.all().toList();
     for (Journey journey : all) {
-      journey.triggers().stream().flatMap(Marks::waitedFor).forEach(used::add);
-      askedByRules(journey).flatMap(Marks::in).forEach(used::add);
-      journey.steps().flatMap(s -> s.conditions().stream()).flatMap(Marks::in).forEach(used::add);
+      journey.triggers().stream().flatMap(LabelUse::waitedFor).forEach(used::add);
+      askedByRules(journey).flatMap(LabelUse::in).forEach(used::add);
+      journey
+          .steps()
+          .flatMap(s -> s.conditions().stream())
+          .flatMap(LabelUse::in)
+          .forEach(used::add);
     }
-    context.catalogue().segments().stream().map(Segment::who).flatMap(Marks::in).forEach(used::add);
+    context.catalogue().segments().stream()
+        .map(Segment::who)
+        .flatMap(LabelUse::in)
+        .forEach(used::add);
     return used;
   }
 

@@ -18,7 +18,7 @@ import org.opentrellis.core.stats.Proportion;
  * @param pValue McNemar's exact p-value of a paired difference; null if unpaired
  * @param realDifference whether the interval leaves out 0
  */
-public record Difference(
+public record ShareDifference(
     double points,
     double low,
     double high,
@@ -27,7 +27,7 @@ public record Difference(
     boolean realDifference) {
 
   /** Between different people; null if one of the totals is 0. */
-  public static @Nullable Difference unpaired(Share first, Share second) {
+  public static @Nullable ShareDifference unpaired(Share first, Share second) {
     if (first.of() == 0 || second.of() == 0) {
       return null;
     }
@@ -37,7 +37,7 @@ public record Difference(
   }
 
   /** Between the same people; null if there are none. */
-  public static @Nullable Difference paired(Pairs pairs) {
+  public static @Nullable ShareDifference paired(Pairs pairs) {
     if (pairs.total() == 0) {
       return null;
     }
@@ -45,14 +45,14 @@ public record Difference(
     return of(pairs.first(), pairs.second(), interval, true, McNemar.exact(pairs));
   }
 
-  private static Difference of(
+  private static ShareDifference of(
       Proportion first,
       Proportion second,
       Interval interval,
       boolean paired,
       @Nullable Double pValue) {
     double points = first.value().orElseThrow() - second.value().orElseThrow();
-    return new Difference(
+    return new ShareDifference(
         points, interval.low(), interval.high(), paired, pValue, !interval.contains(0));
   }
 }

@@ -6,12 +6,12 @@ import org.opentrellis.core.machine.Person;
 import org.opentrellis.core.machine.Witness;
 
 /** One thread's working state: a population's people go through it one after another. */
-final class Lives {
+final class PeopleRunner {
   private final Population population;
   private final JourneyMachine machine;
   private final Person person;
 
-  Lives(Population population, Witness witness) {
+  PeopleRunner(Population population, Witness witness) {
     this.population = population;
     machine = new JourneyMachine(population.cohort, witness);
     person = population.newPerson();

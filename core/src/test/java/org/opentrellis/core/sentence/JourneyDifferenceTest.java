@@ -15,9 +15,9 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.testing.RandomJourneys;
 
-class DifferenceTest {
+class JourneyDifferenceTest {
   private static List<String> changes(Journey before, Journey after) {
-    return Difference.between(before, after, MESSAGES).stream()
+    return JourneyDifference.between(before, after, MESSAGES).stream()
         .filter(line -> line.kind() != DifferenceLine.Kind.SAME)
         .map(line -> line.kind() + " " + line.row())
         .toList();
@@ -50,9 +50,9 @@ class DifferenceTest {
   void everyLineIsToldOnceAndNothingDiffersFromItself(long seed) {
     Journey one = RandomJourneys.journey(seed, 25);
     Journey two = RandomJourneys.journey(seed + 100, 25);
-    assertThat(Difference.between(one, one, RandomJourneys.CATALOGUE))
+    assertThat(JourneyDifference.between(one, one, RandomJourneys.CATALOGUE))
         .allMatch(line -> line.kind() == DifferenceLine.Kind.SAME);
-    List<DifferenceLine> lines = Difference.between(one, two, RandomJourneys.CATALOGUE);
+    List<DifferenceLine> lines = JourneyDifference.between(one, two, RandomJourneys.CATALOGUE);
     assertThat(lines.stream().map(DifferenceLine::row)).doesNotHaveDuplicates();
     assertThat(lines.stream().filter(line -> line.after() != null).map(DifferenceLine::after))
         .containsAll(

@@ -14,23 +14,23 @@ import org.opentrellis.core.journey.Journey;
  * @param journey as it is saved, its strands not put in place
  * @param settings how many, from when, with which seed
  */
-public record Plan(
+public record VariedRun(
     Journey journey,
     Catalogue catalogue,
     Behaviour behaviour,
     CohortPlan cohort,
     CohortSettings settings) {
 
-  Plan with(Journey other) {
-    return new Plan(other, catalogue, behaviour, cohort, settings);
+  VariedRun with(Journey other) {
+    return new VariedRun(other, catalogue, behaviour, cohort, settings);
   }
 
-  Plan with(Behaviour other) {
-    return new Plan(journey, catalogue, other, cohort, settings);
+  VariedRun with(Behaviour other) {
+    return new VariedRun(journey, catalogue, other, cohort, settings);
   }
 
-  Plan with(CohortPlan other) {
-    return new Plan(journey, catalogue, behaviour, other, settings);
+  VariedRun with(CohortPlan other) {
+    return new VariedRun(journey, catalogue, behaviour, other, settings);
   }
 
   DryRun dryRun() {

@@ -18,7 +18,7 @@ import org.opentrellis.core.stats.TwoShares;
  * @param factor how many times as many people would be needed to find a difference as large with
  *     80% power; infinite for none
  */
-record Raw(
+record UnjudgedDifference(
     double points, Interval interval, boolean paired, double pValue, double factor, long fewest) {
   private static final double ALPHA = 0.05;
   private static final double POWER = 0.8;
@@ -27,7 +27,7 @@ record Raw(
   private static final double REACH = 1.959963984540054 + 0.8416212335729143;
 
   /** Between different people; null if one of the two is of nobody. */
-  static @Nullable Raw unpaired(Share now, Share base) {
+  static @Nullable UnjudgedDifference unpaired(Share now, Share base) {
     if (now.of() == 0 || base.of() == 0) {
       return null;
     }
@@ -37,7 +37,7 @@ record Raw(
     long fewest = Math.min(now.of(), base.of());
     boolean inside = p1 > 0 && p1 < 1 && p2 > 0 && p2 < 1 && p1 != p2;
     double needed = inside ? SampleSize.perGroup(p1, p2, ALPHA, POWER) : Double.POSITIVE_INFINITY;
-    return new Raw(
+    return new UnjudgedDifference(
         p1 - p2,
         Newcombe.independent(now.proportion(), base.proportion(), Confidence.NINETY_FIVE),
         false,
@@ -47,7 +47,7 @@ record Raw(
   }
 
   /** Between the same people; null if one of the two is of nobody. */
-  static @Nullable Raw paired(PairedRatios ratios) {
+  static @Nullable UnjudgedDifference paired(PairedRatios ratios) {
     if (ratios.isEmpty()) {
       return null;
     }
@@ -56,7 +56,7 @@ record Raw(
     }
     double points = (double) ratios.n1() / ratios.d1() - (double) ratios.n2() / ratios.d2();
     double z = ratios.z();
-    return new Raw(
+    return new UnjudgedDifference(
         points,
         ratios.interval(Confidence.NINETY_FIVE),
         true,
@@ -66,13 +66,13 @@ record Raw(
   }
 
   /** Between the same people, each of whom counts in both; null if there are none. */
-  static @Nullable Raw paired(Pairs pairs) {
+  static @Nullable UnjudgedDifference paired(Pairs pairs) {
     if (pairs.total() == 0) {
       return null;
     }
     double changed = (double) pairs.onlyFirst() + pairs.onlySecond();
     double z = changed == 0 ? 0 : (pairs.onlyFirst() - pairs.onlySecond()) / Math.sqrt(changed);
-    return new Raw(
+    return new UnjudgedDifference(
         ((double) pairs.onlyFirst() - pairs.onlySecond()) / pairs.total(),
         Newcombe.paired(pairs, Confidence.NINETY_FIVE),
         true,
@@ -82,11 +82,12 @@ record Raw(
   }
 
   /** Two figures with standard errors, of different people or taken as such. */
-  static Raw ofEstimates(double now, double nowError, double base, double baseError, long fewest) {
+  static UnjudgedDifference ofEstimates(
+      double now, double nowError, double base, double baseError, long fewest) {
     double error = Math.hypot(nowError, baseError);
     double z = error == 0 ? 0 : (now - base) / error;
     double reach = Confidence.NINETY_FIVE.z() * error;
-    return new Raw(
+    return new UnjudgedDifference(
         now - base,
         new Interval(now - base - reach, now - base + reach),
         false,

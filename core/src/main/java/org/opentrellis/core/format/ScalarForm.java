@@ -20,7 +20,7 @@ import tools.jackson.databind.node.JsonNodeFactory;
  * @param read from a value of the right JSON type; refuses with Refused
  * @param schema what JSON Schema says of it
  */
-record Leaf(
+record ScalarForm(
     Function<JsonNode, Object> read,
     Function<Object, JsonNode> write,
     String expected,
@@ -28,7 +28,7 @@ record Leaf(
   private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
   private static final Map<String, Object> TEXT = SchemaWriter.ordered("type", "string");
 
-  private static final Map<Class<?>, Leaf> ALL =
+  private static final Map<Class<?>, ScalarForm> ALL =
       Map.ofEntries(
           Map.entry(String.class, text(given -> given, "a text", TEXT)),
           Map.entry(boolean.class, truth()),
@@ -37,32 +37,36 @@ record Leaf(
           Map.entry(double.class, number()),
           Map.entry(Double.class, number()),
           Map.entry(Money.class, money()),
-          Map.entry(LocalTime.class, text(Leaf::time, "a time such as 09:00", clock())),
-          Map.entry(LocalDate.class, text(Leaf::date, "a date such as 2027-03-14", format("date"))),
+          Map.entry(LocalTime.class, text(ScalarForm::time, "a time such as 09:00", clock())),
+          Map.entry(
+              LocalDate.class, text(ScalarForm::date, "a date such as 2027-03-14", format("date"))),
           Map.entry(
               Instant.class,
-              text(Leaf::instant, "a moment such as 2027-03-14T09:00:00Z", format("date-time"))),
+              text(
+                  ScalarForm::instant,
+                  "a moment such as 2027-03-14T09:00:00Z",
+                  format("date-time"))),
           Map.entry(
               ZoneId.class,
-              text(Leaf::zone, "a time zone such as Europe/Berlin", format("time-zone"))));
+              text(ScalarForm::zone, "a time zone such as Europe/Berlin", format("time-zone"))));
 
   /** The leaf for a type, or null if it is made of parts. */
-  static @org.jspecify.annotations.Nullable Leaf of(Class<?> type) {
+  static @org.jspecify.annotations.Nullable ScalarForm of(Class<?> type) {
     return ALL.get(type);
   }
 
   /** A type with a single text inside, which stands for it. */
-  static Leaf wrapping(Function<String, Object> make, Function<Object, String> text) {
-    return new Leaf(
+  static ScalarForm wrapping(Function<String, Object> make, Function<Object, String> text) {
+    return new ScalarForm(
         given -> make.apply(string(given)),
         value -> NODES.stringNode(text.apply(value)),
         "a text",
         TEXT);
   }
 
-  private static Leaf text(
+  private static ScalarForm text(
       Function<String, Object> parse, String expected, Map<String, Object> schema) {
-    return new Leaf(
+    return new ScalarForm(
         given -> parse.apply(string(given)),
         value -> NODES.stringNode(value instanceof ZoneId zone ? zone.getId() : value.toString()),
         expected,
@@ -76,8 +80,8 @@ record Leaf(
     return given.stringValue();
   }
 
-  private static Leaf truth() {
-    return new Leaf(
+  private static ScalarForm truth() {
+    return new ScalarForm(
         given -> {
           if (!given.isBoolean()) {
             throw new WrongKind();
@@ -89,16 +93,16 @@ record Leaf(
         SchemaWriter.ordered("type", "boolean"));
   }
 
-  private static Leaf whole() {
-    return new Leaf(
+  private static ScalarForm whole() {
+    return new ScalarForm(
         given -> (int) inWhole(given, Integer.MIN_VALUE, Integer.MAX_VALUE),
         value -> NODES.numberNode((Integer) value),
         "a whole number",
         SchemaWriter.ordered("type", "integer"));
   }
 
-  private static Leaf longWhole() {
-    return new Leaf(
+  private static ScalarForm longWhole() {
+    return new ScalarForm(
         given -> inWhole(given, Long.MIN_VALUE, Long.MAX_VALUE),
         value -> NODES.numberNode((Long) value),
         "a whole number",
@@ -116,15 +120,15 @@ record Leaf(
     return value;
   }
 
-  private static Leaf number() {
-    return new Leaf(
+  private static ScalarForm number() {
+    return new ScalarForm(
         given -> {
           if (!given.isNumber() || !Double.isFinite(given.doubleValue())) {
             throw new WrongKind();
           }
           return given.doubleValue();
         },
-        Leaf::shortest,
+        ScalarForm::shortest,
         "a number",
         SchemaWriter.ordered("type", "number"));
   }
@@ -137,8 +141,8 @@ record Leaf(
         : NODES.numberNode(number);
   }
 
-  private static Leaf money() {
-    return new Leaf(
+  private static ScalarForm money() {
+    return new ScalarForm(
         given -> {
           if (!given.isNumber() || Math.abs(given.doubleValue()) > 1e12) {
             throw new WrongKind();

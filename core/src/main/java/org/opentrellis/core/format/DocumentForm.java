@@ -21,23 +21,23 @@ import org.opentrellis.core.problem.Refused;
  * one of its records, told by the field {@code kind}; a name is a text; what is optional, empty or
  * false may be left out.
  */
-sealed interface Shape {
+sealed interface DocumentForm {
 
-  record Single(Leaf leaf) implements Shape {}
+  record Single(ScalarForm leaf) implements DocumentForm {}
 
-  record Choice(Class<?> type, List<String> constants) implements Shape {}
+  record Choice(Class<?> type, List<String> constants) implements DocumentForm {}
 
-  record ListOf(Type item, boolean asSet) implements Shape {}
+  record ListOf(Type item, boolean asSet) implements DocumentForm {}
 
-  record MapOf(Type key, Type value) implements Shape {}
+  record MapOf(Type key, Type value) implements DocumentForm {}
 
-  record Maybe(Type value) implements Shape {}
+  record Maybe(Type value) implements DocumentForm {}
 
-  record OneOf(Class<?> type, Map<String, Class<?>> kinds) implements Shape {}
+  record OneOf(Class<?> type, Map<String, Class<?>> kinds) implements DocumentForm {}
 
-  record Fields(Class<?> type, List<RecordComponent> fields) implements Shape {}
+  record Fields(Class<?> type, List<RecordComponent> fields) implements DocumentForm {}
 
-  static Shape of(Type type) {
+  static DocumentForm of(Type type) {
     if (type instanceof ParameterizedType generic) {
       Type[] arguments = generic.getActualTypeArguments();
       Class<?> raw = (Class<?>) generic.getRawType();
@@ -53,16 +53,16 @@ sealed interface Shape {
   }
 
   /** Looking into a class takes long enough to remember what was seen. */
-  ClassValue<Shape> OF_CLASS =
+  ClassValue<DocumentForm> OF_CLASS =
       new ClassValue<>() {
         @Override
-        protected Shape computeValue(Class<?> type) {
+        protected DocumentForm computeValue(Class<?> type) {
           return ofClass(type);
         }
       };
 
-  private static Shape ofClass(Class<?> plain) {
-    Leaf leaf = Leaf.of(plain);
+  private static DocumentForm ofClass(Class<?> plain) {
+    ScalarForm leaf = ScalarForm.of(plain);
     if (leaf != null) {
       return new Single(leaf);
     }
@@ -72,7 +72,7 @@ sealed interface Shape {
     }
     if (Name.class.isAssignableFrom(plain)) {
       return new Single(
-          Leaf.wrapping(text -> make(plain, List.of(text)), value -> ((Name) value).value()));
+          ScalarForm.wrapping(text -> make(plain, List.of(text)), value -> ((Name) value).value()));
     }
     if (plain.isSealed()) {
       Map<String, Class<?>> kinds = new LinkedHashMap<>();

@@ -20,7 +20,7 @@ import org.opentrellis.core.measure.StepMeasures;
  * @param number of the journey in the run
  * @param people what tells its people; sides with the same are compared person by person
  */
-public record Side(
+public record ComparedJourney(
     String name,
     Journey journey,
     Map<String, String> names,
@@ -31,7 +31,7 @@ public record Side(
     int number,
     Object people) {
 
-  boolean samePeopleAs(Side other) {
+  boolean samePeopleAs(ComparedJourney other) {
     return people.equals(other.people);
   }
 

@@ -26,7 +26,7 @@ import org.opentrellis.core.stats.Pairs;
  * @param revenuePerThousandPeople difference of revenue for each thousand who entered
  * @param revenuePerThousandEmails difference of revenue for each thousand emails
  */
-public record Whole(
+public record WholeRunDifference(
     @Nullable Judged goal,
     String goalSentence,
     @Nullable Pace goalPace,
@@ -45,9 +45,9 @@ public record Whole(
   public record Pace(double chiSquare, double pValue, String sentence) {}
 
   /** By run; null for the baseline itself. Each figure is judged among all the runs. */
-  static List<@Nullable Whole> of(List<Side> sides, int baseline) {
-    Side base = sides.get(baseline);
-    List<Side> others =
+  static List<@Nullable WholeRunDifference> of(List<ComparedJourney> sides, int baseline) {
+    ComparedJourney base = sides.get(baseline);
+    List<ComparedJourney> others =
         IntStream.range(0, sides.size()).filter(i -> i != baseline).mapToObj(sides::get).toList();
     List<@Nullable Judged> goals = Judge.all(others.stream().map(s -> goal(s, base)).toList());
     List<@Nullable Judged> unsubscribes =
@@ -74,13 +74,13 @@ public record Whole(
                 base,
                 "revenue per thousand emails",
                 s -> s.measures().money().revenuePerThousandEmails()));
-    List<@Nullable Whole> all = new ArrayList<>();
+    List<@Nullable WholeRunDifference> all = new ArrayList<>();
     int n = 0;
     for (int i = 0; i < sides.size(); i++) {
       all.add(
           i == baseline
               ? null
-              : new Whole(
+              : new WholeRunDifference(
                   goals.get(n),
                   goalSentence(others.get(n), base, goals.get(n)),
                   pace(
@@ -105,23 +105,23 @@ public record Whole(
     return all;
   }
 
-  private static long people(Side one, Side two) {
+  private static long people(ComparedJourney one, ComparedJourney two) {
     return Math.min(one.measures().people(), two.measures().people());
   }
 
-  private static Judge.Case goal(Side side, Side base) {
+  private static Judge.Case goal(ComparedJourney side, ComparedJourney base) {
     Share now = side.measures().goal();
     Share then = base.measures().goal();
     if (now == null || then == null) {
       return new Judge.Case(null, "", "points", 100, 0);
     }
-    Raw raw;
+    UnjudgedDifference raw;
     if (side.samePeopleAs(base)) {
       Pairs pairs =
           new PairedDryRun(side.run(), side.number(), base.run(), base.number()).goalMet();
-      raw = Raw.paired(pairs);
+      raw = UnjudgedDifference.paired(pairs);
     } else {
-      raw = Raw.unpaired(now, then);
+      raw = UnjudgedDifference.unpaired(now, then);
     }
     return new Judge.Case(
         raw,
@@ -136,7 +136,8 @@ public record Whole(
         people(side, base));
   }
 
-  private static String goalSentence(Side side, Side base, @Nullable Judged judged) {
+  private static String goalSentence(
+      ComparedJourney side, ComparedJourney base, @Nullable Judged judged) {
     if (side.measures().goal() == null || base.measures().goal() == null) {
       return "%s and %s cannot be compared by goal: one of them has none."
           .formatted(side.quoted(), base.quoted());
@@ -156,11 +157,11 @@ public record Whole(
     return judged.sentence() + caution;
   }
 
-  private static Judge.Case unsubscribed(Side side, Side base) {
+  private static Judge.Case unsubscribed(ComparedJourney side, ComparedJourney base) {
     Share now = side.measures().unsubscribed();
     Share then = base.measures().unsubscribed();
     return new Judge.Case(
-        Raw.unpaired(now, then),
+        UnjudgedDifference.unpaired(now, then),
         "%s of %s unsubscribed against %s of %s"
             .formatted(
                 Judge.percent(now.value()),
@@ -173,19 +174,25 @@ public record Whole(
   }
 
   private static List<@Nullable Judged> money(
-      List<Side> others, Side base, String what, Function<Side, Estimated> figure) {
+      List<ComparedJourney> others,
+      ComparedJourney base,
+      String what,
+      Function<ComparedJourney, Estimated> figure) {
     return Judge.all(others.stream().map(side -> money(side, base, what, figure)).toList());
   }
 
   private static Judge.Case money(
-      Side side, Side base, String what, Function<Side, Estimated> figure) {
+      ComparedJourney side,
+      ComparedJourney base,
+      String what,
+      Function<ComparedJourney, Estimated> figure) {
     Estimated now = figure.apply(side);
     Estimated then = figure.apply(base);
     boolean some =
         now.value() != null && then.value() != null && now.error() != null && then.error() != null;
-    Raw raw =
+    UnjudgedDifference raw =
         some
-            ? Raw.ofEstimates(
+            ? UnjudgedDifference.ofEstimates(
                 now.value(), now.error(), then.value(), then.error(), people(side, base))
             : null;
     return new Judge.Case(
@@ -204,7 +211,11 @@ public record Whole(
   }
 
   private static @Nullable Pace pace(
-      String what, Side side, Side base, @Nullable Curve now, @Nullable Curve then) {
+      String what,
+      ComparedJourney side,
+      ComparedJourney base,
+      @Nullable Curve now,
+      @Nullable Curve then) {
     if (now == null || then == null || now.points().isEmpty() || then.points().isEmpty()) {
       return null;
     }
