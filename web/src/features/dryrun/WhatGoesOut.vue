@@ -2,7 +2,7 @@
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import VChart from 'vue-echarts'
 import { answerOf, api, reasonOf } from '@/api/client'
-import type { LimitLine, Outgoing, SendingLimits } from '@/api/types'
+import type { LimitLine, Outgoing, LimitsView } from '@/api/types'
 import { useCharts } from '@/ui/chart'
 import { count } from '@/ui/figures'
 import DraftInput from '@/ui/DraftInput.vue'
@@ -17,7 +17,7 @@ useCharts()
 const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
 const options = computed(() => dayOptions(props.out))
 const fullest = computed(() => Math.max(1, ...props.out.byWeekdayHour.flat()))
-const limits = shallowRef<SendingLimits | null>(null)
+const limits = shallowRef<LimitsView | null>(null)
 const failure = ref<string | null>(null)
 
 onMounted(async () => {
@@ -28,7 +28,7 @@ onMounted(async () => {
   }
 })
 
-async function set(change: Partial<SendingLimits>) {
+async function set(change: Partial<LimitsView>) {
   if (!limits.value) return
   failure.value = null
   try {

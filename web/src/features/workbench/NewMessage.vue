@@ -3,14 +3,15 @@ import { onMounted, ref, useTemplateRef } from 'vue'
 import { reasonOf } from '@/api/client'
 import Trouble from '@/ui/Trouble.vue'
 import { useJourneyStore } from './journeyStore'
+import { contentOf, type MessageKind } from './newSteps'
 
 /** Writes a message into the library; its text comes later. */
-const props = withDefaults(defineProps<{ channel?: 'EMAIL' | 'TEXT' }>(), { channel: 'EMAIL' })
+const props = withDefaults(defineProps<{ kind?: MessageKind }>(), { kind: 'email' })
 const emit = defineEmits<{ added: [message: string]; cancel: [] }>()
 
 const store = useJourneyStore()
 const name = ref('')
-const subject = ref('')
+const words = ref('')
 const trouble = ref<string | null>(null)
 const first = useTemplateRef<HTMLInputElement>('first')
 onMounted(() => first.value?.focus())
@@ -18,7 +19,7 @@ onMounted(() => first.value?.focus())
 async function add() {
   trouble.value = null
   try {
-    const added = await store.addMessage(name.value, subject.value, props.channel)
+    const added = await store.addMessage(name.value, contentOf(props.kind, words.value))
     emit('added', added.id)
   } catch (failure) {
     trouble.value = reasonOf(failure)
@@ -38,13 +39,8 @@ async function add() {
       <input ref="first" v-model="name" class="field" required maxlength="80" />
     </label>
     <label>
-      <span class="label">{{ channel === 'TEXT' ? 'Its words' : 'Its subject' }}</span>
-      <input
-        v-model="subject"
-        class="field"
-        required
-        :maxlength="channel === 'TEXT' ? 1000 : 200"
-      />
+      <span class="label">{{ kind === 'text' ? 'Its words' : 'Its subject' }}</span>
+      <input v-model="words" class="field" required :maxlength="kind === 'text' ? 1000 : 200" />
     </label>
     <div class="col-span-2 flex gap-2">
       <button type="submit" class="button button-main button-small">Add message</button>

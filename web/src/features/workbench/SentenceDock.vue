@@ -86,7 +86,7 @@ defineExpose({ focus: (begin?: string) => line.value?.focus(begin) })
     <NewMessage
       v-if="writing"
       class="mb-2 bg-panel!"
-      :channel="writing === 'sendText' ? 'TEXT' : 'EMAIL'"
+      :kind="writing === 'sendText' ? 'text' : 'email'"
       @added="add(writing)"
       @cancel="writing = null"
     />

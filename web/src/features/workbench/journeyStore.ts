@@ -85,8 +85,8 @@ export const useJourneyStore = defineStore('journey', () => {
         answerOf(api.GET('/api/segments')),
       ])
       messages.value = library
-      strands.value = shared
-      segments.value = groups
+      strands.value = shared.map((one) => one.document)
+      segments.value = groups.map((one) => one.document)
       if (journey.value === null || view.value?.version !== loaded.version) {
         journey.value = loaded.journey
         done.value = []
@@ -260,14 +260,10 @@ export const useJourneyStore = defineStore('journey', () => {
     }
   }
 
-  async function addMessage(
-    name: string,
-    subject: string,
-    channel: MessageView['channel'],
-  ): Promise<MessageView> {
+  async function addMessage(name: string, content: MessageView['content']): Promise<MessageView> {
     const added = await answerOf(
       api.POST('/api/messages', {
-        body: { name, channel, subject, links: [], voucher: false, version: null },
+        body: { name, content, links: [], voucher: false, version: null },
       }),
     )
     messages.value = [...messages.value, added]
@@ -280,8 +276,7 @@ export const useJourneyStore = defineStore('journey', () => {
         params: { path: { id: message.id } },
         body: {
           name: message.name,
-          channel: message.channel,
-          subject: message.subject,
+          content: message.content,
           links: message.links,
           voucher: message.voucher,
           version: message.version,

@@ -13,8 +13,7 @@ const wait: StepDocument = {
 const message = (id: string): MessageView => ({
   id,
   name: id,
-  channel: 'EMAIL',
-  subject: id,
+  content: { kind: 'email', subject: id },
   links: [],
   voucher: false,
   version: 1,

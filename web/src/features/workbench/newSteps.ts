@@ -16,6 +16,13 @@ export const STEP_KINDS = [
   { kind: 'notify', name: 'Notify', id: 'notify', does: 'a teammate or a web address' },
 ] as const
 
+export type MessageKind = MessageView['content']['kind']
+
+/** A message's content with its first words in it. */
+export function contentOf(kind: MessageKind, words: string): MessageView['content'] {
+  return kind === 'text' ? { kind, words } : { kind, subject: words }
+}
+
 export type StepKind = (typeof STEP_KINDS)[number]['kind']
 
 /** What a new step may refer to. */
@@ -39,11 +46,11 @@ export function newStep(
   const id = freshId(journey, STEP_KINDS.find((one) => one.kind === kind)!.id)
   switch (kind) {
     case 'sendEmail': {
-      const message = unusedMessage('EMAIL', journey, names.messages)
+      const message = unusedMessage('email', journey, names.messages)
       return message ? email(id, message) : null
     }
     case 'sendText': {
-      const message = unusedMessage('TEXT', journey, names.messages)
+      const message = unusedMessage('text', journey, names.messages)
       return message ? { kind, id, message, onlyIf: null, oncePerPerson: false } : null
     }
     case 'wait':
@@ -97,12 +104,12 @@ export function email(id: string, message: string): StepDocument {
 }
 
 function unusedMessage(
-  channel: MessageView['channel'],
+  kind: MessageKind,
   journey: JourneyDocument,
   messages: MessageView[],
 ): string | null {
   const used = namesIn(part('Journey'), journey, 'MessageId')
-  const right = messages.filter((one) => one.channel === channel)
+  const right = messages.filter((one) => one.content.kind === kind)
   const unused = right.find((one) => !used.includes(one.id))
   return (unused ?? right[0])?.id ?? null
 }

@@ -1,5 +1,6 @@
 import type { MenuChoice } from '@/ui/DropMenu.vue'
 import { useJourneyStore } from './journeyStore'
+import { contentOf, type MessageKind } from './newSteps'
 import type { Details } from './useArrangements'
 
 export type SeriesAction = 'TRY_AGAIN' | 'TEXT_THE_REST' | 'REMIND'
@@ -28,19 +29,19 @@ export const SERIES: MenuChoice[] = [
 export function useSeries() {
   const store = useJourneyStore()
 
-  async function messageOf(channel: 'EMAIL' | 'TEXT', name: string): Promise<string> {
-    const known = store.messages.find((one) => one.channel === channel && one.name === name)
-    return (known ?? (await store.addMessage(name, name, channel))).id
+  async function messageOf(kind: MessageKind, name: string): Promise<string> {
+    const known = store.messages.find((one) => one.content.kind === kind && one.name === name)
+    return (known ?? (await store.addMessage(name, contentOf(kind, name)))).id
   }
 
   async function details(id: string): Promise<[SeriesAction, Details]> {
     const [action, number] = id.split(' ') as [SeriesAction, string]
     const series: Details = { number: Number(number) }
     if (action === 'TEXT_THE_REST') {
-      series.message = await messageOf('TEXT', `In short: ${store.journey?.name}`.slice(0, 80))
+      series.message = await messageOf('text', `In short: ${store.journey?.name}`.slice(0, 80))
     }
     if (action === 'REMIND') {
-      series.message = await messageOf('EMAIL', `Reminder: ${store.journey?.name}`.slice(0, 80))
+      series.message = await messageOf('email', `Reminder: ${store.journey?.name}`.slice(0, 80))
       series.field = store.knownNames('FieldName')[0] ?? 'renewal'
     }
     return [action, series]

@@ -15,7 +15,7 @@ const store = useJourneyStore()
 const writing = ref(false)
 const trouble = ref<string | null>(null)
 
-const emailMessages = computed(() => store.messages.filter((one) => one.channel === 'EMAIL'))
+const emailMessages = computed(() => store.messages.filter((one) => one.content.kind === 'email'))
 const message = computed(() => store.messages.find((one) => one.id === props.step.message))
 
 function written(added: string) {
@@ -69,7 +69,7 @@ function setSubject(event: Event) {
         id="subject"
         class="field"
         :value="step.subject ?? ''"
-        :placeholder="message?.subject"
+        :placeholder="message?.content.kind === 'email' ? message.content.subject : ''"
         maxlength="200"
         @change="setSubject"
       />

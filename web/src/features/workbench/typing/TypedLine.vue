@@ -5,6 +5,7 @@ import { reasonOf } from '@/api/client'
 import type { Completion, Phrase, UnderstoodView } from '@/api/types'
 import Sentence from '@/ui/Sentence.vue'
 import { useJourneyStore } from '../journeyStore'
+import { contentOf } from '../newSteps'
 import { follow, nextSlot, slotsOf, textOf, type Slot } from './slots'
 import { useReading } from './useReading'
 import WaysToGoOn from './WaysToGoOn.vue'
@@ -143,7 +144,7 @@ async function finish(writing = true) {
     let read = await readNow(text.value)
     const named = read?.refused?.missing
     if (named && writing) {
-      await store.addMessage(named.name, named.name, named.text ? 'TEXT' : 'EMAIL')
+      await store.addMessage(named.name, contentOf(named.text ? 'text' : 'email', named.name))
       forget()
       read = await readNow(text.value)
     }

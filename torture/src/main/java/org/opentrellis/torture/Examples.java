@@ -26,8 +26,8 @@ final class Examples {
     put("Behaviour", journey.path("behaviour"));
     put("CohortPlan", run.path("cohort"));
     put("Step", journey.at("/journey/body/0"));
-    put("Strand", api.get("/api/strands").body().path(0));
-    put("Segment", api.get("/api/segments").body().path(0));
+    put("Strand", api.get("/api/strands").body().at("/0/document"));
+    put("Segment", api.get("/api/segments").body().at("/0/document"));
   }
 
   private void put(String name, JsonNode document) {

@@ -53,7 +53,7 @@ public final class TwentyAtOnce implements Ordeal {
             api.post(
                 "/api/messages",
                 """
-                {"name": "%s", "channel": "EMAIL", "subject": "Hello", "links": [],
+                {"name": "%s", "content": {"kind": "email", "subject": "Hello"}, "links": [],
                   "voucher": false, "version": null}
                 """
                     .formatted(name)));
@@ -75,14 +75,17 @@ public final class TwentyAtOnce implements Ordeal {
         () ->
             api.put(
                 "/api/strands/at-once-" + mark,
-                "{\"id\": \"at-once-%s\", \"name\": \"%s\", \"body\": []}".formatted(mark, name)));
+                shared(
+                    "{\"id\": \"at-once-%s\", \"name\": \"%s\", \"body\": []}"
+                        .formatted(mark, name))));
     atOnce(
         score,
         () ->
             api.put(
                 "/api/segments/" + name.replace(" ", "%20"),
-                "{\"name\": \"%s\", \"who\": {\"kind\": \"hasTag\", \"tag\": \"t\"}}"
-                    .formatted(name)));
+                shared(
+                    "{\"name\": \"%s\", \"who\": {\"kind\": \"hasTag\", \"tag\": \"t\"}}"
+                        .formatted(name))));
     atOnce(
         score,
         () ->
@@ -95,11 +98,15 @@ public final class TwentyAtOnce implements Ordeal {
                 """
                     .formatted(name)));
     unique(score, "/api/journeys", "/journey/name");
-    unique(score, "/api/strands", "/id");
-    unique(score, "/api/segments", "/name");
+    unique(score, "/api/strands", "/document/id");
+    unique(score, "/api/segments", "/document/name");
     unique(score, "/api/messages", "/name");
     unique(score, "/api/cohorts", "/name");
     unique(score, "/api/kept-comparisons", "/name");
+  }
+
+  private static String shared(String document) {
+    return "{\"version\": null, \"document\": %s}".formatted(document);
   }
 
   private void atOnce(Score score, Supplier<Api.Answer> request) {

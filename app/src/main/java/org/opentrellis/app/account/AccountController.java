@@ -1,6 +1,5 @@
 package org.opentrellis.app.account;
 
-import org.opentrellis.core.report.SendingLimits;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -17,12 +16,12 @@ class AccountController {
   }
 
   @GetMapping
-  SendingLimits getSendingLimits() {
-    return account.limits();
+  LimitsView getSendingLimits() {
+    return account.view();
   }
 
   @PutMapping
-  SendingLimits setSendingLimits(@RequestBody LimitsOrder order) {
+  LimitsView setSendingLimits(@RequestBody LimitsOrder order) {
     return account.set(order);
   }
 }

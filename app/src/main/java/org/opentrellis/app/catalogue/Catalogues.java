@@ -3,6 +3,11 @@ package org.opentrellis.app.catalogue;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.http.NotFound;
+import org.opentrellis.app.http.SaveLost;
 import org.opentrellis.app.messages.MessageLibrary;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.Json;
@@ -42,37 +47,135 @@ public class Catalogues {
     return new Catalogue(messages.all(), strands, segments);
   }
 
-  List<JsonNode> documents(String kind) {
-    return mapper.all(kind).stream().map(row -> Json.tree(row.document())).toList();
+  List<StrandView> strands() {
+    return mapper.all(SharedPartRow.STRAND).stream().map(Catalogues::strand).toList();
+  }
+
+  List<StrandView> strandVersions(String id) {
+    return versions(SharedPartRow.STRAND, id).stream().map(Catalogues::strand).toList();
+  }
+
+  List<SegmentView> segments() {
+    return mapper.all(SharedPartRow.SEGMENT).stream().map(Catalogues::segment).toList();
+  }
+
+  List<SegmentView> segmentVersions(String name) {
+    return versions(SharedPartRow.SEGMENT, name).stream().map(Catalogues::segment).toList();
+  }
+
+  private List<SharedPartRow> versions(String kind, String name) {
+    find(kind, name);
+    return mapper.versions(kind, name);
+  }
+
+  private SharedPartRow find(String kind, String name) {
+    return mapper
+        .find(kind, name)
+        .orElseThrow(() -> NotFound.of(kind.toLowerCase(Locale.ROOT), name));
+  }
+
+  private static StrandView strand(SharedPartRow row) {
+    return new StrandView(row.version(), row.savedAt(), Json.tree(row.document()));
+  }
+
+  private static SegmentView segment(SharedPartRow row) {
+    return new SegmentView(row.version(), row.savedAt(), Json.tree(row.document()));
   }
 
   /**
-   * Keeps a strand, over the one of its id if there is one: every journey that includes it changes.
+   * Saves a strand over the version it was read at: every journey that includes it changes.
+   *
+   * @throws ProblemsFound if something in it is wrong, or it would include itself
+   * @throws SaveLost if somebody else has saved since
+   */
+  StrandView save(Strand strand, StrandSave save) {
+    check(strand);
+    String name = strand.id().value();
+    if (!keep(SharedPartRow.STRAND, name, Documents.write(strand), save.version())) {
+      throw new SaveLost(
+          "Somebody else has saved this strand since you opened it.",
+          strand(find(SharedPartRow.STRAND, name)),
+          save);
+    }
+    return strand(find(SharedPartRow.STRAND, name));
+  }
+
+  /**
+   * The same for a segment.
+   *
+   * @throws ProblemsFound if something in it is wrong
+   * @throws SaveLost if somebody else has saved since
+   */
+  SegmentView save(Segment segment, SegmentSave save) {
+    check(segment);
+    String name = segment.name().value();
+    if (!keep(SharedPartRow.SEGMENT, name, Documents.write(segment), save.version())) {
+      throw new SaveLost(
+          "Somebody else has saved this segment since you opened it.",
+          segment(find(SharedPartRow.SEGMENT, name)),
+          save);
+    }
+    return segment(find(SharedPartRow.SEGMENT, name));
+  }
+
+  /**
+   * Puts a strand that comes with a file in the place of the one of its id, if there is one.
    *
    * @throws ProblemsFound if something in it is wrong, or it would include itself
    */
-  public void keep(Strand strand) {
-    List<Strand> others =
-        current().strands().stream().filter(one -> !one.id().equals(strand.id())).toList();
-    List<Strand> all =
-        java.util.stream.Stream.concat(others.stream(), java.util.stream.Stream.of(strand))
-            .toList();
-    Documents.check(new Catalogue(messages.all(), all, List.of()));
-    keep(SharedPartRow.STRAND, strand.id().value(), Json.write(Documents.write(strand)));
+  public void replace(Strand strand) {
+    check(strand);
+    replace(SharedPartRow.STRAND, strand.id().value(), Documents.write(strand));
   }
 
   /**
-   * Keeps a segment, over the one of its name if there is one.
+   * The same for a segment, by its name.
    *
    * @throws ProblemsFound if something in it is wrong
    */
-  public void keep(Segment segment) {
-    Documents.check(new Catalogue(messages.all(), List.of(), List.of(segment)));
-    keep(SharedPartRow.SEGMENT, segment.name().value(), Json.write(Documents.write(segment)));
+  public void replace(Segment segment) {
+    check(segment);
+    replace(SharedPartRow.SEGMENT, segment.name().value(), Documents.write(segment));
   }
 
-  private void keep(String kind, String name, String document) {
-    mapper.keep(new SharedPartRow(kind, name, document, OffsetDateTime.now(clock)));
+  private void replace(String kind, String name, JsonNode document) {
+    Integer version = mapper.find(kind, name).map(SharedPartRow::version).orElse(null);
+    if (!keep(kind, name, document, version)) {
+      throw new SaveLost(
+          "Somebody else has saved \u201c%s\u201d just now. Try again.".formatted(name),
+          find(kind, name).document(),
+          document);
+    }
+  }
+
+  /** Whether nobody else has saved since; a new one must not be there yet. */
+  private boolean keep(String kind, String name, JsonNode document, @Nullable Integer readAt) {
+    int version = readAt == null ? 1 : readAt + 1;
+    SharedPartRow row =
+        new SharedPartRow(kind, name, Json.write(document), version, OffsetDateTime.now(clock));
+    if (readAt == null) {
+      if (mapper.find(kind, name).isPresent()) {
+        return false;
+      }
+      mapper.insert(row);
+    } else if (mapper.update(row) == 0) {
+      return false;
+    }
+    mapper.keepVersion(row);
+    return true;
+  }
+
+  private void check(Strand strand) {
+    List<Strand> all =
+        Stream.concat(
+                current().strands().stream().filter(one -> !one.id().equals(strand.id())),
+                Stream.of(strand))
+            .toList();
+    Documents.check(new Catalogue(messages.all(), all, List.of()));
+  }
+
+  private void check(Segment segment) {
+    Documents.check(new Catalogue(messages.all(), List.of(), List.of(segment)));
   }
 
   /** Refuses a document that is kept under another name than it says. */

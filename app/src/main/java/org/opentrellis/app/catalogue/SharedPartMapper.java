@@ -1,6 +1,8 @@
 package org.opentrellis.app.catalogue;
 
 import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
@@ -9,14 +11,44 @@ import org.apache.ibatis.annotations.Update;
 interface SharedPartMapper {
   @Select(
       """
-      select kind, name, document, saved_at from shared_part where kind = #{kind} order by name
+      select kind, name, document, version, saved_at from shared_part where kind = #{kind}
+      order by name
       """)
   List<SharedPartRow> all(String kind);
 
+  @Select(
+      """
+      select kind, name, document, version, saved_at from shared_part
+      where kind = #{kind} and name = #{name}
+      """)
+  Optional<SharedPartRow> find(String kind, String name);
+
+  @Insert(
+      """
+      insert into shared_part (kind, name, document, version, saved_at)
+      values (#{kind}, #{name}, #{document}, #{version}, #{savedAt})
+      """)
+  void insert(SharedPartRow row);
+
+  /** Makes it this version; returns 0 when somebody else has saved since the one before. */
   @Update(
       """
-      merge into shared_part (kind, name, document, saved_at) key (kind, name)
-      values (#{kind}, #{name}, #{document}, #{savedAt})
+      update shared_part set document = #{document}, version = #{version}, saved_at = #{savedAt}
+      where kind = #{kind} and name = #{name} and version = #{version} - 1
       """)
-  void keep(SharedPartRow row);
+  int update(SharedPartRow row);
+
+  @Insert(
+      """
+      insert into shared_part_version (kind, name, version, document, saved_at)
+      values (#{kind}, #{name}, #{version}, #{document}, #{savedAt})
+      """)
+  void keepVersion(SharedPartRow row);
+
+  @Select(
+      """
+      select kind, name, document, version, saved_at from shared_part_version
+      where kind = #{kind} and name = #{name} order by version desc
+      """)
+  List<SharedPartRow> versions(String kind, String name);
 }

@@ -90,8 +90,8 @@ class DemoLayer implements ApplicationRunner {
     file.messages().stream()
         .filter(message -> known.stream().noneMatch(one -> one.id().equals(message.id())))
         .forEach(messages::keep);
-    file.strands().forEach(catalogues::keep);
-    file.segments().forEach(catalogues::keep);
+    file.strands().forEach(catalogues::replace);
+    file.segments().forEach(catalogues::replace);
     long id =
         journeys.add(
             file.journey(),

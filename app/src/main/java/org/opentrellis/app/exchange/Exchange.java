@@ -147,13 +147,13 @@ class Exchange {
         file.strands(),
         one -> here.strand(one.id()).isEmpty(),
         one -> key("strand", one.id().value()),
-        catalogues::keep,
+        catalogues::replace,
         order);
     keepShared(
         file.segments(),
         one -> here.segment(one.name()).isEmpty(),
         one -> key("segment", one.name().value()),
-        catalogues::keep,
+        catalogues::replace,
         order);
   }
 

@@ -10,6 +10,7 @@ public final class Schemas {
   public static final String STRAND = PLACE + "Strand";
   public static final String SEGMENT = PLACE + "Segment";
   public static final String STEP = PLACE + "Step";
+  public static final String MESSAGE_CONTENT = PLACE + "MessageContent";
   public static final String COHORT = PLACE + "CohortPlan";
 
   private Schemas() {}

@@ -31,6 +31,11 @@ class MessageController {
     return library.add(edit);
   }
 
+  @GetMapping("/{id}/versions")
+  List<MessageView> listMessageVersions(@PathVariable String id) {
+    return library.versions(id);
+  }
+
   @PutMapping("/{id}")
   MessageView saveMessage(@PathVariable String id, @RequestBody MessageEdit edit) {
     return library.save(id, edit);

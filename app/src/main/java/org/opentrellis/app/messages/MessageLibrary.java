@@ -14,6 +14,7 @@ import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.LinkName;
 import org.opentrellis.core.journey.Message;
+import org.opentrellis.core.journey.MessageContent;
 import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.springframework.stereotype.Service;
@@ -52,7 +53,7 @@ public class MessageLibrary {
   public MessageView add(MessageEdit edit) {
     Message message = read(freeId(edit.name()), edit);
     requireFree(message);
-    mapper.insert(row(message, 1));
+    insert(message);
     return view(find(message.id().value()));
   }
 
@@ -61,7 +62,7 @@ public class MessageLibrary {
    * with a number behind.
    */
   public void keep(Message message) {
-    mapper.insert(row(named(message), 1));
+    insert(named(message));
   }
 
   private Message named(Message message) {
@@ -82,7 +83,13 @@ public class MessageLibrary {
 
   /** Puts a message in the place of the one of its id; if its name is taken, likewise. */
   public void replace(Message message) {
-    mapper.update(row(named(message), find(message.id().value()).version()));
+    int version = find(message.id().value()).version();
+    if (!update(named(message), version)) {
+      throw new SaveLost(
+          "Somebody else has saved \u201c%s\u201d just now. Try again.".formatted(message.name()),
+          view(find(message.id().value())),
+          Documents.write(message));
+    }
   }
 
   /**
@@ -97,11 +104,32 @@ public class MessageLibrary {
     Message message = read(id, edit);
     requireFree(message);
     int version = edit.version() == null ? 0 : edit.version();
-    if (mapper.update(row(message, version)) == 0) {
+    if (!update(message, version)) {
       throw new SaveLost(
           "Somebody else has saved this message since you opened it.", view(find(id)), edit);
     }
     return view(find(id));
+  }
+
+  /** Every save of a message, the newest first. */
+  List<MessageView> versions(String id) {
+    find(id);
+    return mapper.versions(id).stream().map(MessageLibrary::view).toList();
+  }
+
+  private void insert(Message message) {
+    MessageRow row = row(message, 1);
+    mapper.insert(row);
+    mapper.keepVersion(row, OffsetDateTime.now(clock));
+  }
+
+  /** Whether nobody else has saved since that version. */
+  private boolean update(Message message, int version) {
+    boolean inTime = mapper.update(row(message, version)) > 0;
+    if (inTime) {
+      mapper.keepVersion(row(message, version + 1), OffsetDateTime.now(clock));
+    }
+    return inTime;
   }
 
   private MessageRow find(String id) {
@@ -114,7 +142,7 @@ public class MessageLibrary {
         message.id().value(),
         message.name(),
         message.channel(),
-        message.subject(),
+        message.headline(),
         Json.write(links),
         message.voucher(),
         version,
@@ -125,8 +153,7 @@ public class MessageLibrary {
     ObjectNode document = JsonNodeFactory.instance.objectNode();
     document.put("id", id);
     document.put("name", edit.name());
-    document.put("channel", edit.channel().name());
-    document.put("subject", edit.subject());
+    document.set("content", edit.content());
     edit.links().forEach(document.withArray("links")::add);
     document.put("voucher", edit.voucher());
     return Documents.readMessage(document);
@@ -145,16 +172,21 @@ public class MessageLibrary {
 
   private static Message message(MessageRow row) {
     List<LinkName> links = links(row).stream().map(LinkName::new).toList();
-    return new Message(
-        new MessageId(row.id()), row.name(), row.channel(), row.subject(), links, row.voucher());
+    return new Message(new MessageId(row.id()), row.name(), content(row), links, row.voucher());
+  }
+
+  private static MessageContent content(MessageRow row) {
+    return switch (row.channel()) {
+      case EMAIL -> new MessageContent.Email(row.headline());
+      case TEXT -> new MessageContent.Text(row.headline());
+    };
   }
 
   private static MessageView view(MessageRow row) {
     return new MessageView(
         row.id(),
         row.name(),
-        row.channel(),
-        row.subject(),
+        Documents.write(message(row)).get("content"),
         links(row),
         row.voucher(),
         row.version());

@@ -7,7 +7,7 @@ record MessageRow(
     String id,
     String name,
     Channel channel,
-    String subject,
+    String headline,
     String links,
     boolean voucher,
     int version,

@@ -1,14 +1,19 @@
 package org.opentrellis.app.messages;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
-import org.opentrellis.core.journey.Channel;
+import org.opentrellis.app.http.Schemas;
+import tools.jackson.databind.JsonNode;
 
-/** A message as the API gives it. */
+/**
+ * A message as the API gives it.
+ *
+ * @param content an email's subject, or a text's words
+ */
 public record MessageView(
     String id,
     String name,
-    Channel channel,
-    String subject,
+    @Schema(ref = Schemas.MESSAGE_CONTENT) JsonNode content,
     List<String> links,
     boolean voucher,
     int version) {}

@@ -116,16 +116,20 @@ class DryRunApiTest {
   @Test
   void theQuotaIsTheAccountsAndToldWithTheRun() {
     String path = "/api/sending-limits";
-    assertThat(APP.put(path, limits("1000", "3")).status()).isEqualTo(200);
+    int version = APP.get(path).body().get("version").asInt();
+    assertThat(APP.put(path, limits("1000", "3", version)).status()).isEqualTo(200);
     JsonNode lines = APP.get("/api/dry-runs/1").body().get("limits");
     assertThat(lines).anyMatch(line -> line.get("text").asString().contains("over the quota"));
-    assertThat(APP.put(path, limits("-1", "3")).status()).isEqualTo(400);
-    APP.put(path, limits("null", "4"));
+    assertThat(APP.put(path, limits("-1", "3", version + 1)).status()).isEqualTo(400);
+    Answer lost = APP.put(path, limits("5", "3", version));
+    assertThat(lost.status()).isEqualTo(409);
+    assertThat(lost.body().at("/current/monthlyQuota").asLong()).isEqualTo(1000);
+    APP.put(path, limits("null", "4", version + 1));
   }
 
-  private static String limits(String quota, String perWeek) {
-    return "{\"monthlyQuota\": %s, \"segmentPrice\": 0.07, \"emailsPerWeek\": %s}"
-        .formatted(quota, perWeek);
+  private static String limits(String quota, String perWeek, int version) {
+    return "{\"monthlyQuota\": %s, \"segmentPrice\": 0.07, \"emailsPerWeek\": %s, \"version\": %d}"
+        .formatted(quota, perWeek, version);
   }
 
   @Test

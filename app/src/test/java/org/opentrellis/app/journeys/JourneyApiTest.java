@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.ByteArrayOutputStream;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
@@ -44,7 +45,7 @@ class JourneyApiTest {
     Answer added =
         APP.post(
             "/api/messages",
-            "{\"name\": \"Hello\", \"channel\": \"EMAIL\", \"subject\": \"Hello there\","
+            "{\"name\": \"Hello\", \"content\": {\"kind\": \"email\", \"subject\": \"Hello there\"},"
                 + " \"links\": [\"Kits\"], \"voucher\": false, \"version\": null}");
     assertThat(added.status()).isEqualTo(201);
     assertThat(added.body().get("id").asString()).isEqualTo("hello");
@@ -197,8 +198,9 @@ class JourneyApiTest {
     String strand =
         "{\"id\": \"spring\", \"name\": \"Spring work\", \"body\":"
             + " [{\"kind\": \"sendEmail\", \"id\": \"m\", \"message\": \"hello\"}]}";
-    assertThat(APP.put("/api/strands/spring", strand).status()).isEqualTo(204);
-    assertThat(APP.get("/api/strands").body().at("/0/name").asString()).isEqualTo("Spring work");
+    assertThat(APP.put("/api/strands/spring", shared("null", strand)).status()).isEqualTo(200);
+    assertThat(APP.get("/api/strands").body().at("/0/document/name").asString())
+        .isEqualTo("Spring work");
     String include = "{\"kind\": \"include\", \"id\": \"i\", \"strand\": \"spring\"}, ";
     Answer saved = save(1, DOCUMENT.replace("\"body\": [", "\"body\": [" + include));
     assertThat(saved.status()).isEqualTo(200);
@@ -206,19 +208,38 @@ class JourneyApiTest {
     assertThat(saved.body().at("/sheet/rows/1/ofStrand").asBoolean()).isTrue();
     String circle =
         strand.replace("[{", "[{\"kind\": \"include\", \"id\": \"i\", \"strand\": \"spring\"}, {");
-    assertThat(APP.put("/api/strands/spring", circle).status()).isEqualTo(400);
-    assertThat(APP.put("/api/strands/summer", strand).status()).isEqualTo(400);
+    assertThat(APP.put("/api/strands/spring", shared("1", circle)).status()).isEqualTo(400);
+    assertThat(APP.put("/api/strands/summer", shared("null", strand)).status()).isEqualTo(400);
+  }
+
+  private static String shared(String version, String document) {
+    return "{\"version\": %s, \"document\": %s}".formatted(version, document);
   }
 
   @Test
-  void aSegmentIsKeptUnderItsName() {
+  void aSegmentIsKeptUnderItsNameAndNobodysSaveIsLost() {
     String segment = "{\"name\": \"Keen\", \"who\": {\"kind\": \"hasTag\", \"tag\": \"keeper\"}}";
-    assertThat(APP.put("/api/segments/Keen", segment).status()).isEqualTo(204);
-    assertThat(APP.get("/api/segments").body().at("/0/who/tag").asString()).isEqualTo("keeper");
+    String path = "/api/segments/Keen";
+    assertThat(APP.put(path, shared("null", segment)).status()).isEqualTo(200);
+    assertThat(APP.get("/api/segments").body().at("/0/document/who/tag").asString())
+        .isEqualTo("keeper");
     String asks =
         segment.replace(
             "\"hasTag\", \"tag\": \"keeper\"",
             "\"opened\", \"email\": {\"kind\": \"anyOfJourney\"}");
-    assertThat(APP.put("/api/segments/Keen", asks).status()).isEqualTo(400);
+    assertThat(APP.put(path, shared("1", asks)).status()).isEqualTo(400);
+    String other = segment.replace("keeper", "grower");
+    assertThat(APP.put(path, shared("1", other)).body().get("version").asInt()).isEqualTo(2);
+    for (String late : List.of("1", "null")) {
+      Answer lost = APP.put(path, shared(late, segment));
+      assertThat(lost.status()).isEqualTo(409);
+      assertThat(lost.body().get("code").asString()).isEqualTo("save-lost");
+      assertThat(lost.body().at("/current/document/who/tag").asString()).isEqualTo("grower");
+      assertThat(lost.body().at("/yours/document/who/tag").asString()).isEqualTo("keeper");
+    }
+    JsonNode versions = APP.get(path + "/versions").body();
+    assertThat(versions.size()).isEqualTo(2);
+    assertThat(versions.at("/1/document/who/tag").asString()).isEqualTo("keeper");
+    assertThat(APP.get("/api/segments/Nobody/versions").status()).isEqualTo(404);
   }
 }

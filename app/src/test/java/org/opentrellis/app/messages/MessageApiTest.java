@@ -6,13 +6,14 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.opentrellis.app.Answers.Answer;
 import org.opentrellis.app.RunningApplication;
+import tools.jackson.databind.JsonNode;
 
 /** The message library over HTTP. */
 class MessageApiTest {
   @RegisterExtension static final RunningApplication APP = RunningApplication.empty();
 
   private static String edit(String name, String links, String version) {
-    return ("{\"name\": \"%s\", \"channel\": \"EMAIL\", \"subject\": \"Hello\", \"links\": %s,"
+    return ("{\"name\": \"%s\", \"links\": %s, \"content\": {\"kind\": \"email\", \"subject\": \"Hello\"},"
             + " \"voucher\": false, \"version\": %s}")
         .formatted(name, links, version);
   }
@@ -55,6 +56,11 @@ class MessageApiTest {
     assertThat(lost.body().at("/current/links/0").asString()).isEqualTo("Kits");
     assertThat(lost.body().at("/current/version").asInt()).isEqualTo(2);
     assertThat(lost.body().at("/yours/name").asString()).isEqualTo("Jam");
+    JsonNode versions = APP.get("/api/messages/" + id + "/versions").body();
+    assertThat(versions.size()).isEqualTo(2);
+    assertThat(versions.at("/0/links/0").asString()).isEqualTo("Kits");
+    assertThat(versions.at("/1/links").size()).isZero();
+    assertThat(APP.get("/api/messages/nowhere/versions").status()).isEqualTo(404);
   }
 
   @Test

@@ -25,7 +25,7 @@ class ReadingApiTest {
   static void addAMessageAndAJourney() {
     APP.post(
         "/api/messages",
-        "{\"name\": \"Hello\", \"channel\": \"EMAIL\", \"subject\": \"Hello there\","
+        "{\"name\": \"Hello\", \"content\": {\"kind\": \"email\", \"subject\": \"Hello there\"},"
             + " \"links\": [\"Kits\"], \"voucher\": false, \"version\": null}");
     Answer added = APP.post("/api/journeys", "{\"name\": \"A test\", \"purpose\": \"WELCOME\"}");
     id = added.body().get("id").asLong();

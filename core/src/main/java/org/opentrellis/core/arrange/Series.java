@@ -137,12 +137,12 @@ public final class Series {
   private String subjectOf(Step.SendEmail email) {
     return email
         .subject()
-        .or(() -> catalogue.message(email.message()).map(message -> message.subject()))
+        .or(() -> catalogue.message(email.message()).map(message -> message.headline()))
         .orElse(email.message().value());
   }
 
   private String nameOf(MessageId id) {
-    String name = catalogue.message(id).map(message -> message.subject()).orElse(id.value());
+    String name = catalogue.message(id).map(message -> message.headline()).orElse(id.value());
     return name.substring(0, Math.min(180, name.length()));
   }
 

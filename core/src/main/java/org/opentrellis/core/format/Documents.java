@@ -34,7 +34,7 @@ public final class Documents {
     JsonNode tree = Json.tree(text);
     try {
       Problems problems = new Problems();
-      JsonNode filled = TypicalValues.fillFile(tree);
+      JsonNode filled = TypicalValues.fillFile(SecondVersion.file(tree));
       Optional<Object> read = new DocumentReader(problems).read(filled, JourneyFile.class, "");
       problems.throwIfAny();
       JourneyFile file = (JourneyFile) read.orElseThrow();
@@ -114,7 +114,7 @@ public final class Documents {
    * @throws ProblemsFound with every problem and its place
    */
   public static Catalogue readCatalogue(JsonNode given) {
-    return read(given, Catalogue.class);
+    return read(SecondVersion.catalogue(given), Catalogue.class);
   }
 
   public static JsonNode write(Catalogue catalogue) {

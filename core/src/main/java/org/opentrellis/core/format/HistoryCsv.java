@@ -104,7 +104,10 @@ public final class HistoryCsv {
           break;
         }
       }
-    } catch (IOException | UncheckedIOException | Refused | IllegalStateException broken) {
+    } catch (IOException
+        | UncheckedIOException
+        | IllegalArgumentException
+        | IllegalStateException broken) {
       add(
           "bad-csv",
           "/" + (line - 1),

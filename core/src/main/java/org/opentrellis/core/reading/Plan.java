@@ -8,10 +8,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.opentrellis.core.journey.Catalogue;
-import org.opentrellis.core.journey.Channel;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Message;
-import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.journey.Purpose;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepId;
@@ -129,15 +127,11 @@ public record Plan(
 
     private void write(Reading.Missing missing) {
       String id = missing.name().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
-      Channel channel = missing.text() ? Channel.TEXT : Channel.EMAIL;
+      String plain = id.replaceAll("^-|-$", "");
       messages.add(
-          new Message(
-              new MessageId(id.replaceAll("^-|-$", "")),
-              missing.name(),
-              channel,
-              missing.name(),
-              List.of(),
-              false));
+          missing.text()
+              ? Message.text(plain, missing.name(), missing.name())
+              : Message.email(plain, missing.name(), missing.name()));
     }
   }
 }

@@ -134,7 +134,7 @@ public record Outgoing(
         if (journey.program().isText(send)) {
           Message text = journey.program().messages(send).get(0);
           EmailTally tally = journey.sends().get(send);
-          TextLine line = new TextLine(text.name(), TextSegments.of(text.subject()), tally.sent());
+          TextLine line = new TextLine(text.name(), TextSegments.of(text.headline()), tally.sent());
           lines.merge(
               text.id().value(),
               line,

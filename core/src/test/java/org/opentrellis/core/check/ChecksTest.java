@@ -37,7 +37,6 @@ import org.opentrellis.core.calendar.TimeOfDay;
 import org.opentrellis.core.calendar.TimeUnit;
 import org.opentrellis.core.journey.Arm;
 import org.opentrellis.core.journey.Catalogue;
-import org.opentrellis.core.journey.Channel;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.FormName;
@@ -49,6 +48,7 @@ import org.opentrellis.core.journey.JourneyState;
 import org.opentrellis.core.journey.LinkName;
 import org.opentrellis.core.journey.ListName;
 import org.opentrellis.core.journey.Message;
+import org.opentrellis.core.journey.MessageContent;
 import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.journey.Otherwise;
 import org.opentrellis.core.journey.Purpose;
@@ -352,7 +352,8 @@ class ChecksTest {
 
   @Test
   void vouchersForThoseWhoWouldHaveBought() {
-    Message voucher = new Message(new MessageId("v"), "V", Channel.EMAIL, "V", List.of(), true);
+    Message voucher =
+        new Message(new MessageId("v"), "V", new MessageContent.Email("V"), List.of(), true);
     Catalogue with = Catalogue.of(List.of(voucher));
     Journey journey = journey(Step.SendEmail.of(id("v"), new MessageId("v")));
     var wouldBuy = Steps.behaviour(Steps.group(new Keenness(0.4, 0.2), 0.3), 0.1);

@@ -28,7 +28,7 @@ class DocumentsTest {
   private static final String VALID =
       """
       {
-        "version": 2,
+        "version": 3,
         "journey": {
           "name": "A test",
           "purpose": "WELCOME",
@@ -44,7 +44,7 @@ class DocumentsTest {
              "otherwise": {"id": "b-2"}}
           ]
         },
-        "messages": [{"id": "m1", "name": "Hello", "channel": "EMAIL", "subject": "Hello there"}]
+        "messages": [{"id": "m1", "name": "Hello", "content": {"kind": "email", "subject": "Hello there"}}]
       }
       """;
 
@@ -57,6 +57,24 @@ class DocumentsTest {
   private static String changed(String from, String to) {
     assertThat(VALID).contains(from);
     return VALID.replace(from, to);
+  }
+
+  /** In the second version a message had a channel, and a text's words stood in its subject. */
+  @Test
+  void aFileOfTheSecondVersionMeansTheSame() {
+    String now =
+        changed(
+            "\"messages\": [",
+            "\"messages\": [{\"id\": \"t\", \"name\": \"Come\", \"content\": {\"kind\": \"text\", \"words\": \"Come by\"}, \"links\": [\"A\"]}, ");
+    String before =
+        now.replace("\"version\": 3", "\"version\": 2")
+            .replace(
+                "\"content\": {\"kind\": \"text\", \"words\": \"Come by\"}",
+                "\"channel\": \"TEXT\", \"subject\": \"Come by\"")
+            .replace(
+                "\"content\": {\"kind\": \"email\", \"subject\": \"Hello there\"}",
+                "\"channel\": \"EMAIL\", \"subject\": \"Hello there\"");
+    assertThat(Documents.readFile(before)).isEqualTo(Documents.readFile(now));
   }
 
   @ParameterizedTest(name = "journey {0}")
@@ -100,7 +118,7 @@ class DocumentsTest {
         "\"kind\": \"sendEmail\"|\"kind\": \"sing\"|bad-kind|/journey/body/0/kind|11|16",
         "\"kind\": \"sendEmail\", ||missing-value|/journey/body/0/kind|11|7",
         "\"DAYS\"|\"FORTNIGHTS\"|bad-value|/journey/body/1/rule/amount/unit|12|90",
-        "\"version\": 2|\"version\": 3|bad-value||1|1",
+        "\"version\": 3|\"version\": 4|bad-value||1|1",
         "\"arms\": [{|\"arms\": [7, {|bad-value|/journey/body/2/arms/0|14|17",
       })
   void refusesWithCodePlaceLineAndColumn(
@@ -210,7 +228,8 @@ class DocumentsTest {
             "\"messages\": [",
             "\"strands\": [{\"id\": \"s\", \"name\": \"S\", \"body\": [{\"kind\": \"include\", \"id\": \"i\", \"strand\": \"s\"}]}], \"messages\": [");
     assertThat(problemsOf(circle).get(0).sentence()).contains("s includes s");
-    assertThat(problemsOf(changed("EMAIL", "TEXT")).get(0).code()).isEqualTo("wrong-channel");
+    assertThat(problemsOf(changed("\"email\", \"subject\"", "\"text\", \"words\"")).get(0).code())
+        .isEqualTo("wrong-channel");
   }
 
   @Test

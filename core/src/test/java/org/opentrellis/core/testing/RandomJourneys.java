@@ -29,7 +29,6 @@ import org.opentrellis.core.calendar.TimeUnit;
 import org.opentrellis.core.journey.Arm;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.CategoryName;
-import org.opentrellis.core.journey.Channel;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.EmailRef;
 import org.opentrellis.core.journey.EventName;
@@ -44,6 +43,7 @@ import org.opentrellis.core.journey.JourneyState;
 import org.opentrellis.core.journey.LinkName;
 import org.opentrellis.core.journey.ListName;
 import org.opentrellis.core.journey.Message;
+import org.opentrellis.core.journey.MessageContent;
 import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.journey.Money;
 import org.opentrellis.core.journey.Notice;
@@ -78,8 +78,7 @@ public final class RandomJourneys {
               new Message(
                   new MessageId("t1"),
                   "A text",
-                  Channel.TEXT,
-                  "Come by",
+                  new MessageContent.Text("Come by"),
                   List.of(new LinkName("A")),
                   true)),
           List.of(

@@ -1,0 +1,10 @@
+package org.opentrellis.app.catalogue;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.OffsetDateTime;
+import org.opentrellis.app.http.Schemas;
+import tools.jackson.databind.JsonNode;
+
+/** One version of a strand. */
+record StrandView(
+    int version, OffsetDateTime savedAt, @Schema(ref = Schemas.STRAND) JsonNode document) {}
