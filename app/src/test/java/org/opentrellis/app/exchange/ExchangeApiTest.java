@@ -49,7 +49,7 @@ class ExchangeApiTest {
     ObjectNode message = (ObjectNode) file.at("/messages/0");
     String name = message.get("name").asString();
     String id = message.get("id").asString();
-    message.put("subject", "Quite another subject");
+    ((ObjectNode) message.get("content")).put("subject", "Quite another subject");
     JsonNode told = bringIn(file, false).body();
     assertThat(told.get("clashes")).hasSize(1);
     String key = told.at("/clashes/0/key").asString();
