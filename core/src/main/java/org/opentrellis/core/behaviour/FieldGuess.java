@@ -28,6 +28,9 @@ public sealed interface FieldGuess
    */
   record Choice(Operand value, double share) {
     public Choice {
+      if (value instanceof Operand.OtherField) {
+        throw new Refused("what a group has in a field cannot be another field");
+      }
       if (!(share >= 0 && share <= 1)) {
         throw new Refused("a share must be 0 to 1, not " + share);
       }

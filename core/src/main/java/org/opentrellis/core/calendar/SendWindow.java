@@ -34,6 +34,20 @@ public record SendWindow(Set<DayOfWeek> days, LocalTime from, LocalTime to) {
     return new TimeOfDay(from, days).atOrAfter(instant, clock);
   }
 
+  /** Whether a moment is inside. */
+  public boolean has(long instant, ZoneClock clock) {
+    return atOrAfter(instant, clock) == instant;
+  }
+
+  /** When it next opens or closes after a moment. */
+  public long nextChange(long instant, ZoneClock clock) {
+    if (!has(instant, clock)) {
+      return atOrAfter(instant, clock);
+    }
+    long day = clock.day(instant);
+    return Math.max(instant + 1, clock.instant(day * ZoneClock.DAY + endOf(to)));
+  }
+
   /** In words: "Mon to Fri 08:00 to 18:00". */
   public String inWords() {
     String hours = from + " to " + (endOf(to) == ZoneClock.DAY ? "24:00" : to.toString());

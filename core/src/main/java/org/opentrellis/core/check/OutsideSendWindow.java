@@ -5,6 +5,7 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.opentrellis.core.calendar.SendWindow;
 import org.opentrellis.core.calendar.TimeOfDay;
 import org.opentrellis.core.calendar.ZoneClock;
@@ -57,6 +58,8 @@ final class OutsideSendWindow implements Check {
       case WaitRule.UntilDate until -> Optional.empty();
       case WaitRule.UntilDay until -> Optional.empty();
       case WaitRule.AroundDate around -> Optional.empty();
+      case WaitRule.UntilNthWeekday until ->
+          Optional.of(new TimeOfDay(until.at(), Set.of(until.weekday())));
       case WaitRule.UntilHappens until -> Optional.empty();
     };
   }

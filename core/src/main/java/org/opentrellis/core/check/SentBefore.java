@@ -23,6 +23,7 @@ import org.opentrellis.core.journey.Way;
 final class SentBefore {
   private static final double DAY = 24;
   private static final double WEEK = 7 * DAY;
+  private static final double MONTH = 365.25 / 12 * DAY;
 
   /**
    * Where somebody may stand.
@@ -150,6 +151,7 @@ final class SentBefore {
       case WaitRule.UntilHappens until -> until.atMost().nominalHours();
       case WaitRule.UntilDate until -> DAY;
       case WaitRule.AroundDate around -> DAY;
+      case WaitRule.UntilNthWeekday until -> MONTH / 2;
     };
   }
 

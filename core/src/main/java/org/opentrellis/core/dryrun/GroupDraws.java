@@ -117,14 +117,23 @@ final class GroupDraws {
     };
   }
 
+  private Operand held(Operand value) {
+    return switch (value) {
+      case Operand.Today today -> new Operand.Date(startDate.plusDays(today.plusDays()));
+      case Operand.Words words -> words;
+      case Operand.Number number -> number;
+      case Operand.Date date -> date;
+      case Operand.OtherField other ->
+          throw new IllegalStateException("a choice refuses another field");
+    };
+  }
+
   private @Nullable Operand choice(FieldGuess.OneOf some, double u) {
     double upTo = 0;
     for (FieldGuess.Choice choice : some.choices()) {
       upTo += choice.share();
       if (u < upTo) {
-        return choice.value() instanceof Operand.Today today
-            ? new Operand.Date(startDate.plusDays(today.plusDays()))
-            : choice.value();
+        return held(choice.value());
       }
     }
     return null;

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.opentrellis.core.calendar.Amount;
+import org.opentrellis.core.calendar.SendWindow;
 import org.opentrellis.core.problem.Refused;
 
 /** A question about one person that has an answer at every moment. */
@@ -19,6 +20,7 @@ public sealed interface Condition
         Condition.CameByForm,
         Condition.CameByJourney,
         Condition.CameByList,
+        Condition.IsNow,
         Condition.Combining {
 
   /** The conditions right inside this one; none for a plain question. */
@@ -32,7 +34,8 @@ public sealed interface Condition
   }
 
   /** A question about what became of emails that this journey sent. */
-  sealed interface AboutEmail extends Condition permits Delivered, Bounced, Opened, Clicked {
+  sealed interface AboutEmail extends Condition
+      permits Delivered, Bounced, Opened, Clicked, OftenOpened, OftenClicked {
     EmailRef email();
 
     /** The step that sends the email, if the question is about one step's. */
@@ -63,6 +66,46 @@ public sealed interface Condition
    */
   record Clicked(EmailRef email, Optional<LinkName> link, Optional<Amount> within)
       implements AboutEmail {}
+
+  /**
+   * Some of the last emails of this journey were opened.
+   *
+   * @param atLeast how many of them, 1 to {@code last}
+   * @param last of how many, 2 to 50
+   * @param peopleOnly whether machine pre-loads are left out
+   */
+  record OftenOpened(int atLeast, int last, boolean peopleOnly) implements AboutEmail {
+    public OftenOpened {
+      often(atLeast, last);
+    }
+
+    @Override
+    public EmailRef email() {
+      return new EmailRef.OfLast(last);
+    }
+  }
+
+  /**
+   * Some of the last emails of this journey were clicked, on whatever link.
+   *
+   * @param atLeast how many of them, 1 to {@code last}
+   * @param last of how many, 2 to 50
+   */
+  record OftenClicked(int atLeast, int last) implements AboutEmail {
+    public OftenClicked {
+      often(atLeast, last);
+    }
+
+    @Override
+    public EmailRef email() {
+      return new EmailRef.OfLast(last);
+    }
+  }
+
+  private static void often(int atLeast, int last) {
+    Text.inRange("the number of last emails", last, 2, 50);
+    Text.inRange("how many of the last emails", atLeast, 1, last);
+  }
 
   record HasTag(TagName tag) implements Condition {}
 
@@ -112,6 +155,9 @@ public sealed interface Condition
 
   /** Entered by joining a list. */
   record CameByList(ListName list) implements Condition {}
+
+  /** It is one of some weekdays and hours, on the clock that the journey's times are read on. */
+  record IsNow(SendWindow during) implements Condition {}
 
   /** Combines others, and asks nothing itself. */
   sealed interface Combining extends Condition permits All, Any, None {

@@ -56,6 +56,7 @@ public final class Labels {
       case Condition.CameByForm by -> Optional.empty();
       case Condition.CameByJourney by -> Optional.empty();
       case Condition.CameByList by -> Optional.empty();
+      case Condition.IsNow now -> Optional.empty();
       case Condition.Combining combining -> Optional.empty();
     };
   }

@@ -4,7 +4,8 @@ import java.time.LocalDate;
 import org.opentrellis.core.problem.Refused;
 
 /** What a field is compared with. */
-public sealed interface Operand permits Operand.Words, Operand.Number, Operand.Date, Operand.Today {
+public sealed interface Operand
+    permits Operand.Words, Operand.Number, Operand.Date, Operand.Today, Operand.OtherField {
 
   record Words(String text) implements Operand {
     public Words {
@@ -21,6 +22,9 @@ public sealed interface Operand permits Operand.Words, Operand.Number, Operand.D
   }
 
   record Date(LocalDate date) implements Operand {}
+
+  /** What another field of the same person holds; an empty one compares with nothing. */
+  record OtherField(FieldName field) implements Operand {}
 
   /**
    * A date counted from the day on which the question is asked.

@@ -87,6 +87,7 @@ public final class Renaming {
               ifPast(around.ifPast()));
       case WaitRule.For waits -> waits;
       case WaitRule.Until until -> until;
+      case WaitRule.UntilNthWeekday until -> until;
     };
   }
 
@@ -122,6 +123,8 @@ public final class Renaming {
           new Condition.Opened(email(asked.email()), asked.peopleOnly(), asked.within());
       case Condition.Clicked asked ->
           new Condition.Clicked(email(asked.email()), asked.link(), asked.within());
+      case Condition.OftenOpened asked -> asked;
+      case Condition.OftenClicked asked -> asked;
     };
   }
 

@@ -1,5 +1,6 @@
 package org.opentrellis.core.journey;
 
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.List;
@@ -15,6 +16,7 @@ public sealed interface WaitRule
         WaitRule.UntilDate,
         WaitRule.UntilDay,
         WaitRule.AroundDate,
+        WaitRule.UntilNthWeekday,
         WaitRule.UntilHappens {
 
   /**
@@ -69,6 +71,23 @@ public sealed interface WaitRule
     }
   }
 
+  /**
+   * Waits for a weekday of the month, such as the second Tuesday.
+   *
+   * @param nth which of the month, 1 to 4, or {@link #LAST}
+   * @param at the local time
+   */
+  record UntilNthWeekday(int nth, DayOfWeek weekday, LocalTime at) implements WaitRule {
+    public static final int LAST = -1;
+
+    public UntilNthWeekday {
+      if (nth != LAST) {
+        Text.inRange("which weekday of the month", nth, 1, 4);
+      }
+      Text.toTheMinute(at);
+    }
+  }
+
   /** Waits until a condition holds, at most so long; goes on in either case. */
   record UntilHappens(Condition condition, Amount atMost) implements WaitRule {}
 
@@ -81,6 +100,7 @@ public sealed interface WaitRule
       case UntilDate until -> List.of();
       case UntilDay until -> List.of();
       case AroundDate around -> List.of();
+      case UntilNthWeekday until -> List.of();
     };
   }
 

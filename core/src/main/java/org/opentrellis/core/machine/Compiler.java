@@ -127,6 +127,8 @@ final class Compiler {
               Timer.aroundDate(around, names.fields.of(around.field()), datesOf(around.field())),
               target(around.ifPast(), next),
               next);
+      case WaitRule.UntilNthWeekday until ->
+          new Node.Wait(Timer.untilNthWeekday(until), next, next);
       case WaitRule.UntilHappens until ->
           new Node.WaitFor(
               new Question[] {questions.compile(until.condition())},
@@ -194,7 +196,9 @@ final class Compiler {
         yield all;
       }
       case RecordChange.SetField set ->
-          List.of(new RecordEdit.SetField(names.fields.of(set.field()), set.value()));
+          List.of(
+              new RecordEdit.SetField(
+                  names.fields.of(set.field()), set.value(), names.fieldOf(set.value())));
       case RecordChange.ClearField clear ->
           List.of(new RecordEdit.ClearField(names.fields.of(clear.field())));
       case RecordChange.AddToField add ->

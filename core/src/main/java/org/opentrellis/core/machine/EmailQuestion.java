@@ -32,7 +32,7 @@ record EmailQuestion(
     return Evidence.MAIL;
   }
 
-  private long moment(Visit visit, Sent of) {
+  long moment(Visit visit, Sent of) {
     long at =
         switch (what) {
           case DELIVERED -> of.deliveredAt();
@@ -88,7 +88,7 @@ record EmailQuestion(
     return next;
   }
 
-  private int firstThatCounts(Visit visit) {
+  int firstThatCounts(Visit visit) {
     return Math.max(0, visit.sends() - last);
   }
 

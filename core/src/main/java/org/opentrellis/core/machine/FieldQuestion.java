@@ -14,8 +14,10 @@ import org.opentrellis.core.journey.Operator;
  * never compare.
  *
  * @param operands as many as the operator takes
+ * @param otherFields by operand, the number of the other field that it means, or -1
  */
-record FieldQuestion(int field, Operator is, List<Operand> operands) implements Question {
+record FieldQuestion(int field, Operator is, List<Operand> operands, int[] otherFields)
+    implements Question {
 
   @Override
   public int about() {
@@ -28,7 +30,10 @@ record FieldQuestion(int field, Operator is, List<Operand> operands) implements 
     if (is == Operator.IS_EMPTY || value == null) {
       return is == Operator.IS_EMPTY && value == null;
     }
-    Operand first = today(operands.get(0), visit, at);
+    Operand first = operand(0, visit, at);
+    if (first == null) {
+      return false;
+    }
     return switch (is) {
       case CONTAINS -> words(value).contains(words(first));
       case STARTS_WITH -> words(value).startsWith(words(first));
@@ -37,11 +42,13 @@ record FieldQuestion(int field, Operator is, List<Operand> operands) implements 
       case AT_MOST -> ordered(value, first, c -> c <= 0);
       case MORE -> ordered(value, first, c -> c > 0);
       case AT_LEAST -> ordered(value, first, c -> c >= 0);
-      case BETWEEN ->
-          ordered(value, first, c -> c >= 0)
-              && ordered(value, today(operands.get(1), visit, at), c -> c <= 0);
+      case BETWEEN -> ordered(value, first, c -> c >= 0) && isAtMost(value, operand(1, visit, at));
       case IS_EMPTY -> throw new IllegalStateException("handled above");
     };
+  }
+
+  private static boolean isAtMost(Operand value, @Nullable Operand most) {
+    return most != null && ordered(value, most, c -> c <= 0);
   }
 
   /** A question about today may have another answer tomorrow. */
@@ -88,9 +95,14 @@ record FieldQuestion(int field, Operator is, List<Operand> operands) implements 
     return value instanceof Operand.Words words ? words.text().toLowerCase(Locale.ROOT) : "";
   }
 
-  private static Operand today(Operand operand, Visit visit, long at) {
-    return operand instanceof Operand.Today today
-        ? new Operand.Date(visit.clock.date(at).plusDays(today.plusDays()))
-        : operand;
+  /** What is compared with; null if the field that holds it is empty. */
+  private @Nullable Operand operand(int n, Visit visit, long at) {
+    return switch (operands.get(n)) {
+      case Operand.Today today -> new Operand.Date(visit.clock.date(at).plusDays(today.plusDays()));
+      case Operand.OtherField other -> visit.person.field(otherFields[n]);
+      case Operand.Words words -> words;
+      case Operand.Number number -> number;
+      case Operand.Date date -> date;
+    };
   }
 }

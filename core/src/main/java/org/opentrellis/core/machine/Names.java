@@ -5,6 +5,7 @@ import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.JourneyName;
 import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.journey.Name;
+import org.opentrellis.core.journey.Operand;
 
 /**
  * The numbers of all names that some programs know. They only grow, so that one more program
@@ -18,4 +19,9 @@ final class Names {
   final Numbering<EventName> events = new Numbering<>();
   final Numbering<MessageId> messages = new Numbering<>();
   final Numbering<JourneyName> journeys = new Numbering<>();
+
+  /** The number of the field that an operand means, or -1. */
+  int fieldOf(Operand operand) {
+    return operand instanceof Operand.OtherField other ? fields.of(other.field()) : -1;
+  }
 }

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.BitSet;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calendar.Amount;
+import org.opentrellis.core.calendar.SendWindow;
 
 /** A compiled condition: numbers instead of names. */
 interface Question {
@@ -165,6 +166,29 @@ interface Question {
     @Override
     public long nextChange(Visit visit, long at) {
       return Recent.nextChange(visit.person.events(), within, visit, at);
+    }
+  }
+
+  /** Some weekdays and hours. */
+  record During(SendWindow window) implements Question {
+    @Override
+    public int about() {
+      return Evidence.NONE;
+    }
+
+    @Override
+    public boolean followsTheCalendar() {
+      return true;
+    }
+
+    @Override
+    public boolean holds(Visit visit, long at) {
+      return window.has(at, visit.clock);
+    }
+
+    @Override
+    public long nextChange(Visit visit, long at) {
+      return window.nextChange(at, visit.clock);
     }
   }
 

@@ -41,7 +41,11 @@ final class Questions {
       case Condition.OnList on -> new Question.OnRecord(names.labels.of(on.list()), false);
       case Condition.InSegment in -> segment(in.segment());
       case Condition.Field field ->
-          new FieldQuestion(names.fields.of(field.field()), field.is(), field.values());
+          new FieldQuestion(
+              names.fields.of(field.field()),
+              field.is(),
+              field.values(),
+              field.values().stream().mapToInt(names::fieldOf).toArray());
       case Condition.Bought bought ->
           new Question.Bought(
               vocabulary.offers(bought.what()),
@@ -54,6 +58,7 @@ final class Questions {
           new Question.CameBy(new boolean[0], names.journeys.of(by.journey()));
       case Condition.CameByForm by -> cameBy(trigger -> isMeant(trigger, by));
       case Condition.CameByList by -> cameBy(trigger -> isMeant(trigger, by));
+      case Condition.IsNow now -> new Question.During(now.during());
       case Condition.All all -> combined(Question.Quantifier.ALL, all);
       case Condition.Any any -> combined(Question.Quantifier.ANY, any);
       case Condition.None none -> combined(Question.Quantifier.NONE, none);
@@ -120,7 +125,18 @@ final class Questions {
               last,
               clicked.link().map(link -> slots(link, send)).orElse(null),
               orNull(clicked.within()));
+      case Condition.OftenOpened often ->
+          often(
+              often.peopleOnly() ? EmailQuestion.What.OPENED_BY_PEOPLE : EmailQuestion.What.OPENED,
+              often.last(),
+              often.atLeast());
+      case Condition.OftenClicked often ->
+          often(EmailQuestion.What.CLICKED, often.last(), often.atLeast());
     };
+  }
+
+  private static Question often(EmailQuestion.What what, int last, int atLeast) {
+    return new OftenQuestion(new EmailQuestion(what, EmailQuestion.ANY, last, null, null), atLeast);
   }
 
   /** The slots of a link in the sends that are asked about. */

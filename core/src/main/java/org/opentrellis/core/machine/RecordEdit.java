@@ -16,13 +16,21 @@ sealed interface RecordEdit {
     }
   }
 
-  record SetField(int field, Operand value) implements RecordEdit {
+  /**
+   * @param otherField the number of the field that the value means, or -1
+   */
+  record SetField(int field, Operand value, int otherField) implements RecordEdit {
     @Override
     public void apply(Person person, long at) {
       Operand kept =
-          value instanceof Operand.Today today
-              ? new Operand.Date(person.clock.date(at).plusDays(today.plusDays()))
-              : value;
+          switch (value) {
+            case Operand.Today today ->
+                new Operand.Date(person.clock.date(at).plusDays(today.plusDays()));
+            case Operand.OtherField other -> person.field(otherField);
+            case Operand.Words words -> words;
+            case Operand.Number number -> number;
+            case Operand.Date date -> date;
+          };
       person.changesField(field, kept, at);
     }
   }

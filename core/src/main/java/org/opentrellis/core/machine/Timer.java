@@ -2,6 +2,8 @@ package org.opentrellis.core.machine;
 
 import java.time.LocalDate;
 import java.time.LocalTime;
+import java.time.temporal.TemporalAdjuster;
+import java.time.temporal.TemporalAdjusters;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calendar.Amount;
@@ -61,6 +63,20 @@ interface Timer {
       long second =
           rule.at().map(time -> (long) time.toSecondOfDay()).orElse(entry - day * ZoneClock.DAY);
       return pastOr(visit.clock.instant((day + rule.day()) * ZoneClock.DAY + second), visit);
+    };
+  }
+
+  static Timer untilNthWeekday(WaitRule.UntilNthWeekday rule) {
+    TemporalAdjuster ofMonth =
+        rule.nth() == WaitRule.UntilNthWeekday.LAST
+            ? TemporalAdjusters.lastInMonth(rule.weekday())
+            : TemporalAdjusters.dayOfWeekInMonth(rule.nth(), rule.weekday());
+    return visit -> {
+      LocalDate month = visit.clock.date(visit.now).withDayOfMonth(1);
+      long at = visit.clock.instant(local(month.with(ofMonth), rule.at()));
+      return at >= visit.now
+          ? at
+          : visit.clock.instant(local(month.plusMonths(1).with(ofMonth), rule.at()));
     };
   }
 

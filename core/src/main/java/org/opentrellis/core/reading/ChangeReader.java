@@ -86,7 +86,7 @@ final class ChangeReader {
     if (cursor.word("set field")) {
       FieldName field = name("field", FieldName.class, FieldName::new, "to");
       cursor.require("to");
-      Operand value = new OperandReader(cursor).read();
+      Operand value = new OperandReader(cursor, scope.names(FieldName.class)).read();
       return new RecordChange.SetField(field, value);
     }
     if (cursor.word("clear field")) {

@@ -121,17 +121,39 @@ final class ConditionReader {
 
   private @Nullable Condition aboutEmail() {
     if (cursor.any("opened", "open")) {
+      if (cursor.word("at least")) {
+        int from = cursor.at();
+        int atLeast = times.requireWhole("2 of the last 5 emails");
+        int last = last();
+        boolean themselves = cursor.word("themselves");
+        return cursor.meaning(from, () -> new Condition.OftenOpened(atLeast, last, themselves));
+      }
       EmailRef email = names.email(FOLLOWERS);
       boolean themselves = cursor.word("themselves");
       return new Condition.Opened(email, themselves, soon());
     }
     if (cursor.any("clicked", "click")) {
+      if (cursor.word("at least")) {
+        int from = cursor.at();
+        int atLeast = times.requireWhole("2 of the last 5 emails");
+        int last = last();
+        return cursor.meaning(from, () -> new Condition.OftenClicked(atLeast, last));
+      }
       return clicked();
     }
     if (cursor.any("got", "get", "received")) {
       return new Condition.Delivered(names.email(FOLLOWERS));
     }
     return cursor.word("bounced") ? new Condition.Bounced(names.email(FOLLOWERS)) : null;
+  }
+
+  private int last() {
+    cursor.require("of the last");
+    int last = times.requireWhole("5 emails");
+    if (!cursor.silently("emails")) {
+      cursor.require("messages");
+    }
+    return last;
   }
 
   private Condition clicked() {
@@ -223,6 +245,12 @@ final class ConditionReader {
     if (cursor.any("are in segment", "is in segment", "in segment")) {
       return new Condition.InSegment(segment());
     }
+    if (cursor.any("are not now within", "is not now within")) {
+      return not(new Condition.IsNow(times.window()));
+    }
+    if (cursor.any("are now within", "is now within")) {
+      return new Condition.IsNow(times.window());
+    }
     if (cursor.any("do not have field", "does not have field")) {
       return not(field());
     }
@@ -307,7 +335,7 @@ final class ConditionReader {
       if (i > 0) {
         cursor.require("and");
       }
-      values.add(new OperandReader(cursor).read());
+      values.add(new OperandReader(cursor, scope.names(FieldName.class)).read());
     }
     return cursor.meaning(from, () -> new Condition.Field(new FieldName(name), is, values));
   }

@@ -1,13 +1,10 @@
 package org.opentrellis.core.reading;
 
 import java.time.DateTimeException;
-import java.time.DayOfWeek;
-import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calendar.SendWindow;
 import org.opentrellis.core.journey.Condition;
@@ -102,7 +99,7 @@ final class RuleReader {
 
   private @Nullable Line others() {
     if (cursor.word("send only")) {
-      SendWindow window = window();
+      SendWindow window = times.window();
       return new Line(journey.edit().sendWindow(Optional.of(window)).done(), RunSheet.WINDOW);
     }
     if (cursor.any("all times are in", "times are in")) {
@@ -120,16 +117,6 @@ final class RuleReader {
           RunSheet.SENDER);
     }
     return null;
-  }
-
-  private SendWindow window() {
-    int from = cursor.at();
-    cursor.could("Mon to Fri 08:00 to 18:00");
-    Set<DayOfWeek> days = times.weekdays();
-    LocalTime opens = times.requireTime();
-    cursor.require("to");
-    LocalTime closes = times.requireTime();
-    return cursor.meaning(from, () -> new SendWindow(days, opens, closes));
   }
 
   private ZoneId zone() {

@@ -1,5 +1,6 @@
 package org.opentrellis.core.reading;
 
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
@@ -226,6 +227,10 @@ final class StepReader {
     if (cursor.word("day")) {
       return untilDay();
     }
+    if (cursor.silently("the")) {
+      return untilNthWeekday();
+    }
+    cursor.could("the 2nd Tue of the month");
     int from = cursor.at();
     LocalDate date = times.date();
     if (date != null) {
@@ -253,6 +258,17 @@ final class StepReader {
     return cursor.meaning(
         from,
         () -> new WaitRule.AroundDate(new FieldName(field), days.get(), at, yearly, march, past));
+  }
+
+  private WaitRule untilNthWeekday() {
+    int from = cursor.at();
+    int nth = times.requireNth();
+    DayOfWeek weekday = times.requireWeekday();
+    cursor.require("of the month");
+    cursor.silently(",");
+    cursor.silently("at");
+    LocalTime at = times.requireTime();
+    return cursor.meaning(from, () -> new WaitRule.UntilNthWeekday(nth, weekday, at));
   }
 
   private WaitRule untilDay() {

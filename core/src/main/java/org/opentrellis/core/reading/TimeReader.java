@@ -5,6 +5,7 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
@@ -13,8 +14,10 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calendar.Amount;
+import org.opentrellis.core.calendar.SendWindow;
 import org.opentrellis.core.calendar.TimeOfDay;
 import org.opentrellis.core.calendar.TimeUnit;
+import org.opentrellis.core.journey.WaitRule;
 
 /** Reads amounts of time, times of day, weekdays and dates. */
 final class TimeReader {
@@ -23,6 +26,13 @@ final class TimeReader {
   private static final Pattern TIME = Pattern.compile("(\\d{1,2})[:.](\\d{2})");
   private static final Pattern DATE = Pattern.compile("(\\d{4,10})-(\\d{2})-(\\d{2})");
   private static final Pattern UNIT = Pattern.compile("[a-zA-Z]+");
+
+  private static final List<List<String>> NTH =
+      List.of(
+          List.of("1st", "first"),
+          List.of("2nd", "second"),
+          List.of("3rd", "third"),
+          List.of("4th", "fourth"));
 
   private final Cursor cursor;
 
@@ -200,6 +210,38 @@ final class TimeReader {
       }
     }
     return days;
+  }
+
+  /** "Mon to Fri 08:00 to 18:00". */
+  SendWindow window() {
+    int from = cursor.at();
+    cursor.could("Mon to Fri 08:00 to 18:00");
+    Set<DayOfWeek> days = weekdays();
+    LocalTime opens = requireTime();
+    cursor.require("to");
+    LocalTime closes = requireTime();
+    return cursor.meaning(from, () -> new SendWindow(days, opens, closes));
+  }
+
+  /** "1st", "second", "last": which weekday of a month. */
+  int requireNth() {
+    for (int nth = 1; nth <= NTH.size(); nth++) {
+      List<String> ways = NTH.get(nth - 1);
+      if (cursor.any(ways.get(0), ways.get(1))) {
+        return nth;
+      }
+    }
+    cursor.require("last");
+    return WaitRule.UntilNthWeekday.LAST;
+  }
+
+  DayOfWeek requireWeekday() {
+    cursor.could("Tue");
+    DayOfWeek day = weekday();
+    if (day == null) {
+      throw cursor.lost();
+    }
+    return day;
   }
 
   private @Nullable DayOfWeek weekday() {

@@ -43,6 +43,7 @@ final class ConditionWords {
           Phrase.plain("came from journey ").and(style.name(by.journey().value()));
       case Condition.CameByList by ->
           Phrase.plain("came by list ").and(style.name(by.list().value()));
+      case Condition.IsNow now -> Phrase.plain("are now within ").andStrong(now.during().inWords());
       case Condition.All all -> parts(all, " and ", "everyone");
       case Condition.Any any -> parts(any, " or ", "nobody");
       case Condition.None none -> none(none);
@@ -83,7 +84,17 @@ final class ConditionWords {
               .orElse(Phrase.plain("clicked "))
               .and(which)
               .and(soon(clicked.within()));
+      case Condition.OftenOpened often ->
+          Phrase.plain("opened ")
+              .andStrong(often(often.atLeast(), often.last()))
+              .and(often.peopleOnly() ? " themselves" : "");
+      case Condition.OftenClicked often ->
+          Phrase.plain("clicked ").andStrong(often(often.atLeast(), often.last()));
     };
+  }
+
+  private static String often(int atLeast, int last) {
+    return "at least %d of the last %d emails".formatted(atLeast, last);
   }
 
   private Phrase which(EmailRef email) {
@@ -114,6 +125,7 @@ final class ConditionWords {
       case Operand.Number number -> number(number.number());
       case Operand.Date date -> date.date().toString();
       case Operand.Today today -> fromToday(today.plusDays());
+      case Operand.OtherField other -> "field " + Style.quoted(other.field().value());
     };
   }
 
@@ -188,6 +200,10 @@ final class ConditionWords {
       case Condition.Opened asked -> "opened";
       case Condition.Clicked asked ->
           "clicked" + asked.link().map(name -> " " + Style.quoted(name.value())).orElse("");
+      case Condition.OftenOpened often ->
+          "opened %d of %d".formatted(often.atLeast(), often.last());
+      case Condition.OftenClicked often ->
+          "clicked %d of %d".formatted(often.atLeast(), often.last());
       case Condition.HasTag has -> "tag " + has.tag();
       case Condition.HadTag had -> "had tag " + had.tag();
       case Condition.OnList on -> "on list " + on.list();
@@ -198,6 +214,7 @@ final class ConditionWords {
       case Condition.CameByForm by -> "came by";
       case Condition.CameByJourney by -> "came by";
       case Condition.CameByList by -> "came by";
+      case Condition.IsNow now -> now.during().inWords();
       case Condition.All all -> partsBriefly(all, "");
       case Condition.Any any -> partsBriefly(any, "");
       case Condition.None none -> partsBriefly(none, "not ");

@@ -1,5 +1,8 @@
 package org.opentrellis.core.sentence;
 
+import java.time.DayOfWeek;
+import java.time.format.TextStyle;
+import java.util.Locale;
 import java.util.Optional;
 import org.opentrellis.core.calendar.TimeOfDay;
 import org.opentrellis.core.journey.IfPast;
@@ -44,6 +47,10 @@ final class TimeWords {
               .andStrong(", " + around.at())
               .and(yearly(around.everyYear(), around.onFirstOfMarch()))
               .and(past(around.ifPast()));
+      case WaitRule.UntilNthWeekday until ->
+          Phrase.plain("Wait until the ")
+              .andStrong(nth(until.nth()) + " " + weekday(until.weekday()) + " of the month")
+              .andStrong(", " + until.at());
       case WaitRule.UntilHappens until ->
           Phrase.plain("Wait until they ")
               .and(conditions.say(until.condition()))
@@ -58,6 +65,20 @@ final class TimeWords {
       return "on";
     }
     return days(Math.abs(days)) + (days < 0 ? " before" : " after");
+  }
+
+  private static String nth(int nth) {
+    return switch (nth) {
+      case 1 -> "1st";
+      case 2 -> "2nd";
+      case 3 -> "3rd";
+      case WaitRule.UntilNthWeekday.LAST -> "last";
+      default -> nth + "th";
+    };
+  }
+
+  private static String weekday(DayOfWeek day) {
+    return day.getDisplayName(TextStyle.SHORT, Locale.ENGLISH);
   }
 
   static String days(int count) {

@@ -87,6 +87,9 @@ final class Reasons {
           opened.peopleOnly() ? sent.peopleOpenAt() : sent.recordedOpenAt();
       case Condition.Delivered delivered -> sent.deliveredAt();
       case Condition.Bounced bounced -> sent.bouncedAt();
+      // They ask about no single email.
+      case Condition.OftenOpened often -> Person.NEVER;
+      case Condition.OftenClicked often -> Person.NEVER;
     };
   }
 

@@ -11,6 +11,7 @@ import static org.opentrellis.core.testing.Steps.openedByPeople;
 import static org.opentrellis.core.testing.Steps.pause;
 import static org.opentrellis.core.testing.Steps.send;
 import static org.opentrellis.core.testing.Steps.tag;
+import static org.opentrellis.core.testing.Steps.waits;
 
 import java.time.DayOfWeek;
 import java.time.Instant;
@@ -27,13 +28,17 @@ import org.opentrellis.core.calendar.SendWindow;
 import org.opentrellis.core.calendar.TimeUnit;
 import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.journey.Condition;
+import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.FrequencyGuard;
 import org.opentrellis.core.journey.Goal;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.ListName;
+import org.opentrellis.core.journey.Operand;
+import org.opentrellis.core.journey.Operator;
 import org.opentrellis.core.journey.RecordChange;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.TagName;
+import org.opentrellis.core.journey.WaitRule;
 
 /** The machine on scripted evidence: what each step does, and who comes first at one instant. */
 class JourneyMachineTest {
@@ -278,5 +283,103 @@ class JourneyMachineTest {
   void aQuestionAboutAMissingEmailNeverHolds() {
     Journey journey = journey(branch("b", opened("gone"), A_DAY, List.of(), List.of()));
     assertThat(run(journey, email -> {}, 100)).contains("took arm 1", "passed b 24.0h");
+  }
+
+  /** From Thursday, 1 January 1970: Saturday the 10th; Friday the 30th; Monday, 2 February. */
+  @Test
+  void aWaitForAWeekdayOfTheMonth() {
+    assertThat(nth(2, DayOfWeek.SATURDAY)).isEqualTo(9 * 24 + 9);
+    assertThat(nth(WaitRule.UntilNthWeekday.LAST, DayOfWeek.FRIDAY)).isEqualTo(29 * 24 + 9);
+    assertThat(nth(1, DayOfWeek.THURSDAY)).isEqualTo(9);
+    Journey twice =
+        journey(
+            waits("w", new WaitRule.UntilNthWeekday(1, DayOfWeek.THURSDAY, LocalTime.of(0, 0))),
+            pause("p", 1, TimeUnit.HOURS),
+            waits("x", new WaitRule.UntilNthWeekday(1, DayOfWeek.MONDAY, LocalTime.of(0, 0))),
+            waits("y", new WaitRule.UntilNthWeekday(1, DayOfWeek.MONDAY, LocalTime.of(9, 0))));
+    assertThat(run(twice, email -> {}, 2_000))
+        .containsExactly(
+            "passed w 0.0h", "passed p 1.0h", "passed x 96.0h", "passed y 105.0h", "finished");
+    Journey past =
+        journey(
+            pause("p", 40, TimeUnit.DAYS),
+            waits("w", new WaitRule.UntilNthWeekday(1, DayOfWeek.MONDAY, LocalTime.of(9, 0))));
+    // 10 February is behind the first Monday, the 2nd; so it is 2 March.
+    assertThat(run(past, email -> {}, 2_000)).contains("passed w " + (60 * 24 + 9) + ".0h");
+  }
+
+  private static double nth(int nth, DayOfWeek day) {
+    Journey journey =
+        journey(waits("w", new WaitRule.UntilNthWeekday(nth, day, LocalTime.of(9, 0))));
+    String line = run(journey, email -> {}, 2_000).get(0);
+    return Double.parseDouble(line.replaceAll("passed w |h", ""));
+  }
+
+  /** Thursday night is outside; a branch that waits goes on when it opens. */
+  @Test
+  void aQuestionAboutTheHourIsAskedAsTimeGoesOn() {
+    Condition working =
+        new Condition.IsNow(
+            new SendWindow(EnumSet.of(DayOfWeek.FRIDAY), LocalTime.of(9, 0), LocalTime.of(17, 0)));
+    Journey waits =
+        journey(branch("b", working, Amount.of(5, TimeUnit.DAYS), List.of(), List.of()));
+    assertThat(run(waits, email -> {}, 200)).contains("took arm 0", "passed b 33.0h");
+    Condition not = new Condition.None(List.of(working));
+    Journey closes =
+        journey(
+            pause("p", 34, TimeUnit.HOURS),
+            branch("b", not, Amount.of(5, TimeUnit.DAYS), List.of(), List.of()));
+    assertThat(run(closes, email -> {}, 200)).contains("took arm 0", "passed b 41.0h");
+  }
+
+  @Test
+  void someOfTheLastEmailsAreCounted() {
+    Journey journey =
+        journey(
+            send("a"),
+            send("b"),
+            send("c"),
+            branch(
+                "x",
+                new Condition.OftenOpened(2, 3, true),
+                Amount.of(1, TimeUnit.DAYS),
+                List.of(),
+                List.of()),
+            branch("y", new Condition.OftenOpened(2, 2, true), null, List.of(), List.of()),
+            branch("z", new Condition.OftenClicked(1, 3), null, List.of(), List.of()));
+    Consumer<Sent> opensFirstAndLast =
+        email -> {
+          if (email.send() != 1) {
+            email.opens(email.at() + (email.send() + 1) * HOUR);
+          }
+        };
+    assertThat(run(journey, opensFirstAndLast, 100))
+        .containsSubsequence("took arm 0", "passed x 3.0h", "took arm 1", "took arm 1");
+  }
+
+  @Test
+  void aFieldIsComparedWithAnotherAndTakesItsValue() {
+    FieldName has = new FieldName("hives");
+    FieldName wants = new FieldName("wanted");
+    Condition fewer =
+        new Condition.Field(has, Operator.LESS, List.of(new Operand.OtherField(wants)));
+    Step copy =
+        new Step.Change(
+            id("copy"), List.of(new RecordChange.SetField(has, new Operand.OtherField(wants))));
+    Step set =
+        new Step.Change(
+            id("set"),
+            List.of(
+                new RecordChange.SetField(has, new Operand.Number(2)),
+                new RecordChange.SetField(wants, new Operand.Number(3))));
+    Journey journey =
+        journey(
+            branch("empty", fewer, null, List.of(), List.of()),
+            set,
+            branch("fewer", fewer, null, List.of(), List.of()),
+            copy,
+            branch("same", fewer, null, List.of(), List.of()));
+    assertThat(run(journey, email -> {}, 100))
+        .containsSubsequence("took arm 1", "passed set 0.0h", "took arm 0", "took arm 1");
   }
 }

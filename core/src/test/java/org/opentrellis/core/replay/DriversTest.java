@@ -132,7 +132,7 @@ class DriversTest {
       boolean delivered = then.sent(send).deliveredAt() != Person.NEVER;
       return new Reply(
           delivered,
-          !delivered && before.bouncesAt() == now,
+          !delivered && before.bouncesAt() == now && !then.sent(send).text(),
           after(then.sent(send).recordedOpenAt(), now),
           after(then.sent(send).peopleOpenAt(), now),
           after(then.sent(send).clickAt(), now),

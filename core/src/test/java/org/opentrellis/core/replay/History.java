@@ -111,7 +111,7 @@ final class History {
       Step.Send step = visit.program().sends().get(sent.send());
       MessageRef message = new MessageRef(visit.program().name(), visit.number(), step.id());
       if (sent.bouncedAt() != Person.NEVER) {
-        boolean forGood = person.bouncesAt() == sent.bouncedAt();
+        boolean forGood = person.bouncesAt() == sent.bouncedAt() && !sent.text();
         all.add(new Happening.Bounced(sent.bouncedAt(), message, forGood));
       }
       if (sent.deliveredAt() != Person.NEVER) {

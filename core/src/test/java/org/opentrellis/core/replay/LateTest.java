@@ -120,7 +120,7 @@ class LateTest {
       Told told = life.told();
       Random random = new Random(seed);
       List<Happening> pending = new ArrayList<>(life.history);
-      pending.sort(Comparator.comparing(one -> one.at() + random.nextInt(7_200)));
+      Collections.shuffle(pending, random);
       long now = pending.stream().mapToLong(Happening::at).min().orElse(0);
       List<Lines.Line> before = List.of();
       long lostSince = Person.NEVER;

@@ -298,10 +298,7 @@ public final class RandomJourneys {
       return switch (kind) {
         case 0, 1 -> new Condition.Opened(email(), random.nextBoolean(), within);
         case 2 -> new Condition.Clicked(email(), sometimes(2, () -> new LinkName("A")), within);
-        default ->
-            random.nextBoolean()
-                ? new Condition.Delivered(email())
-                : new Condition.Bounced(email());
+        default -> plainOfEmail();
       };
     }
     if (kind < 7) {
@@ -313,10 +310,20 @@ public final class RandomJourneys {
         : kind == 8 ? new Condition.Any(parts) : new Condition.None(parts);
   }
 
+  private Condition plainOfEmail() {
+    return switch (random.nextInt(4)) {
+      case 0 -> new Condition.Delivered(email());
+      case 1 -> new Condition.Bounced(email());
+      case 2 -> new Condition.OftenOpened(1 + random.nextInt(2), 3, random.nextBoolean());
+      default -> new Condition.OftenClicked(1 + random.nextInt(2), 2);
+    };
+  }
+
   private Condition recordCondition() {
     Optional<Amount> within = sometimes(2, this::amount);
-    return switch (random.nextInt(11)) {
+    return switch (random.nextInt(12)) {
       case 0, 1 -> new Condition.HasTag(tag());
+      case 10 -> new Condition.IsNow(window());
       case 2 -> new Condition.HadTag(tag());
       case 3 -> new Condition.OnList(list());
       case 4 -> new Condition.InSegment(new SegmentName("Keen"));
@@ -330,7 +337,12 @@ public final class RandomJourneys {
   }
 
   private Condition field() {
-    return switch (random.nextInt(5)) {
+    return switch (random.nextInt(6)) {
+      case 4 ->
+          new Condition.Field(
+              HIVES,
+              Operator.LESS,
+              List.of(new Operand.OtherField(pick(List.of(RENEWAL, new FieldName("frames"))))));
       case 0 ->
           new Condition.Field(
               RENEWAL,
@@ -380,8 +392,13 @@ public final class RandomJourneys {
             random.nextBoolean()
                 ? TimeOfDay.EVERY_DAY
                 : EnumSet.of(DayOfWeek.TUESDAY, DayOfWeek.SATURDAY));
-    return switch (random.nextInt(8)) {
+    return switch (random.nextInt(9)) {
       case 0, 1 -> new WaitRule.For(amount(), Optional.empty());
+      case 7 ->
+          new WaitRule.UntilNthWeekday(
+              pick(List.of(1, 2, 3, 4, WaitRule.UntilNthWeekday.LAST)),
+              pick(List.of(DayOfWeek.values())),
+              time());
       case 2 -> new WaitRule.For(amount(), Optional.of(moment));
       case 3 -> new WaitRule.Until(moment);
       case 4 ->
