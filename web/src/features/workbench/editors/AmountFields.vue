@@ -5,7 +5,7 @@ import type { AmountDocument } from '@/api/types'
 const props = defineProps<{ amount: AmountDocument; label: string }>()
 const emit = defineEmits<{ change: [amount: AmountDocument] }>()
 
-const UNITS = ['MINUTES', 'HOURS', 'DAYS', 'WEEKS', 'MONTHS', 'YEARS'] as const
+const UNITS = ['MINUTES', 'HOURS', 'DAYS', 'WEEKS', 'MONTHS', 'YEARS', 'WORKING_DAYS'] as const
 
 function setCount(event: Event) {
   const count = (event.target as HTMLInputElement).valueAsNumber
@@ -35,7 +35,7 @@ function setUnit(event: Event) {
       :aria-label="`${label}: unit`"
       @change="setUnit"
     >
-      <option v-for="unit in UNITS" :key="unit" :value="unit">{{ unit.toLowerCase() }}</option>
+      <option v-for="unit in UNITS" :key="unit" :value="unit">{{ unit.toLowerCase().replace('_', ' ') }}</option>
     </select>
   </span>
 </template>

@@ -102,7 +102,7 @@ const BEGINNINGS: Record<string, Value> = {
   Condition: { kind: 'hasTag', tag: 'new tag' },
   IfPast: { kind: 'goOn' },
   SendWindow: { days: [...WEEKDAYS], from: '08:00', to: '20:00' },
-  FrequencyGuard: { most: 4, days: 7, then: 'HOLD' },
+  FrequencyGuard: { most: 4, days: 7, then: 'HOLD', countsTexts: false },
   Operand: { kind: 'words', text: 'a value' },
 }
 

@@ -110,6 +110,7 @@ const FIELDS: Record<string, string> = {
   'FrequencyGuard.most': 'at most so many emails',
   'FrequencyGuard.days': 'in days',
   'FrequencyGuard.then': 'one too many',
+  'FrequencyGuard.countsTexts': 'counts texts, too',
   'SendWindow.from': 'from',
   'SendWindow.to': 'to',
   'NoticeTeammate.to': 'name',

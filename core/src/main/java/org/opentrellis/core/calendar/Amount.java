@@ -7,10 +7,10 @@ import org.opentrellis.core.problem.Refused;
 /**
  * A length of time as people say it: "2 days", "0.5 hours".
  *
- * <p>Minutes and hours are exact and take decimals. Days, weeks, months and years are calendar
- * units in a person's zone: the wall-clock time stays. In a gap a local time moves later by the
- * gap's length, in an overlap the earlier offset is taken ({@link ZonedDateTime}'s rule; for a
- * local time that does not exist RFC 5545 section 3.3.5 names the same instant).
+ * <p>Minutes and hours are exact and take decimals. Days, weeks, months, years and working days are
+ * calendar units in a person's zone: the wall-clock time stays. In a gap a local time moves later
+ * by the gap's length, in an overlap the earlier offset is taken ({@link ZonedDateTime}'s rule; for
+ * a local time that does not exist RFC 5545 section 3.3.5 names the same instant).
  *
  * @param count more than 0; whole for calendar units
  * @param unit the unit
@@ -63,6 +63,7 @@ public record Amount(double count, TimeUnit unit) {
     return switch (unit) {
       case MONTHS -> LocalDate.ofEpochDay(day).plusMonths(n).toEpochDay();
       case YEARS -> LocalDate.ofEpochDay(day).plusYears(n).toEpochDay();
+      case WORKING_DAYS -> Weekdays.workingDaysAfter(day, n);
       case MINUTES, HOURS, DAYS, WEEKS -> throw new IllegalStateException("handled above");
     };
   }

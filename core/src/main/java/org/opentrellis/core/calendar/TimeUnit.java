@@ -7,7 +7,9 @@ public enum TimeUnit {
   DAYS("day", 86_400L),
   WEEKS("week", 604_800L),
   MONTHS("month", 2_629_746L),
-  YEARS("year", 31_556_952L);
+  YEARS("year", 31_556_952L),
+  /** Monday to Friday. */
+  WORKING_DAYS("working day", 120_960L);
 
   private final String word;
   private final long nominalSeconds;

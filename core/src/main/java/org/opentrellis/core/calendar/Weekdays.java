@@ -19,7 +19,23 @@ final class Weekdays {
 
   /** Whether a day since 1970-01-01, which was a Thursday, falls on one of them. */
   static boolean has(Set<DayOfWeek> days, long epochDay) {
-    return days.contains(DayOfWeek.of((int) Math.floorMod(epochDay + 3, 7L) + 1));
+    return days.contains(DayOfWeek.of(weekday(epochDay)));
+  }
+
+  /** So many days later, Saturdays and Sundays not counted; on a weekend Monday is the first. */
+  static long workingDaysAfter(long epochDay, long count) {
+    int weekday = weekday(epochDay);
+    long friday = weekday > 5 ? epochDay - (weekday - 5) : epochDay;
+    long day = friday + count / 5 * 7;
+    for (long left = count % 5; left > 0; left--) {
+      day += weekday(day) == 5 ? 3 : 1;
+    }
+    return day;
+  }
+
+  /** 1 for Monday to 7 for Sunday; 1970-01-01 was a Thursday. */
+  private static int weekday(long epochDay) {
+    return (int) Math.floorMod(epochDay + 3, 7L) + 1;
   }
 
   /** "Tue, Wed", or "Tue to Sat" where three or more follow each other. */

@@ -11,7 +11,8 @@ final class TooManyInAWeek implements Check {
   /** Common practice, no source. */
   private static final int ENOUGH = 5;
 
-  private static final FrequencyGuard USUAL = new FrequencyGuard(4, 7, FrequencyGuard.Then.HOLD);
+  private static final FrequencyGuard USUAL =
+      new FrequencyGuard(4, 7, FrequencyGuard.Then.HOLD, false);
 
   @Override
   public List<Finding> look(CheckContext context) {

@@ -5,9 +5,10 @@ package org.opentrellis.core.journey;
  *
  * @param most emails that a person gets in the days named; 1 to 100
  * @param days of 24 hours, 1 to 30
- * @param then what becomes of an email that would be one too many
+ * @param then what becomes of a message that would be one too many
+ * @param countsTexts whether texts are counted and held back, too, or emails alone
  */
-public record FrequencyGuard(int most, int days, Then then) {
+public record FrequencyGuard(int most, int days, Then then, boolean countsTexts) {
 
   /** What becomes of an email that would be one too many. */
   public enum Then {

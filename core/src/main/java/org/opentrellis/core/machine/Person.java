@@ -54,6 +54,10 @@ public final class Person {
   private final Happenings purchases = new Happenings();
   private final Happenings events = new Happenings();
   final SendMemory sends = new SendMemory();
+
+  /** Emails and texts; kept only where some guard counts texts. */
+  final SendMemory messages = new SendMemory();
+
   final Departures departures = new Departures();
 
   /** Null where no trigger waits for somebody to enter a segment. */
@@ -115,6 +119,7 @@ public final class Person {
     purchases.clear();
     events.clear();
     sends.clear();
+    messages.clear();
     departures.clear();
     if (segments != null) {
       segments.clear();
@@ -444,6 +449,9 @@ public final class Person {
     if (!message.text()) {
       sends.add(message.at());
     }
+    if (world.countsTexts()) {
+      messages.add(message.at());
+    }
     if (world.asksForMessages()) {
       hadMessages.add(message.message());
     }
@@ -457,10 +465,5 @@ public final class Person {
   /** The most emails that went out to the person within any seven days. */
   public int mostEmailsInAWeek() {
     return sends.mostInAWeek();
-  }
-
-  /** When the n-th last email went out, from 1; there must be as many. */
-  long emailFromLast(int n) {
-    return sends.fromLast(n);
   }
 }

@@ -26,6 +26,7 @@ import org.opentrellis.core.journey.Trigger;
  * @param hadMessages what went out to them, as far as some journey asks
  * @param sentAt when the last emails went out, in order
  * @param mostInAWeek the most emails within seven days so far
+ * @param messagesAt when the last emails and texts went out, as far as some journey asks
  * @param cartChangedAt {@link Long#MIN_VALUE} if there never was a cart
  * @param inSegments of the segments that triggers wait for, which they are in and which they are
  *     not
@@ -45,6 +46,7 @@ public record PersonState(
     Set<MessageId> hadMessages,
     List<Long> sentAt,
     int mostInAWeek,
+    List<Long> messagesAt,
     long erasedAt,
     long unsubscribedAt,
     long complainedAt,
@@ -63,6 +65,7 @@ public record PersonState(
     events = List.copyOf(events);
     hadMessages = Set.copyOf(hadMessages);
     sentAt = List.copyOf(sentAt);
+    messagesAt = List.copyOf(messagesAt);
     inSegments = Map.copyOf(inSegments);
     coming = List.copyOf(coming);
     entries = Map.copyOf(entries);
@@ -83,6 +86,7 @@ public record PersonState(
         hadMessages,
         sentAt,
         mostInAWeek,
+        messagesAt,
         erasedAt,
         unsubscribedAt,
         complainedAt,

@@ -1,12 +1,14 @@
 package org.opentrellis.core.machine;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import org.opentrellis.core.journey.FormName;
 
 /**
  * Which journeys start when something happens to a person: what they do in one journey may bring
- * them into another. Immutable once made.
+ * them into another. If it brings them into several, they enter in the order of the journeys'
+ * names, so that it does not matter in which order a world was compiled. Immutable once made.
  */
 final class Reactions {
 
@@ -27,7 +29,9 @@ final class Reactions {
   private final List<Start<Entrance.OnEvent>> onEvent = new ArrayList<>();
 
   Reactions(List<Program> programs) {
-    for (Program program : programs) {
+    List<Program> byName = new ArrayList<>(programs);
+    byName.sort(Comparator.comparing(program -> program.name().value()));
+    for (Program program : byName) {
       Entrance[] entrances = program.entrances();
       for (int trigger = 0; trigger < entrances.length; trigger++) {
         add(entrances[trigger], program, trigger);

@@ -26,7 +26,7 @@ final class SendRules {
     FrequencyGuard guard = visit.program.guard();
     boolean enough =
         guard != null
-            && !send.text()
+            && (!send.text() || guard.countsTexts())
             && guard.then() == FrequencyGuard.Then.SKIP
             && guardFreesAt(visit, guard) > visit.now;
     return enough ? SkipReason.FREQUENCY_GUARD : null;
@@ -48,7 +48,9 @@ final class SendRules {
   static long readyAt(Visit visit, Node.Send send) {
     long ready = visit.now;
     FrequencyGuard guard = visit.program.guard();
-    if (guard != null && !send.text() && guard.then() == FrequencyGuard.Then.HOLD) {
+    if (guard != null
+        && (!send.text() || guard.countsTexts())
+        && guard.then() == FrequencyGuard.Then.HOLD) {
       ready = Math.max(ready, guardFreesAt(visit, guard));
     }
     SendWindow window = visit.program.window();
@@ -57,7 +59,8 @@ final class SendRules {
 
   private static long guardFreesAt(Visit visit, FrequencyGuard guard) {
     long span = (long) guard.days() * ZoneClock.DAY;
-    int recent = visit.person.emailsSince(visit.now - span);
-    return recent < guard.most() ? visit.now : visit.person.emailFromLast(guard.most()) + span;
+    SendMemory sends = guard.countsTexts() ? visit.person.messages : visit.person.sends;
+    int recent = sends.since(visit.now - span);
+    return recent < guard.most() ? visit.now : sends.fromLast(guard.most()) + span;
   }
 }

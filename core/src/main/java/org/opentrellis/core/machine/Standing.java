@@ -60,8 +60,9 @@ public final class Standing {
         purchases(person),
         events(person),
         messages(person),
-        Arrays.stream(person.sends.remembered()).boxed().toList(),
+        times(person.sends),
         person.sends.mostInAWeek(),
+        times(person.messages),
         gone.erasedAt(),
         gone.unsubscribedAt(),
         gone.complainedAt(),
@@ -72,6 +73,10 @@ public final class Standing {
         coming(person),
         entries(person),
         person.visits().stream().map(VisitStanding::freeze).toList());
+  }
+
+  private static List<Long> times(SendMemory sends) {
+    return Arrays.stream(sends.remembered()).boxed().toList();
   }
 
   private static List<PersonState.Purchase> purchases(Person person) {
@@ -178,6 +183,7 @@ public final class Standing {
     state.hadMessages().forEach(message -> person.hadMessageBefore(names.messages.of(message)));
     person.sends.restore(
         state.sentAt().stream().mapToLong(Long::longValue).toArray(), state.mostInAWeek());
+    state.messagesAt().forEach(person.messages::add);
     person.departures.restore(
         state.erasedAt(),
         state.unsubscribedAt(),

@@ -38,6 +38,7 @@ public final class World {
   private final Reactions reactions;
   private final int watched;
   private final boolean asksForMessages;
+  private final boolean countsTexts;
 
   private World(
       Vocabulary vocabulary, List<Program> programs, List<Program> earlier, Set<Integer> closed) {
@@ -50,6 +51,8 @@ public final class World {
     this.reactions = new Reactions(this.programs);
     this.asksForMessages =
         all().flatMap(program -> program.sends().stream()).anyMatch(Step.Send::oncePerPerson);
+    this.countsTexts =
+        all().map(Program::guard).anyMatch(guard -> guard != null && guard.countsTexts());
     this.watched = all().mapToInt(Program::watched).reduce(reactions.watched(), (a, b) -> a | b);
   }
 
@@ -193,6 +196,11 @@ public final class World {
   /** Whether a step asks whether somebody has had its message before. */
   boolean asksForMessages() {
     return asksForMessages;
+  }
+
+  /** Whether some frequency guard counts texts. */
+  boolean countsTexts() {
+    return countsTexts;
   }
 
   /** The kinds of evidence that may take somebody out of a journey, into one, or meet its goal. */

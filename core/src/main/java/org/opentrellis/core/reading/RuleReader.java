@@ -138,6 +138,7 @@ final class RuleReader {
     if (!cursor.word("emails") && !cursor.silently("email")) {
       throw cursor.lost();
     }
+    boolean texts = cursor.word("and texts");
     cursor.require("in");
     int days = times.requireDays();
     cursor.silently("from all journeys");
@@ -147,6 +148,6 @@ final class RuleReader {
             ? !cursor.any("waits", "is held") && cursor.word("is skipped")
             : cursor.also("skip the others");
     FrequencyGuard.Then then = skip ? FrequencyGuard.Then.SKIP : FrequencyGuard.Then.HOLD;
-    return cursor.meaning(from, () -> new FrequencyGuard(most, days, then));
+    return cursor.meaning(from, () -> new FrequencyGuard(most, days, then, texts));
   }
 }

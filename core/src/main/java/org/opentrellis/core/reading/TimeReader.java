@@ -95,6 +95,9 @@ final class TimeReader {
     for (TimeUnit unit : TimeUnit.values()) {
       cursor.could(unit.word() + "s");
     }
+    if (cursor.silently("working days") || cursor.silently("working day")) {
+      return TimeUnit.WORKING_DAYS;
+    }
     Matcher word = cursor.matches(UNIT);
     if (word == null) {
       return null;

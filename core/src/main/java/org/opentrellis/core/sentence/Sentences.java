@@ -99,6 +99,7 @@ public final class Sentences {
   /** How many emails are enough. */
   public Phrase guard(FrequencyGuard guard) {
     String most = guard.most() == 1 ? "1 email" : guard.most() + " emails";
+    most += guard.countsTexts() ? " and texts" : "";
     return Phrase.plain("At most ")
         .andStrong(most + " in " + TimeWords.days(guard.days()))
         .and(" from all journeys; one too many ")

@@ -119,12 +119,7 @@ final class Knobs {
 
   /** Days and longer are whole. */
   private static double fitting(double value, Amount like) {
-    boolean decimals =
-        switch (like.unit()) {
-          case MINUTES, HOURS -> true;
-          case DAYS, WEEKS, MONTHS, YEARS -> false;
-        };
-    return decimals ? value : Math.max(1, Math.rint(value));
+    return like.unit().exact() ? value : Math.max(1, Math.rint(value));
   }
 
   private void emails() {

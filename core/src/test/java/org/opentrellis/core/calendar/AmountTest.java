@@ -71,4 +71,23 @@ class AmountTest {
     assertThat(Amount.of(2, TimeUnit.WEEKS).inWords()).isEqualTo("2 weeks");
     assertThat(Amount.of(0.5, TimeUnit.HOURS).inWords()).isEqualTo("0.5 hours");
   }
+
+  /** From Thursday, 4 March 2027; and from the weekend behind it. */
+  @ParameterizedTest
+  @CsvSource({
+    "2027-03-04, 1, 2027-03-05",
+    "2027-03-04, 2, 2027-03-08",
+    "2027-03-04, 5, 2027-03-11",
+    "2027-03-04, 12, 2027-03-22",
+    "2027-03-06, 1, 2027-03-08",
+    "2027-03-07, 5, 2027-03-12",
+    "2027-03-05, 5, 2027-03-12",
+  })
+  void workingDaysLeaveOutTheWeekend(String from, int count, String to) {
+    ZoneClock clock =
+        ZoneClock.around(ZoneId.of("Europe/Berlin"), Instant.parse(from + "T12:00:00Z"), 60);
+    long start = Instant.parse(from + "T12:00:00Z").getEpochSecond();
+    long after = Amount.of(count, TimeUnit.WORKING_DAYS).after(start, clock);
+    assertThat(after).isEqualTo(Instant.parse(to + "T12:00:00Z").getEpochSecond());
+  }
 }

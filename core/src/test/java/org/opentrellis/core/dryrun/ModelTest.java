@@ -319,7 +319,7 @@ class ModelTest {
   /** A frequency guard across two journeys in one run: one email in a day, whichever sends it. */
   @Test
   void theFrequencyGuardWorksAcrossJourneys() {
-    FrequencyGuard once = new FrequencyGuard(1, 1, FrequencyGuard.Then.SKIP);
+    FrequencyGuard once = new FrequencyGuard(1, 1, FrequencyGuard.Then.SKIP, false);
     Trigger atTen = new Trigger.OnDate(LocalDate.parse("2027-03-03"), LocalTime.of(10, 0));
     Journey one = guarded("One", atTen, once);
     Journey two = guarded("Two", atTen, once);

@@ -164,7 +164,7 @@ class JourneyTest {
         .hasMessage("\u201cis between\u201d takes 2 values, not 1");
     assertThatThrownBy(() -> new Trigger.LeavesCart(0)).hasMessageContaining("1 to 10080, not 0");
     assertThatThrownBy(() -> new ReEntry.AfterDays(0)).hasMessageContaining("1 to 3660, not 0");
-    assertThatThrownBy(() -> new FrequencyGuard(0, 1, FrequencyGuard.Then.HOLD))
+    assertThatThrownBy(() -> new FrequencyGuard(0, 1, FrequencyGuard.Then.HOLD, false))
         .hasMessageContaining("1 to 100");
     assertThatThrownBy(() -> new Notice.WebAddress("ftp://x"))
         .hasMessageContaining("http:// or https://");

@@ -39,6 +39,7 @@ import org.opentrellis.core.journey.RecordChange;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.TagName;
 import org.opentrellis.core.journey.WaitRule;
+import org.opentrellis.core.testing.Steps;
 
 /** The machine on scripted evidence: what each step does, and who comes first at one instant. */
 class JourneyMachineTest {
@@ -147,7 +148,7 @@ class JourneyMachineTest {
     Journey guarded =
         journey
             .edit()
-            .frequencyGuard(Optional.of(new FrequencyGuard(1, 1, FrequencyGuard.Then.SKIP)))
+            .frequencyGuard(Optional.of(new FrequencyGuard(1, 1, FrequencyGuard.Then.SKIP, false)))
             .body(List.of(send("a"), pause("w", 3, TimeUnit.HOURS), send("b")))
             .done();
     assertThat(run(guarded, email -> {}, 100)).contains("held 21h b 33.0h");
@@ -381,5 +382,16 @@ class JourneyMachineTest {
             branch("same", fewer, null, List.of(), List.of()));
     assertThat(run(journey, email -> {}, 100))
         .containsSubsequence("took arm 1", "passed set 0.0h", "took arm 0", "took arm 1");
+  }
+
+  @Test
+  void aGuardThatCountsTextsHoldsThem() {
+    Step text = new Step.SendText(id("t"), Steps.MESSAGE, Optional.empty(), false);
+    Journey journey = journey(send("a"), pause("w", 1, TimeUnit.HOURS), text);
+    for (boolean counts : List.of(true, false)) {
+      FrequencyGuard guard = new FrequencyGuard(1, 1, FrequencyGuard.Then.HOLD, counts);
+      assertThat(run(journey.edit().frequencyGuard(Optional.of(guard)).done(), email -> {}, 100))
+          .contains(counts ? "passed t 24.0h" : "passed t 1.0h");
+    }
   }
 }

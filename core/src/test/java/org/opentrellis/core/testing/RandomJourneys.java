@@ -163,7 +163,10 @@ public final class RandomJourneys {
 
   private FrequencyGuard guard() {
     return new FrequencyGuard(
-        1 + random.nextInt(3), 1 + random.nextInt(7), pick(List.of(FrequencyGuard.Then.values())));
+        1 + random.nextInt(3),
+        1 + random.nextInt(7),
+        pick(List.of(FrequencyGuard.Then.values())),
+        random.nextInt(3) == 0);
   }
 
   private SendWindow window() {
@@ -429,7 +432,8 @@ public final class RandomJourneys {
   }
 
   private Amount amount() {
-    return switch (random.nextInt(3)) {
+    return switch (random.nextInt(4)) {
+      case 3 -> Amount.of(1 + random.nextInt(3), TimeUnit.WORKING_DAYS);
       case 0 -> Amount.of(0.5 + random.nextInt(20), TimeUnit.HOURS);
       case 1 -> Amount.of(1 + random.nextInt(90), TimeUnit.MINUTES);
       default -> Amount.of(1 + random.nextInt(6), TimeUnit.DAYS);
