@@ -2,7 +2,15 @@ import type { StepDocument, StepMeasures } from '@/api/types'
 
 /** Where things stand in time, in hours since entry. */
 
-const UNIT_HOURS = { MINUTES: 1 / 60, HOURS: 1, DAYS: 24, WEEKS: 168, MONTHS: 730, YEARS: 8766, WORKING_DAYS: 33.6 }
+const UNIT_HOURS = {
+  MINUTES: 1 / 60,
+  HOURS: 1,
+  DAYS: 24,
+  WEEKS: 168,
+  MONTHS: 730,
+  YEARS: 8766,
+  WORKING_DAYS: 33.6,
+}
 
 /** The moment on the calendar that a post stands for; arrivals at no common time stand at noon. */
 export function calendarHours(arrival: NonNullable<StepMeasures['arrival']>): number {

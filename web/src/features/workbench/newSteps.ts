@@ -51,7 +51,9 @@ export function newStep(
     }
     case 'sendText': {
       const message = unusedMessage('text', journey, names.messages)
-      return message ? { kind, id, message, onlyIf: null, oncePerPerson: false } : null
+      return message
+        ? { kind, id, message, onlyIf: null, oncePerPerson: false, window: null }
+        : null
     }
     case 'wait':
       return { kind, id, rule: { kind: 'for', amount: aDay(), thenUntil: null } }
@@ -100,6 +102,7 @@ export function email(id: string, message: string): StepDocument {
     oncePerPerson: false,
     untracked: false,
     linkParameters: false,
+    window: null,
   }
 }
 

@@ -35,7 +35,9 @@ function setUnit(event: Event) {
       :aria-label="`${label}: unit`"
       @change="setUnit"
     >
-      <option v-for="unit in UNITS" :key="unit" :value="unit">{{ unit.toLowerCase().replace('_', ' ') }}</option>
+      <option v-for="unit in UNITS" :key="unit" :value="unit">
+        {{ unit.toLowerCase().replace('_', ' ') }}
+      </option>
     </select>
   </span>
 </template>

@@ -62,6 +62,13 @@ function percent(event: Event): number {
       :emails="emails"
       @change="set({ onlyIf: $event as SendStep['onlyIf'] })"
     />
+    <PartEditor
+      :schema="{ anyOf: [part('SendWindow'), { type: 'null' }] }"
+      :value="step.window"
+      label="sent only at other times than the journey says"
+      :emails="[]"
+      @change="set({ window: $event as SendStep['window'] })"
+    />
     <div class="flex flex-wrap gap-x-5 gap-y-1.5">
       <label v-for="box in BOXES" :key="box.field" class="flex items-center gap-1.5">
         <input

@@ -88,7 +88,8 @@ public final class Series {
                 fresh.next("text"),
                 text,
                 Optional.of(openedNone(List.of(first.get().id()))),
-                false)),
+                false,
+                Optional.empty())),
         email);
   }
 

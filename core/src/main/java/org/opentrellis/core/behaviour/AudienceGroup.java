@@ -82,6 +82,10 @@ public record AudienceGroup(
     fields = Map.copyOf(fields);
     events = Map.copyOf(events);
     events.values().forEach(AudienceGroup::rate);
+    fields.forEach(AudienceGroup::requireNoTieToItself);
+    for (FieldGuess guess : fields.values()) {
+      requireTied(guess, fields);
+    }
   }
 
   /** A copy to be changed. */
@@ -100,6 +104,22 @@ public record AudienceGroup(
           "the shares of the audience groups must add up to 100%, not "
               + Math.round(total * 1000) / 10.0
               + "%");
+    }
+  }
+
+  private static void requireNoTieToItself(FieldName field, FieldGuess guess) {
+    if (guess instanceof FieldGuess.WithField tie && tie.other().equals(field)) {
+      throw new Refused("field %s cannot be tied to itself".formatted(field));
+    }
+  }
+
+  private static void requireTied(FieldGuess guess, Map<FieldName, FieldGuess> fields) {
+    if (guess instanceof FieldGuess.WithField tie
+        && (fields.get(tie.other()) == null
+            || fields.get(tie.other()) instanceof FieldGuess.WithField)) {
+      throw new Refused(
+          "a field is tied to %s, of which the group must say what it holds by itself"
+              .formatted(tie.other()));
     }
   }
 

@@ -1,12 +1,16 @@
 package org.opentrellis.core.behaviour;
 
 import java.util.List;
+import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.Operand;
 import org.opentrellis.core.problem.Refused;
 
 /** What a group's people have in a field of their record. */
 public sealed interface FieldGuess
-    permits FieldGuess.OneOf, FieldGuess.NumberBetween, FieldGuess.DateBetween {
+    permits FieldGuess.OneOf,
+        FieldGuess.NumberBetween,
+        FieldGuess.DateBetween,
+        FieldGuess.WithField {
 
   /**
    * One of some values.
@@ -62,6 +66,21 @@ public sealed interface FieldGuess
       if (fromDays > toDays || fromDays < -40_000 || toDays > 4_000) {
         throw new Refused(
             "dates must go up and lie near, not from " + fromDays + " to " + toDays + " days");
+      }
+    }
+  }
+
+  /**
+   * Something only for those who have something in another field: members have a date until which
+   * they are members.
+   *
+   * @param other another field of the group that is not tied itself
+   * @param then what they have; not tied itself
+   */
+  record WithField(FieldName other, FieldGuess then) implements FieldGuess {
+    public WithField {
+      if (then instanceof WithField) {
+        throw new Refused("a field can be tied to one other field only");
       }
     }
   }

@@ -20,31 +20,34 @@ final class OutsideSendWindow implements Check {
   @Override
   public List<Finding> look(CheckContext context) {
     List<Finding> findings = new ArrayList<>();
-    context
-        .journey()
-        .sendWindow()
-        .ifPresent(window -> look(context.expanded().body(), window, findings));
+    look(context.expanded().body(), context.journey().sendWindow(), findings);
     return findings;
   }
 
-  private static void look(List<Step> steps, SendWindow window, List<Finding> findings) {
+  private static void look(
+      List<Step> steps, Optional<SendWindow> journeys, List<Finding> findings) {
     for (int i = 0; i < steps.size(); i++) {
       Step step = steps.get(i);
       for (Way way : step.ways()) {
-        look(way.steps(), window, findings);
+        look(way.steps(), journeys, findings);
       }
-      boolean thenSends = i + 1 < steps.size() && steps.get(i + 1) instanceof Step.Send;
-      Optional<TimeOfDay> moment = moment(step);
-      if (thenSends && moment.isPresent() && isOutside(moment.get(), window)) {
-        findings.add(
-            Findings.warning(
-                "outside-send-window",
-                steps.get(i + 1).id(),
-                "The wait before ends at %s, outside the send window (%s): the message waits for "
-                        .formatted(moment.get().inWords(), window.inWords())
-                    + "the next opening."));
+      if (i + 1 < steps.size() && steps.get(i + 1) instanceof Step.Send send) {
+        Optional<SendWindow> window = send.window().or(() -> journeys);
+        Optional<TimeOfDay> moment = moment(step);
+        if (window.isPresent() && moment.isPresent() && isOutside(moment.get(), window.get())) {
+          findings.add(finding(send, moment.get(), window.get()));
+        }
       }
     }
+  }
+
+  private static Finding finding(Step.Send send, TimeOfDay moment, SendWindow window) {
+    return Findings.warning(
+        "outside-send-window",
+        send.id(),
+        "The wait before ends at %s, outside the send window (%s): the message waits for "
+                .formatted(moment.inWords(), window.inWords())
+            + "the next opening.");
   }
 
   private static Optional<TimeOfDay> moment(Step step) {

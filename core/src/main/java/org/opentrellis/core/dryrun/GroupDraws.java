@@ -87,11 +87,7 @@ final class GroupDraws {
   }
 
   private void addField(FieldName name, FieldGuess guess, World world) {
-    world
-        .field(name)
-        .ifPresent(
-            field ->
-                fields.add(new Held(field, guess, Draws.address(Purposes.FIELD, name.value()))));
+    world.field(name).ifPresent(field -> fields.add(new Held(field, guess, addressOf(name))));
   }
 
   /** What a person's record says before anything happens. */
@@ -101,20 +97,31 @@ final class GroupDraws {
     }
     for (int i = 0; i < fields.size(); i++) {
       Held held = fields.get(i);
-      person.field(held.field, value(held.guess, Draws.uniform(key, held.address)));
+      person.field(held.field, value(held.guess, key, held.address));
     }
   }
 
-  private @Nullable Operand value(FieldGuess guess, double u) {
+  private @Nullable Operand value(FieldGuess guess, long key, long address) {
     return switch (guess) {
-      case FieldGuess.OneOf some -> choice(some, u);
+      case FieldGuess.OneOf some -> choice(some, Draws.uniform(key, address));
       case FieldGuess.NumberBetween numbers ->
-          new Operand.Number(numbers.from() + u * (numbers.to() - numbers.from()));
+          new Operand.Number(
+              numbers.from() + Draws.uniform(key, address) * (numbers.to() - numbers.from()));
       case FieldGuess.DateBetween dates ->
           new Operand.Date(
               startDate.plusDays(
-                  dates.fromDays() + (long) (u * (dates.toDays() - dates.fromDays() + 1))));
+                  dates.fromDays()
+                      + (long)
+                          (Draws.uniform(key, address) * (dates.toDays() - dates.fromDays() + 1))));
+      case FieldGuess.WithField tie ->
+          value(group.fields().get(tie.other()), key, addressOf(tie.other())) == null
+              ? null
+              : value(tie.then(), key, address);
     };
+  }
+
+  private static long addressOf(FieldName field) {
+    return Draws.address(Purposes.FIELD, field.value());
   }
 
   private Operand held(Operand value) {

@@ -30,10 +30,15 @@ public final class Renaming {
               send.onlyIf().map(this::condition),
               send.oncePerPerson(),
               send.untracked(),
-              send.linkParameters());
+              send.linkParameters(),
+              send.window());
       case Step.SendText text ->
           new Step.SendText(
-              id, text.message(), text.onlyIf().map(this::condition), text.oncePerPerson());
+              id,
+              text.message(),
+              text.onlyIf().map(this::condition),
+              text.oncePerPerson(),
+              text.window());
       case Step.Wait wait -> new Step.Wait(id, rule(wait.rule()));
       case Step.Branch branch -> branch(branch, id);
       case Step.SplitTest split -> {

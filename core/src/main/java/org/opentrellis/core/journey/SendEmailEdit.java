@@ -2,6 +2,7 @@ package org.opentrellis.core.journey;
 
 import java.util.List;
 import java.util.Optional;
+import org.opentrellis.core.calendar.SendWindow;
 
 /** An email step with some of it exchanged: {@code email.edit().untracked(true).done()}. */
 public final class SendEmailEdit {
@@ -15,6 +16,7 @@ public final class SendEmailEdit {
   private boolean oncePerPerson;
   private boolean untracked;
   private boolean linkParameters;
+  private Optional<SendWindow> window;
 
   SendEmailEdit(Step.SendEmail from) {
     id = from.id();
@@ -27,6 +29,7 @@ public final class SendEmailEdit {
     oncePerPerson = from.oncePerPerson();
     untracked = from.untracked();
     linkParameters = from.linkParameters();
+    window = from.window();
   }
 
   public SendEmailEdit id(StepId other) {
@@ -79,6 +82,11 @@ public final class SendEmailEdit {
     return this;
   }
 
+  public SendEmailEdit window(Optional<SendWindow> other) {
+    window = other;
+    return this;
+  }
+
   public Step.SendEmail done() {
     return new Step.SendEmail(
         id,
@@ -90,6 +98,7 @@ public final class SendEmailEdit {
         onlyIf,
         oncePerPerson,
         untracked,
-        linkParameters);
+        linkParameters,
+        window);
   }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.opentrellis.core.calendar.Amount;
+import org.opentrellis.core.calendar.SendWindow;
 import org.opentrellis.core.problem.Refused;
 
 /** One line of the run sheet: something that happens to a person, in order. */
@@ -71,6 +72,9 @@ public sealed interface Step
     /** Whether nobody gets the same message twice, in any journey. */
     boolean oncePerPerson();
 
+    /** When it may go out; empty for the journey's window. */
+    Optional<SendWindow> window();
+
     /** How it reaches people. */
     default Channel channel() {
       return switch (this) {
@@ -110,6 +114,7 @@ public sealed interface Step
    * @param variants versions to test against each other, instead of the one message; or none
    * @param untracked whether opens are not recorded
    * @param linkParameters whether links carry campaign parameters (UTM)
+   * @param window when it may go out, instead of the journey's window
    */
   record SendEmail(
       StepId id,
@@ -121,7 +126,8 @@ public sealed interface Step
       Optional<Condition> onlyIf,
       boolean oncePerPerson,
       boolean untracked,
-      boolean linkParameters)
+      boolean linkParameters,
+      Optional<SendWindow> window)
       implements Send {
     public SendEmail {
       subject = subject.map(text -> Text.named("a subject", text, 200));
@@ -142,7 +148,8 @@ public sealed interface Step
           Optional.empty(),
           false,
           false,
-          false);
+          false,
+          Optional.empty());
     }
 
     /** A copy to be changed. */
@@ -156,8 +163,17 @@ public sealed interface Step
     }
   }
 
-  /** Sends a text to the person's phone. */
-  record SendText(StepId id, MessageId message, Optional<Condition> onlyIf, boolean oncePerPerson)
+  /**
+   * Sends a text to the person's phone.
+   *
+   * @param window when it may go out, instead of the journey's window
+   */
+  record SendText(
+      StepId id,
+      MessageId message,
+      Optional<Condition> onlyIf,
+      boolean oncePerPerson,
+      Optional<SendWindow> window)
       implements Send {}
 
   /** Lets time pass. */

@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.calendar.SendWindow;
 import org.opentrellis.core.journey.Channel;
 import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.IfPast;
@@ -96,11 +98,12 @@ final class Compiler {
             ? new double[0]
             : shares(send.versions().stream().map(Variant::percent).toList());
     boolean text = send.channel() == Channel.TEXT;
+    Optional<SendWindow> window = send.window().or(journey::sendWindow);
     boolean plain =
         !text
             && send.onlyIf().isEmpty()
             && !send.oncePerPerson()
-            && journey.sendWindow().isEmpty()
+            && window.isEmpty()
             && journey.frequencyGuard().isEmpty();
     return new Node.Send(
         sends.of(send.id()),
@@ -108,6 +111,7 @@ final class Compiler {
         send.onlyIf().map(questions::compile).orElse(null),
         send.oncePerPerson(),
         variants,
+        window.orElse(null),
         plain,
         next);
   }

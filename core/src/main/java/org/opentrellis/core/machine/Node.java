@@ -1,6 +1,7 @@
 package org.opentrellis.core.machine;
 
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.calendar.SendWindow;
 
 /** A compiled step. {@code next} is the node that follows, or {@link Program#END}. */
 sealed interface Node {
@@ -17,6 +18,7 @@ sealed interface Node {
    * @param onlyIf who gets it, or null for everybody
    * @param once whether nobody gets the message twice
    * @param variants shares of the variants, added up; empty if there is but one
+   * @param window when it may go out, or null for whenever
    * @param plain whether it always goes out at once, because no rule could hold it or skip it
    */
   record Send(
@@ -25,6 +27,7 @@ sealed interface Node {
       @Nullable Question onlyIf,
       boolean once,
       double[] variants,
+      @Nullable SendWindow window,
       boolean plain,
       int next)
       implements Node {

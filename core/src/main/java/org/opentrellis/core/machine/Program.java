@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import org.opentrellis.core.calendar.SendWindow;
 import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.journey.FrequencyGuard;
 import org.opentrellis.core.journey.Goal;
@@ -47,7 +46,6 @@ public final class Program {
   private final long goalSeconds;
   private final boolean leavesAtGoal;
   private final boolean followsTheCalendar;
-  private final @Nullable SendWindow window;
   private final @Nullable FrequencyGuard guard;
   private final @Nullable ZoneId ownZone;
 
@@ -74,7 +72,6 @@ public final class Program {
     this.followsTheCalendar =
         Arrays.stream(leaveRules).anyMatch(Question::followsTheCalendar)
             || goal != null && goal.followsTheCalendar();
-    this.window = journey.sendWindow().orElse(null);
     this.guard = journey.frequencyGuard().orElse(null);
     this.ownZone = journey.zone().orElse(null);
     this.nodes = new Compiler(journey, nodeOf, sends, vocabulary, questions).compile();
@@ -245,10 +242,6 @@ public final class Program {
   /** Whether leaving or the goal may come with the calendar alone. */
   boolean followsTheCalendar() {
     return followsTheCalendar;
-  }
-
-  @Nullable SendWindow window() {
-    return window;
   }
 
   @Nullable FrequencyGuard guard() {

@@ -53,7 +53,7 @@ final class SendRules {
         && guard.then() == FrequencyGuard.Then.HOLD) {
       ready = Math.max(ready, guardFreesAt(visit, guard));
     }
-    SendWindow window = visit.program.window();
+    SendWindow window = send.window();
     return window == null ? ready : window.atOrAfter(ready, visit.clock);
   }
 

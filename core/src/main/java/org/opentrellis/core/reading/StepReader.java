@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calendar.Amount;
+import org.opentrellis.core.calendar.SendWindow;
 import org.opentrellis.core.calendar.TimeOfDay;
 import org.opentrellis.core.journey.Arm;
 import org.opentrellis.core.journey.Condition;
@@ -125,7 +126,9 @@ final class StepReader {
   private Step text() {
     MessageId message = names.message(true, "only", "once", "if");
     Optional<Condition> onlyIf = onlyIf();
-    return new Step.SendText(id("text"), message, onlyIf, cursor.also("once per person"));
+    Optional<SendWindow> window = window();
+    boolean once = cursor.also("once per person");
+    return new Step.SendText(id("text"), message, onlyIf, once, window);
   }
 
   private Step byLot() {
@@ -168,6 +171,7 @@ final class StepReader {
     Optional<String> preview = said("preview", "a preview text");
     Optional<String> sender = said("from", "a sender");
     Optional<Condition> onlyIf = onlyIf();
+    Optional<SendWindow> window = window();
     boolean once = cursor.also("once per person");
     boolean untracked = cursor.also("opens not tracked");
     boolean parameters = cursor.also("with campaign parameters");
@@ -185,11 +189,16 @@ final class StepReader {
                 onlyIf,
                 once,
                 untracked,
-                parameters));
+                parameters,
+                window));
   }
 
   private Optional<String> said(String word, String what) {
     return cursor.also(word) ? Optional.of(cursor.quoted(what)) : Optional.empty();
+  }
+
+  private Optional<SendWindow> window() {
+    return cursor.also("sent only") ? Optional.of(times.window()) : Optional.empty();
   }
 
   private Optional<Condition> onlyIf() {

@@ -176,6 +176,9 @@ public final class Sentences {
     if (send.onlyIf().isPresent()) {
       said = said.and(", only if they ").and(condition(send.onlyIf().get()));
     }
+    if (send.window().isPresent()) {
+      said = said.and(", sent only ").andStrong(send.window().get().inWords());
+    }
     if (send.oncePerPerson()) {
       said = said.and(", once per person");
     }

@@ -1,6 +1,7 @@
 package org.opentrellis.core.dryrun;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 import static org.opentrellis.core.testing.Steps.MESSAGES;
 import static org.opentrellis.core.testing.Steps.behaviour;
@@ -42,6 +43,7 @@ import org.opentrellis.core.journey.Trigger;
 import org.opentrellis.core.journey.WaitRule;
 import org.opentrellis.core.machine.Visit;
 import org.opentrellis.core.machine.Witness;
+import org.opentrellis.core.problem.Refused;
 
 /**
  * When people of a cohort come to a journey, against the calendar and closed forms. Seeds are
@@ -259,5 +261,31 @@ class ComingTest {
     ArrivalPlan plan = new ArrivalPlan.Daily(40, List.of(1.0, 1.0, 2.0, 1.0, 1.0, 0.5, 0.5));
     List<LocalDateTime> few = entries(journey, PLAIN, settings(100, 30, plan));
     assertThat(entries(journey, PLAIN, settings(1_000, 30, plan)).subList(0, 100)).isEqualTo(few);
+  }
+
+  /** Only members have a date until which they are members; the rest of the record is as it was. */
+  @Test
+  void aFieldMayBeTiedToAnother() {
+    FieldName member = new FieldName("member");
+    FieldGuess dates = new FieldGuess.DateBetween(10, 20);
+    FieldGuess some =
+        new FieldGuess.OneOf(List.of(new FieldGuess.Choice(new Operand.Words("yes"), 0.4)));
+    AudienceGroup tied =
+        PLAIN
+            .edit()
+            .fields(Map.of(member, some, RENEWAL, new FieldGuess.WithField(member, dates)))
+            .done();
+    AudienceGroup free = PLAIN.edit().fields(Map.of(RENEWAL, dates)).done();
+    Journey journey = journey(renewal(0, false), send("a"));
+    assertThat(entries(journey, tied, 30)).hasSizeBetween(50, 110);
+    assertThat(entries(journey, free, 30)).containsAll(entries(journey, tied, 30)).hasSize(200);
+    assertThatThrownBy(
+            () ->
+                PLAIN
+                    .edit()
+                    .fields(Map.of(RENEWAL, new FieldGuess.WithField(member, dates)))
+                    .done())
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("tied to member");
   }
 }

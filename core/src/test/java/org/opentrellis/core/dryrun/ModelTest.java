@@ -280,7 +280,7 @@ class ModelTest {
     AudienceGroup halfArrives =
         Steps.group(new Keenness(0.5, 0.001), 0).edit().softBounce(Assumed.byHand(0.5)).done();
     Behaviour people = behaviour(halfArrives, 0).edit().fading(Assumed.byHand(0.5)).done();
-    Step text = new Step.SendText(id("t"), MESSAGE, Optional.empty(), false);
+    Step text = new Step.SendText(id("t"), MESSAGE, Optional.empty(), false, Optional.empty());
     JourneyTally run = run(journey(Optional.empty(), send("a"), text, send("b")), people, 100_000);
     // The text fades once for those who got the first email, and so does the second email.
     long delivered = run.sends().get(2).delivered();

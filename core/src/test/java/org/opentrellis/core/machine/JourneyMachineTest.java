@@ -386,12 +386,31 @@ class JourneyMachineTest {
 
   @Test
   void aGuardThatCountsTextsHoldsThem() {
-    Step text = new Step.SendText(id("t"), Steps.MESSAGE, Optional.empty(), false);
+    Step text =
+        new Step.SendText(id("t"), Steps.MESSAGE, Optional.empty(), false, Optional.empty());
     Journey journey = journey(send("a"), pause("w", 1, TimeUnit.HOURS), text);
     for (boolean counts : List.of(true, false)) {
       FrequencyGuard guard = new FrequencyGuard(1, 1, FrequencyGuard.Then.HOLD, counts);
       assertThat(run(journey.edit().frequencyGuard(Optional.of(guard)).done(), email -> {}, 100))
           .contains(counts ? "passed t 24.0h" : "passed t 1.0h");
     }
+  }
+
+  /** A window of its own stands in the place of the journey's. */
+  @Test
+  void aStepMayHaveAWindowOfItsOwn() {
+    SendWindow evening =
+        new SendWindow(EnumSet.allOf(DayOfWeek.class), LocalTime.of(18, 0), LocalTime.of(20, 0));
+    SendWindow morning =
+        new SendWindow(EnumSet.allOf(DayOfWeek.class), LocalTime.of(8, 0), LocalTime.of(12, 0));
+    Step text =
+        new Step.SendText(id("t"), Steps.MESSAGE, Optional.empty(), false, Optional.of(evening));
+    Journey journey =
+        journey(send("a"), text, send("b").edit().window(Optional.of(evening)).done(), send("c"))
+            .edit()
+            .sendWindow(Optional.of(morning))
+            .done();
+    assertThat(run(journey, email -> {}, 100))
+        .contains("passed a 8.0h", "passed t 18.0h", "passed b 18.0h", "passed c 32.0h");
   }
 }

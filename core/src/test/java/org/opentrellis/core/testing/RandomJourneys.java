@@ -217,7 +217,9 @@ public final class RandomJourneys {
     StepId id = nextId();
     return switch (random.nextInt(depth < 3 ? 16 : 11)) {
       case 0, 1, 2 -> email(id);
-      case 3 -> new Step.SendText(id, new MessageId("t1"), onlyIf(), random.nextBoolean());
+      case 3 ->
+          new Step.SendText(
+              id, new MessageId("t1"), onlyIf(), random.nextBoolean(), sometimes(5, this::window));
       case 4, 5, 6 -> new Step.Wait(id, waitRule());
       case 7, 8 -> new Step.Change(id, List.of(change(), change()));
       case 9 -> new Step.Notify(id, notice());
@@ -264,7 +266,8 @@ public final class RandomJourneys {
         onlyIf,
         random.nextInt(4) == 0,
         random.nextInt(6) == 0,
-        random.nextBoolean());
+        random.nextBoolean(),
+        sometimes(5, this::window));
   }
 
   private Step split(StepId id, int depth) {
@@ -501,6 +504,8 @@ public final class RandomJourneys {
             new FieldGuess.DateBetween(-900, 200),
             HIVES,
             new FieldGuess.NumberBetween(0, 4),
+            new FieldName("frames"),
+            new FieldGuess.WithField(new FieldName("town"), new FieldGuess.NumberBetween(0, 9)),
             new FieldName("town"),
             new FieldGuess.OneOf(
                 List.of(
