@@ -166,7 +166,7 @@ class LateTest {
       if (at == lostSince) {
         assertThat(person.goneAt()).as("lost, seed %d", seed).isGreaterThanOrEqualTo(at);
       }
-      Optional<SendWindow> window = program.journey().sendWindow();
+      Optional<SendWindow> window = step(one).window().or(program.journey()::sendWindow);
       window.ifPresent(
           open ->
               assertThat(open.atOrAfter(at, visit.clock()))
@@ -174,13 +174,13 @@ class LateTest {
                   .isEqualTo(at));
       Optional<FrequencyGuard> guard = program.journey().frequencyGuard();
       guard
-          .filter(some -> !one.text())
+          .filter(some -> some.countsTexts() || !one.text())
           .ifPresent(
               some ->
                   assertThat(
                           all.stream()
                               .limit(all.indexOf(one))
-                              .filter(other -> !other.text())
+                              .filter(other -> some.countsTexts() || !other.text())
                               .filter(other -> other.at() > at - some.days() * 86_400L)
                               .filter(other -> other.at() < at || other.visit() == visit)
                               .count())
