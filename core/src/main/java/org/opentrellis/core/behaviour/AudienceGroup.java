@@ -4,6 +4,7 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.opentrellis.core.journey.AttributeName;
 import org.opentrellis.core.journey.Characters;
 import org.opentrellis.core.journey.EventName;
 import org.opentrellis.core.journey.FieldName;
@@ -32,6 +33,7 @@ import org.opentrellis.core.problem.Refused;
  * @param lists what they are on when they come
  * @param fields what their record says when they come
  * @param events how often a named event happens to each of them in 30 days
+ * @param attributes what their events say about themselves; none is tied to another
  */
 public record AudienceGroup(
     String name,
@@ -51,7 +53,8 @@ public record AudienceGroup(
     Set<TagName> tags,
     Set<ListName> lists,
     Map<FieldName, FieldGuess> fields,
-    Map<EventName, Assumed> events) {
+    Map<EventName, Assumed> events,
+    Map<AttributeName, FieldGuess> attributes) {
   public AudienceGroup {
     if (name.isBlank() || name.length() > 80) {
       throw new Refused("an audience group needs a name of at most 80 characters");
@@ -82,6 +85,8 @@ public record AudienceGroup(
     fields = Map.copyOf(fields);
     events = Map.copyOf(events);
     events.values().forEach(AudienceGroup::rate);
+    attributes = Map.copyOf(attributes);
+    attributes.forEach(AudienceGroup::requireUntied);
     fields.forEach(AudienceGroup::requireNoTieToItself);
     for (FieldGuess guess : fields.values()) {
       requireTied(guess, fields);
@@ -110,6 +115,12 @@ public record AudienceGroup(
   private static void requireNoTieToItself(FieldName field, FieldGuess guess) {
     if (guess instanceof FieldGuess.WithField tie && tie.other().equals(field)) {
       throw new Refused("field %s cannot be tied to itself".formatted(field));
+    }
+  }
+
+  private static void requireUntied(AttributeName attribute, FieldGuess guess) {
+    if (guess instanceof FieldGuess.WithField) {
+      throw new Refused("attribute %s of events cannot be tied to a field".formatted(attribute));
     }
   }
 

@@ -3,6 +3,7 @@ package org.opentrellis.core.behaviour;
 import java.time.ZoneId;
 import java.util.Map;
 import java.util.Set;
+import org.opentrellis.core.journey.AttributeName;
 import org.opentrellis.core.journey.EventName;
 import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.ListName;
@@ -28,6 +29,7 @@ public final class AudienceGroupEdit {
   private Set<ListName> lists;
   private Map<FieldName, FieldGuess> fields;
   private Map<EventName, Assumed> events;
+  private Map<AttributeName, FieldGuess> attributes;
 
   AudienceGroupEdit(AudienceGroup from) {
     name = from.name();
@@ -48,6 +50,7 @@ public final class AudienceGroupEdit {
     lists = from.lists();
     fields = from.fields();
     events = from.events();
+    attributes = from.attributes();
   }
 
   public AudienceGroupEdit name(String other) {
@@ -140,6 +143,11 @@ public final class AudienceGroupEdit {
     return this;
   }
 
+  public AudienceGroupEdit attributes(Map<AttributeName, FieldGuess> other) {
+    attributes = other;
+    return this;
+  }
+
   public AudienceGroup done() {
     return new AudienceGroup(
         name,
@@ -159,6 +167,7 @@ public final class AudienceGroupEdit {
         tags,
         lists,
         fields,
-        events);
+        events,
+        attributes);
   }
 }

@@ -61,6 +61,7 @@ public final class TypicalBehaviour {
         Set.of(),
         Set.of(),
         Map.of(),
+        Map.of(),
         Map.of());
   }
 }

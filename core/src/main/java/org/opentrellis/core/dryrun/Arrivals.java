@@ -2,14 +2,19 @@ package org.opentrellis.core.dryrun;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
+import java.util.function.Predicate;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.calendar.YearlyDate;
 import org.opentrellis.core.calendar.ZoneClock;
+import org.opentrellis.core.journey.AttributeName;
+import org.opentrellis.core.journey.EventName;
 import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.Operand;
 import org.opentrellis.core.journey.Purchases;
 import org.opentrellis.core.journey.Trigger;
 import org.opentrellis.core.machine.Person;
+import org.opentrellis.core.machine.Program;
 import org.opentrellis.core.machine.World;
 import org.opentrellis.core.random.Draws;
 
@@ -193,7 +198,7 @@ final class Arrivals {
 
   /** What brings the person in happens, and so they come. */
   private void comes(Person person, long key, Door door, int trigger, long at) {
-    boolean byItself = trigger >= 0 && happens(person, key, door.all().get(trigger), at);
+    boolean byItself = trigger >= 0 && happens(person, key, door, trigger, at);
     if (!byItself) {
       person.comes(door.program(), trigger, at);
     }
@@ -204,16 +209,21 @@ final class Arrivals {
    *
    * @return whether that alone makes them come
    */
-  private boolean happens(Person person, long key, Trigger by, long at) {
-    return switch (by) {
+  private boolean happens(Person person, long key, Door door, int trigger, long at) {
+    return switch (door.all().get(trigger)) {
       case Trigger.LeavesCart cart -> {
         background.leavesCart(person, key, at, (long) cart.minutes() * MINUTE);
         yield false;
       }
       case Trigger.Buys buys -> buys(person, key, buys.what(), at);
       case Trigger.EventArrives arrives -> {
-        person.experiences(at, world.event(arrives.event()).orElseThrow());
-        yield true;
+        Program program = world.programs().get(door.program());
+        yield experiences(
+            person,
+            key,
+            arrives.event(),
+            payload -> program.isMet(trigger, payload, person, at),
+            at);
       }
       case Trigger.JoinsList joins -> false;
       case Trigger.GetsTag gets -> false;
@@ -226,6 +236,24 @@ final class Arrivals {
       case Trigger.HandedOver over -> false;
       case Trigger.PutIn in -> false;
     };
+  }
+
+  /** The first of some draws that says what it must. */
+  private boolean experiences(
+      Person person,
+      long key,
+      EventName event,
+      Predicate<Map<AttributeName, Operand>> fits,
+      long at) {
+    Guesses guesses = Traits.of(person).group.guesses;
+    for (int attempt = 0; attempt < MOST_PASSES; attempt++) {
+      Map<AttributeName, Operand> payload = guesses.payload(key, "comes " + attempt);
+      if (fits.test(payload)) {
+        person.experiences(at, world.event(event).orElseThrow(), payload);
+        return true;
+      }
+    }
+    return false;
   }
 
   private boolean buys(Person person, long key, Purchases what, long at) {

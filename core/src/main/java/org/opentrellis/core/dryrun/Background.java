@@ -45,12 +45,15 @@ final class Background {
   void leavesCart(Person person, long key, long comesAt, long secondsLeft) {
     Traits who = Traits.of(person);
     who.leftCart = true;
+    int offer = shop.offer(key, Purposes.OFFER);
+    long cents = shop.cents(key, Purposes.ORDER_VALUE);
+    person.fillsCart(comesAt - secondsLeft, offer, cents);
     AudienceGroup group = who.group.group;
     double mean = group.returnMeanHours().value() * 3600;
     double chance = stillReturns(group.returnsToCart().value(), secondsLeft / mean);
     if (Traits.happens(key, Purposes.RETURNS_TO_CART, chance)) {
       long at = Sampler.later(comesAt, Draws.exponential(key, Purposes.RETURN_DELAY, mean));
-      person.buys(at, shop.offer(key, Purposes.OFFER), shop.cents(key, Purposes.ORDER_VALUE));
+      person.buys(at, offer, cents);
     }
   }
 

@@ -1,16 +1,13 @@
 package org.opentrellis.core.dryrun;
 
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalInt;
 import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.behaviour.AudienceGroup;
 import org.opentrellis.core.behaviour.FieldGuess;
 import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.journey.FieldName;
-import org.opentrellis.core.journey.Operand;
 import org.opentrellis.core.machine.Person;
 import org.opentrellis.core.machine.World;
 import org.opentrellis.core.random.Draws;
@@ -46,7 +43,7 @@ final class GroupDraws {
   private final int[] marks;
   private final List<Held> fields = new ArrayList<>();
   private final List<Background> events = new ArrayList<>();
-  private final LocalDate startDate;
+  final Guesses guesses;
 
   /**
    * @param upTo the shares of this group and of those before it
@@ -56,7 +53,7 @@ final class GroupDraws {
     this.upTo = upTo;
     int days = settings.arrivalDays() + settings.horizonDays() + 40;
     this.clock = ZoneClock.around(group.zone(), settings.start(), days);
-    this.startDate = settings.startDay();
+    this.guesses = new Guesses(settings.startDay(), group.fields(), group.attributes());
     this.keenness = QuantileTable.beta(group.keenness().alpha(), group.keenness().beta());
     this.preloads = Draws.cells(group.preloads().value());
     this.hardBounce = Draws.cells(group.hardBounce().value());
@@ -87,7 +84,9 @@ final class GroupDraws {
   }
 
   private void addField(FieldName name, FieldGuess guess, World world) {
-    world.field(name).ifPresent(field -> fields.add(new Held(field, guess, addressOf(name))));
+    world
+        .field(name)
+        .ifPresent(field -> fields.add(new Held(field, guess, Guesses.addressOf(name))));
   }
 
   /** What a person's record says before anything happens. */
@@ -97,53 +96,8 @@ final class GroupDraws {
     }
     for (int i = 0; i < fields.size(); i++) {
       Held held = fields.get(i);
-      person.field(held.field, value(held.guess, key, held.address));
+      person.field(held.field, guesses.value(held.guess, key, held.address));
     }
-  }
-
-  private @Nullable Operand value(FieldGuess guess, long key, long address) {
-    return switch (guess) {
-      case FieldGuess.OneOf some -> choice(some, Draws.uniform(key, address));
-      case FieldGuess.NumberBetween numbers ->
-          new Operand.Number(
-              numbers.from() + Draws.uniform(key, address) * (numbers.to() - numbers.from()));
-      case FieldGuess.DateBetween dates ->
-          new Operand.Date(
-              startDate.plusDays(
-                  dates.fromDays()
-                      + (long)
-                          (Draws.uniform(key, address) * (dates.toDays() - dates.fromDays() + 1))));
-      case FieldGuess.WithField tie ->
-          value(group.fields().get(tie.other()), key, addressOf(tie.other())) == null
-              ? null
-              : value(tie.then(), key, address);
-    };
-  }
-
-  private static long addressOf(FieldName field) {
-    return Draws.address(Purposes.FIELD, field.value());
-  }
-
-  private Operand held(Operand value) {
-    return switch (value) {
-      case Operand.Today today -> new Operand.Date(startDate.plusDays(today.plusDays()));
-      case Operand.Words words -> words;
-      case Operand.Number number -> number;
-      case Operand.Date date -> date;
-      case Operand.OtherField other ->
-          throw new IllegalStateException("a choice refuses another field");
-    };
-  }
-
-  private @Nullable Operand choice(FieldGuess.OneOf some, double u) {
-    double upTo = 0;
-    for (FieldGuess.Choice choice : some.choices()) {
-      upTo += choice.share();
-      if (u < upTo) {
-        return held(choice.value());
-      }
-    }
-    return null;
   }
 
   /** The named events that happen to a person in the background. */
@@ -157,7 +111,7 @@ final class GroupDraws {
         if (!(at <= to)) {
           break;
         }
-        person.experiences((long) at, one.event);
+        person.experiences((long) at, one.event, guesses.payload(key, one.name + "/" + n));
       }
     }
   }

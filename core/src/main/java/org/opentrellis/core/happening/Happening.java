@@ -3,6 +3,7 @@ package org.opentrellis.core.happening;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.opentrellis.core.journey.AttributeName;
 import org.opentrellis.core.journey.Channel;
 import org.opentrellis.core.journey.EventName;
 import org.opentrellis.core.journey.FieldName;
@@ -97,7 +98,7 @@ public sealed interface Happening
    * @param id tells it from others of its name
    * @param payload what it says about itself
    */
-  record EventArrived(long at, String id, EventName event, Map<String, Operand> payload)
+  record EventArrived(long at, String id, EventName event, Map<AttributeName, Operand> payload)
       implements Happening {
     public EventArrived {
       payload = Map.copyOf(payload);

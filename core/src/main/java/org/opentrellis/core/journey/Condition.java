@@ -5,7 +5,6 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.opentrellis.core.calendar.Amount;
 import org.opentrellis.core.calendar.SendWindow;
-import org.opentrellis.core.problem.Refused;
 
 /** A question about one person that has an answer at every moment. */
 public sealed interface Condition
@@ -16,10 +15,12 @@ public sealed interface Condition
         Condition.InSegment,
         Condition.Field,
         Condition.Bought,
+        Condition.InCart,
         Condition.Happened,
         Condition.CameByForm,
         Condition.CameByJourney,
         Condition.CameByList,
+        Condition.CameByOrder,
         Condition.IsNow,
         Condition.Combining {
 
@@ -124,11 +125,7 @@ public sealed interface Condition
   record Field(FieldName field, Operator is, List<Operand> values) implements Condition {
     public Field {
       values = List.copyOf(values);
-      if (values.size() != is.operands()) {
-        throw new Refused(
-            "\u201c%s\u201d takes %d values, not %d"
-                .formatted(is.words(), is.operands(), values.size()));
-      }
+      is.requireFor(values);
     }
   }
 
@@ -137,12 +134,18 @@ public sealed interface Condition
    */
   record Bought(Purchases what, Optional<Amount> within) implements Condition {}
 
+  /** What lies in their cart now; nothing does once it was bought. */
+  record InCart(Purchases what) implements Condition {}
+
   /**
+   * @param where what each of them must say about itself
    * @param atLeast how many times, 1 to 1000
    * @param within so long before now at the most; empty for since entry
    */
-  record Happened(EventName event, int atLeast, Optional<Amount> within) implements Condition {
+  record Happened(EventName event, List<Attribute> where, int atLeast, Optional<Amount> within)
+      implements Condition {
     public Happened {
+      where = List.copyOf(where);
       Text.inRange("how often an event happened", atLeast, 1, 1000);
     }
   }
@@ -155,6 +158,9 @@ public sealed interface Condition
 
   /** Entered by joining a list. */
   record CameByList(ListName list) implements Condition {}
+
+  /** Entered by buying, and this is what was bought. */
+  record CameByOrder(Purchases what) implements Condition {}
 
   /** It is one of some weekdays and hours, on the clock that the journey's times are read on. */
   record IsNow(SendWindow during) implements Condition {}

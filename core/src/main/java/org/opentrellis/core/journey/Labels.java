@@ -52,10 +52,12 @@ public final class Labels {
       case Condition.InSegment in -> Optional.empty();
       case Condition.Field field -> Optional.empty();
       case Condition.Bought bought -> Optional.empty();
+      case Condition.InCart in -> Optional.empty();
       case Condition.Happened happened -> Optional.empty();
       case Condition.CameByForm by -> Optional.empty();
       case Condition.CameByJourney by -> Optional.empty();
       case Condition.CameByList by -> Optional.empty();
+      case Condition.CameByOrder by -> Optional.empty();
       case Condition.IsNow now -> Optional.empty();
       case Condition.Combining combining -> Optional.empty();
     };

@@ -2,7 +2,8 @@ package org.opentrellis.core.journey;
 
 /** Something that users call by name. Names of different things never mix. */
 public sealed interface Name
-    permits CategoryName,
+    permits AttributeName,
+        CategoryName,
         EventName,
         FieldName,
         FormName,

@@ -1,6 +1,9 @@
 package org.opentrellis.core.journey;
 
-/** How a field is compared. */
+import java.util.List;
+import org.opentrellis.core.problem.Refused;
+
+/** How a field or an attribute is compared. */
 public enum Operator {
   EQUALS("is", 1),
   CONTAINS("contains", 1),
@@ -18,6 +21,14 @@ public enum Operator {
   Operator(String words, int operands) {
     this.words = words;
     this.operands = operands;
+  }
+
+  /** Refuses values that are not as many as it compares with. */
+  void requireFor(List<Operand> values) {
+    if (values.size() != operands) {
+      throw new Refused(
+          "\u201c%s\u201d takes %d values, not %d".formatted(words, operands, values.size()));
+    }
   }
 
   public String words() {

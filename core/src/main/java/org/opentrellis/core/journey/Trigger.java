@@ -2,7 +2,9 @@ package org.opentrellis.core.journey;
 
 import java.time.LocalDate;
 import java.time.LocalTime;
+import java.util.List;
 import java.util.Optional;
+import org.opentrellis.core.problem.Refused;
 
 /** What brings a person into a journey. */
 public sealed interface Trigger
@@ -80,7 +82,24 @@ public sealed interface Trigger
     }
   }
 
-  record EventArrives(EventName event) implements Trigger {}
+  /**
+   * @param where what it must say about itself
+   */
+  record EventArrives(EventName event, List<Attribute> where) implements Trigger {
+    public EventArrives {
+      where = List.copyOf(where);
+      boolean asksForField =
+          where.stream()
+              .flatMap(one -> one.values().stream())
+              .anyMatch(Operand.OtherField.class::isInstance);
+      if (asksForField) {
+        throw new Refused(
+            "what event %s says cannot be compared with a field while nobody has entered; ask so in"
+                    .formatted(event)
+                + " the rule who may enter");
+      }
+    }
+  }
 
   /** Another journey hands the person over. */
   record HandedOver() implements Trigger {}

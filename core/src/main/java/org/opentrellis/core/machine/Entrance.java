@@ -32,7 +32,7 @@ sealed interface Entrance {
 
   record OnPurchase(Question.Bought what) implements Entrance {}
 
-  record OnEvent(int event) implements Entrance {}
+  record OnEvent(EventQuestion.Which which) implements Entrance {}
 
   /** Whoever keeps the calendar says when. */
   record OnDate() implements Entrance {}
@@ -60,11 +60,9 @@ sealed interface Entrance {
       case Trigger.ClicksMessage clicks ->
           new OnClick(names.messages.of(clicks.message()), link(clicks, vocabulary));
       case Trigger.LeavesCart cart -> new OnCart(60L * cart.minutes());
-      case Trigger.Buys buys ->
-          new OnPurchase(
-              new Question.Bought(
-                  vocabulary.offers(buys.what()), Vocabulary.leastCents(buys.what()), null));
-      case Trigger.EventArrives arrives -> new OnEvent(names.events.of(arrives.event()));
+      case Trigger.Buys buys -> new OnPurchase(vocabulary.bought(buys.what(), null));
+      case Trigger.EventArrives arrives ->
+          new OnEvent(EventQuestion.Which.of(arrives.event(), arrives.where(), names));
       case Trigger.DateComes date -> {
         names.fields.of(date.field());
         yield new OnDate();

@@ -13,5 +13,8 @@ final class Evidence {
   static final int PURCHASES = 4;
   static final int EVENTS = 8;
 
+  /** What lies in the cart. */
+  static final int CARTS = 16;
+
   private Evidence() {}
 }

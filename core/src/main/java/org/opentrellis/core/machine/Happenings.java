@@ -31,6 +31,21 @@ public final class Happenings {
     worth[place] = cents;
   }
 
+  /** The last that happened up to a moment, or -1. */
+  int lastUpTo(long moment) {
+    int n = size - 1;
+    while (n >= 0 && times[n] > moment) {
+      n--;
+    }
+    return n;
+  }
+
+  /** When the next one happens after a moment, or {@link Person#NEVER}. */
+  long nextAfter(long moment) {
+    int next = lastUpTo(moment) + 1;
+    return next < size ? times[next] : Person.NEVER;
+  }
+
   public int size() {
     return size;
   }

@@ -180,7 +180,8 @@ public final class JourneyMachine {
 
   /** Somebody stands at a journey's door. */
   private void comesIn(Person person) {
-    person.comesTo(person.entries.nextAt());
+    long cameAt = person.entries.nextAt();
+    person.comesTo(cameAt);
     long at = person.now;
     int number = person.entries.nextProgram();
     int trigger = person.entries.nextTrigger();
@@ -200,6 +201,7 @@ public final class JourneyMachine {
     program.labelOnEntry(person, trigger);
     take(visit);
     visit.begin(trigger, origin, person.timesEntered[number], at, program.clockFor(person.clock));
+    visit.cameAt = cameAt;
     if (!program.admits(visit)) {
       visit.node = Visit.OVER;
       person.visits.removeLast();

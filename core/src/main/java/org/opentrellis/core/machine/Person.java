@@ -1,10 +1,13 @@
 package org.opentrellis.core.machine;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calendar.ZoneClock;
+import org.opentrellis.core.journey.AttributeName;
 import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.FormName;
 import org.opentrellis.core.journey.Name;
@@ -23,6 +26,12 @@ public final class Person {
 
   /** The present of somebody to whom nothing has happened. */
   static final long NOT_YET = Long.MIN_VALUE;
+
+  /** Instead of a place: the event says nothing about itself. */
+  private static final long SAYS_NOTHING = -1;
+
+  /** Instead of a product: the cart was emptied. */
+  static final int NOTHING = -2;
 
   /** Before any evidence. */
   static final long NONE_SEEN = -1;
@@ -52,7 +61,15 @@ public final class Person {
   final int[] timesEntered;
 
   private final Happenings purchases = new Happenings();
+
+  /** Instead of money, each has its place among what events say about themselves. */
   private final Happenings events = new Happenings();
+
+  private final List<Map<AttributeName, Operand>> payloads = new ArrayList<>();
+
+  /** The lines of the cart from each change on, with the value of the whole cart. */
+  private final Happenings carts = new Happenings();
+
   final SendMemory sends = new SendMemory();
 
   /** Emails and texts; kept only where some guard counts texts. */
@@ -118,6 +135,8 @@ public final class Person {
     }
     purchases.clear();
     events.clear();
+    payloads.clear();
+    carts.clear();
     sends.clear();
     messages.clear();
     departures.clear();
@@ -305,15 +324,34 @@ public final class Person {
   /**
    * What lies in the cart changes; an older change than the last one means nothing any more.
    *
-   * @param empty whether nothing is left in it
+   * @param offers the products' numbers in the world, -1 for one that is not known; none if nothing
+   *     is left in it
+   * @param cents the value of all of them
    */
-  public void changesCart(long at, boolean empty) {
-    if (at > cartChangedAt) {
-      cartChangedAt = at;
-      if (!empty) {
-        reactions.toCart(this, at);
-      }
+  public void changesCart(long at, int[] offers, long cents) {
+    if (at <= cartChangedAt) {
+      return;
     }
+    cartChangedAt = at;
+    if (offers.length == 0) {
+      fillsCart(at, NOTHING, 0);
+      return;
+    }
+    for (int offer : offers) {
+      fillsCart(at, offer, cents);
+    }
+    reactions.toCart(this, at);
+  }
+
+  /**
+   * Notes one line of what lies in the cart from a moment on; sets nothing off.
+   *
+   * @param offer the product's number in the world, or -1
+   * @param cents the value of the whole cart
+   */
+  public void fillsCart(long at, int offer, long cents) {
+    learns(Evidence.CARTS, at);
+    carts.add(at, offer, cents);
   }
 
   /** Whether a cart is still left at a moment: neither touched nor bought since it changed. */
@@ -321,12 +359,12 @@ public final class Person {
     if (changedAt != cartChangedAt) {
       return false;
     }
-    for (int n = 0; n < purchases.size(); n++) {
-      if (purchases.at(n) > changedAt && purchases.at(n) <= at) {
-        return false;
-      }
-    }
-    return true;
+    return !boughtWithin(changedAt, at);
+  }
+
+  /** Whether something was bought after one moment and up to another. */
+  boolean boughtWithin(long after, long upTo) {
+    return purchases.nextAfter(after) <= upTo;
   }
 
   /**
@@ -354,11 +392,31 @@ public final class Person {
     reactions.toOrder(this, at, offers, cents);
   }
 
-  /** Notes a named event. */
-  public void experiences(long at, int event) {
+  /**
+   * Notes a named event.
+   *
+   * @param payload what it says about itself
+   */
+  public void experiences(long at, int event, Map<AttributeName, Operand> payload) {
     learns(Evidence.EVENTS, at);
-    events.add(at, event, 0);
-    reactions.toEvent(this, at, event);
+    keepsEvent(at, event, payload);
+    reactions.toEvent(this, at, event, payload);
+  }
+
+  /** The same, but sets nothing off. */
+  void keepsEvent(long at, int event, Map<AttributeName, Operand> payload) {
+    if (payload.isEmpty()) {
+      events.add(at, event, SAYS_NOTHING);
+    } else {
+      events.add(at, event, payloads.size());
+      payloads.add(payload);
+    }
+  }
+
+  /** What the n-th event says about itself. */
+  public Map<AttributeName, Operand> payload(int n) {
+    long place = events.cents(n);
+    return place == SAYS_NOTHING ? Map.of() : payloads.get((int) place);
   }
 
   public Happenings purchases() {
@@ -367,6 +425,10 @@ public final class Person {
 
   public Happenings events() {
     return events;
+  }
+
+  public Happenings carts() {
+    return carts;
   }
 
   public void unsubscribes(long at) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.opentrellis.core.journey.AttributeName;
 import org.opentrellis.core.journey.EventName;
 import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.JourneyName;
@@ -27,6 +28,7 @@ import org.opentrellis.core.journey.Trigger;
  * @param sentAt when the last emails went out, in order
  * @param mostInAWeek the most emails within seven days so far
  * @param messagesAt when the last emails and texts went out, as far as some journey asks
+ * @param carts what lay in the cart from each change on, line by line
  * @param cartChangedAt {@link Long#MIN_VALUE} if there never was a cart
  * @param inSegments of the segments that triggers wait for, which they are in and which they are
  *     not
@@ -43,6 +45,7 @@ public record PersonState(
     boolean agreesToTexts,
     List<Purchase> purchases,
     List<Event> events,
+    List<CartLine> carts,
     Set<MessageId> hadMessages,
     List<Long> sentAt,
     int mostInAWeek,
@@ -63,6 +66,7 @@ public record PersonState(
     fields = Map.copyOf(fields);
     purchases = List.copyOf(purchases);
     events = List.copyOf(events);
+    carts = List.copyOf(carts);
     hadMessages = Set.copyOf(hadMessages);
     sentAt = List.copyOf(sentAt);
     messagesAt = List.copyOf(messagesAt);
@@ -83,6 +87,7 @@ public record PersonState(
         agreesToTexts,
         purchases,
         events,
+        carts,
         hadMessages,
         sentAt,
         mostInAWeek,
@@ -104,7 +109,21 @@ public record PersonState(
    */
   public record Purchase(long at, Optional<ProductName> product, long cents) {}
 
-  public record Event(long at, EventName event) {}
+  /**
+   * @param payload what it says about itself
+   */
+  public record Event(long at, EventName event, Map<AttributeName, Operand> payload) {
+    public Event {
+      payload = Map.copyOf(payload);
+    }
+  }
+
+  /**
+   * @param emptied whether nothing was left in it
+   * @param product empty if nothing was left, or it is not known what
+   * @param cents the value of the whole cart
+   */
+  public record CartLine(long at, boolean emptied, Optional<ProductName> product, long cents) {}
 
   /**
    * @param by the trigger that brings them; empty if they are put in in some other way

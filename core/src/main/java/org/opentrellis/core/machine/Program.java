@@ -8,11 +8,13 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calendar.ZoneClock;
+import org.opentrellis.core.journey.AttributeName;
 import org.opentrellis.core.journey.FrequencyGuard;
 import org.opentrellis.core.journey.Goal;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.JourneyName;
 import org.opentrellis.core.journey.Message;
+import org.opentrellis.core.journey.Operand;
 import org.opentrellis.core.journey.ReEntry;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepId;
@@ -188,6 +190,16 @@ public final class Program {
   }
 
   /** What brings people in, by the position of the trigger. */
+  /**
+   * Whether an event of the name that a trigger is about says what the trigger asks for.
+   *
+   * @param trigger its position in the journey
+   */
+  public boolean isMet(int trigger, Map<AttributeName, Operand> payload, Person person, long at) {
+    return entrances[trigger] instanceof Entrance.OnEvent on
+        && on.which().fits(on.which().event(), payload, person, person.clock(), at);
+  }
+
   Entrance[] entrances() {
     return entrances;
   }

@@ -145,27 +145,55 @@ interface Question {
     }
   }
 
-  record Happened(int event, int atLeast, @Nullable Amount within) implements Question {
+  /** What lay in the cart when it last changed, unless something was bought since. */
+  record InCart(Bought what) implements Question {
     @Override
     public int about() {
-      return Evidence.EVENTS;
+      return Evidence.CARTS | Evidence.PURCHASES;
     }
 
     @Override
     public boolean holds(Visit visit, long at) {
-      Happenings events = visit.person.events();
-      int count = 0;
-      for (int n = 0; n < events.size() && events.at(n) <= at; n++) {
-        if (events.what(n) == event && Recent.at(events.at(n), within, visit, at)) {
-          count++;
+      Happenings carts = visit.person.carts();
+      int last = carts.lastUpTo(at);
+      if (last < 0 || visit.person.boughtWithin(carts.at(last), at)) {
+        return false;
+      }
+      for (int n = last; n >= 0 && carts.at(n) == carts.at(last); n--) {
+        if (carts.what(n) != Person.NOTHING && what.counts(carts, n)) {
+          return true;
         }
       }
-      return count >= atLeast;
+      return false;
     }
 
     @Override
     public long nextChange(Visit visit, long at) {
-      return Recent.nextChange(visit.person.events(), within, visit, at);
+      return Math.min(visit.person.carts().nextAfter(at), visit.person.purchases().nextAfter(at));
+    }
+  }
+
+  /** What was bought at the moment that brought the person in, if a purchase did. */
+  record CameByOrder(CameBy byBuying, Bought what) implements Question {
+    @Override
+    public int about() {
+      return Evidence.NONE;
+    }
+
+    @Override
+    public boolean holds(Visit visit, long at) {
+      Happenings bought = visit.person.purchases();
+      for (int n = 0; n < bought.size() && bought.at(n) <= visit.cameAt; n++) {
+        if (bought.at(n) == visit.cameAt && what.counts(bought, n)) {
+          return byBuying.holds(visit, at);
+        }
+      }
+      return false;
+    }
+
+    @Override
+    public long nextChange(Visit visit, long at) {
+      return Person.NEVER;
     }
   }
 

@@ -42,22 +42,21 @@ final class Questions {
       case Condition.InSegment in -> segment(in.segment());
       case Condition.Field field ->
           new FieldQuestion(
-              names.fields.of(field.field()),
-              field.is(),
-              field.values(),
-              field.values().stream().mapToInt(names::fieldOf).toArray());
-      case Condition.Bought bought ->
-          new Question.Bought(
-              vocabulary.offers(bought.what()),
-              Vocabulary.leastCents(bought.what()),
-              orNull(bought.within()));
+              names.fields.of(field.field()), Comparison.of(field.is(), field.values(), names));
+      case Condition.Bought bought -> vocabulary.bought(bought.what(), orNull(bought.within()));
+      case Condition.InCart in -> new Question.InCart(vocabulary.bought(in.what(), null));
       case Condition.Happened happened ->
-          new Question.Happened(
-              names.events.of(happened.event()), happened.atLeast(), orNull(happened.within()));
+          new EventQuestion(
+              EventQuestion.Which.of(happened.event(), happened.where(), names),
+              happened.atLeast(),
+              orNull(happened.within()));
       case Condition.CameByJourney by ->
           new Question.CameBy(new boolean[0], names.journeys.of(by.journey()));
       case Condition.CameByForm by -> cameBy(trigger -> isMeant(trigger, by));
       case Condition.CameByList by -> cameBy(trigger -> isMeant(trigger, by));
+      case Condition.CameByOrder by ->
+          new Question.CameByOrder(
+              cameBy(Trigger.Buys.class::isInstance), vocabulary.bought(by.what(), null));
       case Condition.IsNow now -> new Question.During(now.during());
       case Condition.All all -> combined(Question.Quantifier.ALL, all);
       case Condition.Any any -> combined(Question.Quantifier.ANY, any);
@@ -82,7 +81,7 @@ final class Questions {
     return who;
   }
 
-  private Question cameBy(java.util.function.Predicate<Trigger> meant) {
+  private Question.CameBy cameBy(java.util.function.Predicate<Trigger> meant) {
     List<Trigger> triggers = journey.triggers();
     boolean[] answers = new boolean[triggers.size()];
     for (int i = 0; i < answers.length; i++) {

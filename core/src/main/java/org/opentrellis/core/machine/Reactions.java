@@ -3,7 +3,10 @@ package org.opentrellis.core.machine;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
+import org.opentrellis.core.journey.AttributeName;
 import org.opentrellis.core.journey.FormName;
+import org.opentrellis.core.journey.Operand;
 
 /**
  * Which journeys start when something happens to a person: what they do in one journey may bring
@@ -98,9 +101,9 @@ final class Reactions {
     }
   }
 
-  void toEvent(Person person, long at, int event) {
+  void toEvent(Person person, long at, int event, Map<AttributeName, Operand> payload) {
     for (int i = 0; i < onEvent.size(); i++) {
-      if (onEvent.get(i).on.event() == event) {
+      if (onEvent.get(i).on.which().fits(event, payload, person, person.clock, at)) {
         onEvent.get(i).comes(person, at);
       }
     }

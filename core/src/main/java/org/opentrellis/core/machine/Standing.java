@@ -17,7 +17,6 @@ import org.opentrellis.core.journey.JourneyName;
 import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.journey.Operand;
-import org.opentrellis.core.journey.Product;
 import org.opentrellis.core.journey.ProductName;
 import org.opentrellis.core.journey.SegmentName;
 import org.opentrellis.core.journey.Trigger;
@@ -59,6 +58,7 @@ public final class Standing {
         person.agreedToTexts,
         purchases(person),
         events(person),
+        carts(person),
         messages(person),
         times(person.sends),
         person.sends.mostInAWeek(),
@@ -80,15 +80,30 @@ public final class Standing {
   }
 
   private static List<PersonState.Purchase> purchases(Person person) {
-    List<Product> products = person.world.products();
     List<PersonState.Purchase> all = new ArrayList<>();
     Happenings bought = person.purchases();
     for (int n = 0; n < bought.size(); n++) {
-      Optional<ProductName> product =
-          bought.what(n) < 0 ? Optional.empty() : Optional.of(products.get(bought.what(n)).name());
-      all.add(new PersonState.Purchase(bought.at(n), product, bought.cents(n)));
+      all.add(
+          new PersonState.Purchase(
+              bought.at(n), product(person.world, bought.what(n)), bought.cents(n)));
     }
     return all;
+  }
+
+  private static List<PersonState.CartLine> carts(Person person) {
+    List<PersonState.CartLine> all = new ArrayList<>();
+    Happenings carts = person.carts();
+    for (int n = 0; n < carts.size(); n++) {
+      int what = carts.what(n);
+      all.add(
+          new PersonState.CartLine(
+              carts.at(n), what == Person.NOTHING, product(person.world, what), carts.cents(n)));
+    }
+    return all;
+  }
+
+  private static Optional<ProductName> product(World world, int offer) {
+    return offer < 0 ? Optional.empty() : Optional.of(world.products().get(offer).name());
   }
 
   private static List<PersonState.Event> events(Person person) {
@@ -96,7 +111,8 @@ public final class Standing {
     Happenings events = person.events();
     for (int n = 0; n < events.size(); n++) {
       all.add(
-          new PersonState.Event(events.at(n), person.world.names().events.name(events.what(n))));
+          new PersonState.Event(
+              events.at(n), person.world.names().events.name(events.what(n)), person.payload(n)));
     }
     return all;
   }
@@ -179,7 +195,10 @@ public final class Standing {
                         bought.at(),
                         bought.product().map(world::offer).orElse(-1),
                         bought.cents()));
-    state.events().forEach(one -> person.events().add(one.at(), names.events.of(one.event()), 0));
+    state
+        .events()
+        .forEach(one -> person.keepsEvent(one.at(), names.events.of(one.event()), one.payload()));
+    state.carts().forEach(line -> fill(line, person));
     state.hadMessages().forEach(message -> person.hadMessageBefore(names.messages.of(message)));
     person.sends.restore(
         state.sentAt().stream().mapToLong(Long::longValue).toArray(), state.mostInAWeek());
@@ -226,6 +245,12 @@ public final class Standing {
     int origin = coming.handedOverBy().map(names.journeys::of).orElse(-1);
     person.entries.add(
         names.journeys.of(coming.journey()), trigger, origin, coming.at(), coming.cartChangedAt());
+  }
+
+  private static void fill(PersonState.CartLine line, Person person) {
+    int offer =
+        line.emptied() ? Person.NOTHING : line.product().map(person.world::offer).orElse(-1);
+    person.carts().add(line.at(), offer, line.cents());
   }
 
   private static void takeSegments(Person person, Map<SegmentName, Boolean> in) {

@@ -30,6 +30,10 @@ public final class Visit {
   int node = OVER;
   long now;
   long entryAt;
+
+  /** When it happened what brought them in; sooner than they came if it became known late. */
+  long cameAt;
+
   int trigger;
   int origin;
   int number;
@@ -108,6 +112,7 @@ public final class Visit {
     this.clock = clock;
     node = program.first();
     entryAt = at;
+    cameAt = at;
     now = at;
     waiting = false;
     goalAt = Person.NEVER;

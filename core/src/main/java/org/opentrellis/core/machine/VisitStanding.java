@@ -33,6 +33,7 @@ final class VisitStanding {
             ? Optional.empty()
             : Optional.of(visit.person.world.names().journeys.name(visit.origin)),
         visit.entryAt,
+        visit.cameAt,
         visit.waiting,
         visit.waiting ? visit.until : Person.NEVER,
         visit.steppedAt,
@@ -95,6 +96,7 @@ final class VisitStanding {
         state.number(),
         state.entryAt(),
         program.clockFor(person.clock));
+    visit.cameAt = state.cameAt();
     visit.node = state.step().map(program::nodeOf).orElse(Visit.OVER);
     visit.waiting = state.waiting() && !visit.over();
     visit.steppedAt = state.steppedAt();

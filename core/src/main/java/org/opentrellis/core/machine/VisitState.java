@@ -17,6 +17,7 @@ import org.opentrellis.core.journey.Trigger;
  * @param step where they stand; empty if the visit is over
  * @param by the trigger that brought them
  * @param handedOverBy the journey that handed them over
+ * @param cameAt when it happened what brought them in; at the latest at entry
  * @param waiting whether they wait at the step, or are to do it
  * @param until until when they wait at the latest
  * @param steppedAt when they got to the step
@@ -34,6 +35,7 @@ public record VisitState(
     Optional<Trigger> by,
     Optional<JourneyName> handedOverBy,
     long entryAt,
+    long cameAt,
     boolean waiting,
     long until,
     long steppedAt,
@@ -61,6 +63,7 @@ public record VisitState(
         by,
         handedOverBy,
         entryAt,
+        cameAt,
         waits,
         waitsUntil,
         steppedAt,

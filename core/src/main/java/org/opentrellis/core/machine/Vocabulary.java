@@ -3,9 +3,11 @@ package org.opentrellis.core.machine;
 import java.util.BitSet;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.calendar.Amount;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.MessageId;
+import org.opentrellis.core.journey.Money;
 import org.opentrellis.core.journey.Product;
 import org.opentrellis.core.journey.Purchases;
 
@@ -24,8 +26,18 @@ record Vocabulary(Names names, Catalogue catalogue, List<Product> products) {
     return catalogue.message(id).orElseGet(() -> Message.email(id.value(), id.value(), id.value()));
   }
 
+  /**
+   * Asks for some purchases.
+   *
+   * @param within so long ago at the most, or null for since entry
+   */
+  Question.Bought bought(Purchases what, @Nullable Amount within) {
+    long least = what.atLeast().map(Money::cents).orElse(0L);
+    return new Question.Bought(offers(what), least, within);
+  }
+
   /** The products that fit, or null if every purchase does. */
-  @Nullable BitSet offers(Purchases what) {
+  private @Nullable BitSet offers(Purchases what) {
     if (what.product().isEmpty() && what.category().isEmpty()) {
       return null;
     }
@@ -38,9 +50,5 @@ record Vocabulary(Names names, Catalogue catalogue, List<Product> products) {
               && what.category().map(product.category()::equals).orElse(true));
     }
     return fitting;
-  }
-
-  static long leastCents(Purchases what) {
-    return what.atLeast().map(money -> money.cents()).orElse(0L);
   }
 }

@@ -185,8 +185,7 @@ public final class World {
 
   /** Whether a purchase fits what is asked for. */
   public boolean fits(Purchases what, int offer, long cents) {
-    return new Question.Bought(vocabulary.offers(what), Vocabulary.leastCents(what), null)
-        .fits(offer, cents);
+    return vocabulary.bought(what, null).fits(offer, cents);
   }
 
   Names names() {

@@ -9,7 +9,6 @@ import org.opentrellis.core.calendar.Amount;
 import org.opentrellis.core.journey.CategoryName;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.EmailRef;
-import org.opentrellis.core.journey.EventName;
 import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.FormName;
 import org.opentrellis.core.journey.JourneyName;
@@ -36,7 +35,8 @@ final class ConditionReader {
     "within",
     "themselves",
     "at least",
-    "for at least"
+    "for at least",
+    "with"
   };
   private static final Pattern MONEY = Pattern.compile("(\\d{1,9})(?:\\.(\\d{2}))?");
 
@@ -44,12 +44,14 @@ final class ConditionReader {
   private final Scope scope;
   private final NameReader names;
   private final TimeReader times;
+  private final ComparisonReader comparisons;
 
   ConditionReader(Cursor cursor, Scope scope) {
     this.cursor = cursor;
     this.scope = scope;
     this.names = new NameReader(cursor, scope);
     this.times = new TimeReader(cursor);
+    this.comparisons = new ComparisonReader(cursor, scope.names(FieldName.class));
   }
 
   /** "And" binds closer than "or". */
@@ -230,6 +232,9 @@ final class ConditionReader {
     if (cursor.any("have ever had tag", "has ever had tag", "ever had tag")) {
       return new Condition.HadTag(tag());
     }
+    if (cursor.any("have in the cart", "has in the cart")) {
+      return new Condition.InCart(purchases());
+    }
     if (cursor.any("have tag", "has tag", "tag", "ever had tag")) {
       return new Condition.HasTag(tag());
     }
@@ -262,14 +267,18 @@ final class ConditionReader {
       return new Condition.Bought(purchases(), lately());
     }
     if (cursor.any("had event", "has had event", "have had event", "event")) {
-      EventName event = new EventName(name("event", EventName.class));
+      EventReader.Which which = new EventReader(cursor, scope).read(FOLLOWERS);
       int times = timesAtLeast();
       Optional<Amount> within = lately();
       int from = cursor.at();
-      return cursor.meaning(from, () -> new Condition.Happened(event, times, within));
+      return cursor.meaning(
+          from, () -> new Condition.Happened(which.event(), which.where(), times, within));
     }
     if (cursor.any("came by form", "come by form")) {
       return new Condition.CameByForm(new FormName(name("form", FormName.class)));
+    }
+    if (cursor.any("came by an order of", "come by an order of")) {
+      return new Condition.CameByOrder(purchases());
     }
     if (cursor.any("came by list", "come by list")) {
       return new Condition.CameByList(list());
@@ -314,40 +323,10 @@ final class ConditionReader {
 
   private Condition field() {
     int from = cursor.at();
-    String name =
-        cursor.name(
-            "field",
-            scope.names(FieldName.class),
-            "is",
-            "equal to",
-            "contains",
-            "starts with",
-            "empty",
-            "less than",
-            "at most",
-            "more than",
-            "at least",
-            "between");
-    cursor.silently("is");
-    Operator is = operator();
-    List<Operand> values = new ArrayList<>();
-    for (int i = 0; i < is.operands(); i++) {
-      if (i > 0) {
-        cursor.require("and");
-      }
-      values.add(new OperandReader(cursor, scope.names(FieldName.class)).read());
-    }
+    String name = cursor.name("field", scope.names(FieldName.class), ComparisonReader.BEGINNINGS);
+    Operator is = comparisons.operator();
+    List<Operand> values = comparisons.values(is);
     return cursor.meaning(from, () -> new Condition.Field(new FieldName(name), is, values));
-  }
-
-  private Operator operator() {
-    for (Operator one : Operator.values()) {
-      if (one != Operator.EQUALS && cursor.word(one.words().replaceFirst("^is ", ""))) {
-        return one;
-      }
-    }
-    cursor.any("equal to", "equals", "=");
-    return Operator.EQUALS;
   }
 
   /** "anything", "something from Hives for at least 100.00", or a product. */

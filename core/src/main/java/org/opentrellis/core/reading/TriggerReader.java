@@ -8,7 +8,6 @@ import java.util.Optional;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calendar.Amount;
-import org.opentrellis.core.journey.EventName;
 import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.FormName;
 import org.opentrellis.core.journey.LinkName;
@@ -24,7 +23,9 @@ import org.opentrellis.core.sentence.Style;
 
 /** Reads what brings people in: "joins list x or leaves a cart for 1 hour". */
 final class TriggerReader {
-  private static final String[] FOLLOWERS = {"or", "if", "once", "again", "every", "in", "for at"};
+  private static final String[] FOLLOWERS = {
+    "or", "if", "once", "again", "every", "in", "for at", "with"
+  };
 
   private final Cursor cursor;
   private final Scope scope;
@@ -80,9 +81,11 @@ final class TriggerReader {
     if (cursor.word("enters segment")) {
       return new Trigger.EntersSegment(name("segment", SegmentName.class, SegmentName::new));
     }
-    return cursor.word("has event")
-        ? new Trigger.EventArrives(name("event", EventName.class, EventName::new))
-        : null;
+    if (cursor.word("has event")) {
+      EventReader.Which which = new EventReader(cursor, scope).read(FOLLOWERS);
+      return new Trigger.EventArrives(which.event(), which.where());
+    }
+    return null;
   }
 
   private @Nullable Trigger ofMail() {

@@ -172,13 +172,14 @@ public final class Replay {
         yield true;
       }
       case Happening.CartChanged cart -> {
-        person.changesCart(at, cart.lines().isEmpty());
+        long cents = cart.lines().stream().mapToLong(line -> line.price().cents()).sum();
+        person.changesCart(at, offers(cart.lines()), cents);
         yield true;
       }
       case Happening.Ordered ordered -> order(ordered);
       case Happening.EventArrived event -> {
         OptionalInt number = person.world().event(event.event());
-        number.ifPresent(known -> person.experiences(at, known));
+        number.ifPresent(known -> person.experiences(at, known, event.payload()));
         yield number.isPresent();
       }
       case Happening.ConsentGiven given -> consents(given);
@@ -209,8 +210,7 @@ public final class Replay {
   }
 
   private boolean order(Happening.Ordered ordered) {
-    int[] offers =
-        ordered.lines().stream().map(Line::product).mapToInt(person.world()::offer).toArray();
+    int[] offers = offers(ordered.lines());
     int[] bought = offers.length == 0 ? new int[] {-1} : offers;
     Sent because = ordered.becauseOf().map(this::sent).orElse(null);
     if (because == null) {
@@ -219,6 +219,10 @@ public final class Replay {
       because.orders(ordered.at(), bought, ordered.total().cents());
     }
     return true;
+  }
+
+  private int[] offers(List<Line> lines) {
+    return lines.stream().map(Line::product).mapToInt(person.world()::offer).toArray();
   }
 
   private boolean consents(Happening.ConsentGiven given) {

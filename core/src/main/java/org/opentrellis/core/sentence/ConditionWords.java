@@ -4,9 +4,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.opentrellis.core.calendar.Amount;
+import org.opentrellis.core.journey.Attribute;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.EmailRef;
+import org.opentrellis.core.journey.EventName;
 import org.opentrellis.core.journey.Operand;
+import org.opentrellis.core.journey.Operator;
 import org.opentrellis.core.journey.Purchases;
 
 /** Says conditions, as they follow "who", "if they" or "branch on". */
@@ -31,10 +34,11 @@ final class ConditionWords {
       case Condition.Field field -> field(field);
       case Condition.Bought bought ->
           Phrase.plain("bought ").and(words(bought.what(), style)).and(lately(bought.within()));
+      case Condition.InCart in -> Phrase.plain("have in the cart ").and(words(in.what(), style));
       case Condition.Happened happened -> {
         String times = happened.atLeast() == 1 ? "" : " at least " + happened.atLeast() + " times";
         yield Phrase.plain("had event ")
-            .and(style.name(happened.event().value()))
+            .and(event(happened.event(), happened.where(), style))
             .and(times + lately(happened.within()));
       }
       case Condition.CameByForm by ->
@@ -43,6 +47,8 @@ final class ConditionWords {
           Phrase.plain("came from journey ").and(style.name(by.journey().value()));
       case Condition.CameByList by ->
           Phrase.plain("came by list ").and(style.name(by.list().value()));
+      case Condition.CameByOrder by ->
+          Phrase.plain("came by an order of ").and(words(by.what(), style));
       case Condition.IsNow now -> Phrase.plain("are now within ").andStrong(now.during().inWords());
       case Condition.All all -> parts(all, " and ", "everyone");
       case Condition.Any any -> parts(any, " or ", "nobody");
@@ -108,14 +114,29 @@ final class ConditionWords {
   }
 
   private Phrase field(Condition.Field field) {
+    Phrase phrase = Phrase.plain("have field ").and(style.name(field.field().value()));
+    return compared(phrase, field.is(), field.values());
+  }
+
+  private static Phrase compared(Phrase what, Operator is, List<Operand> operands) {
     String values =
-        field.values().stream().map(ConditionWords::words).collect(Collectors.joining(" and "));
+        operands.stream().map(ConditionWords::words).collect(Collectors.joining(" and "));
     Phrase phrase =
-        Phrase.plain("have field ")
-            .and(style.name(field.field().value()))
-            .and(
-                " " + field.is().words().replaceFirst("^is ", "").replaceFirst("^is$", "equal to"));
+        what.and(" " + is.words().replaceFirst("^is ", "").replaceFirst("^is$", "equal to"));
     return values.isEmpty() ? phrase : phrase.and(" ").andStrong(values);
+  }
+
+  /** "course booked", "course booked with level equal to “beginner” with seats at least 2". */
+  static Phrase event(EventName event, List<Attribute> where, Style style) {
+    Phrase phrase = style.name(event.value());
+    for (Attribute one : where) {
+      phrase =
+          compared(
+              phrase.and(" with ").and(style.name(one.attribute().value())),
+              one.is(),
+              one.values());
+    }
+    return phrase;
   }
 
   /** A value in words. */
@@ -210,10 +231,12 @@ final class ConditionWords {
       case Condition.InSegment in -> "in " + in.segment();
       case Condition.Field field -> field.field().value();
       case Condition.Bought bought -> "bought";
+      case Condition.InCart in -> "in the cart";
       case Condition.Happened happened -> happened.event().value();
       case Condition.CameByForm by -> "came by";
       case Condition.CameByJourney by -> "came by";
       case Condition.CameByList by -> "came by";
+      case Condition.CameByOrder by -> "came by";
       case Condition.IsNow now -> now.during().inWords();
       case Condition.All all -> partsBriefly(all, "");
       case Condition.Any any -> partsBriefly(any, "");

@@ -48,7 +48,8 @@ final class TriggerWords {
       case Trigger.OnDate on ->
           Phrase.plain("enters with all others on ").andStrong(on.date() + ", " + on.at());
       case Trigger.EventArrives arrives ->
-          Phrase.plain("has event ").and(style.name(arrives.event().value()));
+          Phrase.plain("has event ")
+              .and(ConditionWords.event(arrives.event(), arrives.where(), style));
       case Trigger.HandedOver over ->
           Phrase.plain("is ").andStrong("handed over").and(" by another journey");
       case Trigger.PutIn in ->

@@ -213,6 +213,7 @@ class CountedOneByOneTest {
         Set.of(),
         Set.of(),
         Map.of(),
+        Map.of(),
         Map.of());
   }
 

@@ -228,6 +228,7 @@ class DryRunTest {
         tags,
         Set.of(),
         Map.of(),
+        Map.of(),
         Map.of());
   }
 }

@@ -170,7 +170,8 @@ class JourneyTest {
         .hasMessageContaining("http:// or https://");
     assertThatThrownBy(() -> new Money(-1)).hasMessageContaining("0 to a million");
     assertThatThrownBy(() -> new EmailRef.OfLast(0)).hasMessageContaining("1 to 50");
-    assertThatThrownBy(() -> new Condition.Happened(new EventName("e"), 0, Optional.empty()))
+    assertThatThrownBy(
+            () -> new Condition.Happened(new EventName("e"), List.of(), 0, Optional.empty()))
         .hasMessageContaining("1 to 1000");
     assertThatThrownBy(() -> new WaitRule.UntilDay(-1, Optional.empty(), new IfPast.GoOn()))
         .hasMessageContaining("0 to 3660");

@@ -12,12 +12,15 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.function.Consumer;
 import org.junit.jupiter.api.Test;
 import org.opentrellis.core.calendar.TimeUnit;
 import org.opentrellis.core.calendar.ZoneClock;
+import org.opentrellis.core.journey.Attribute;
+import org.opentrellis.core.journey.AttributeName;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.CategoryName;
 import org.opentrellis.core.journey.EventName;
@@ -28,6 +31,8 @@ import org.opentrellis.core.journey.ListName;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.journey.Money;
+import org.opentrellis.core.journey.Operand;
+import org.opentrellis.core.journey.Operator;
 import org.opentrellis.core.journey.Product;
 import org.opentrellis.core.journey.ProductName;
 import org.opentrellis.core.journey.Purchases;
@@ -194,13 +199,35 @@ class TriggersTest {
 
   @Test
   void anEventBringsThemInByItsName() {
-    Trigger arrives = new Trigger.EventArrives(new EventName("visit"));
-    Consumer<Person> visits =
-        person ->
-            person.experiences(
-                DAY + 3 * HOUR, person.world.event(new EventName("visit")).orElseThrow());
-    assertThat(afterFate(arrives, visits)).containsExactly(3.0);
+    Trigger arrives = new Trigger.EventArrives(new EventName("visit"), List.of());
+    assertThat(afterFate(arrives, visits(Map.of()))).containsExactly(3.0);
     assertThat(afterFate(arrives, person -> {})).isEmpty();
+  }
+
+  @Test
+  void anEventBringsThemInByWhatItSays() {
+    AttributeName hall = new AttributeName("hall");
+    Trigger arrives =
+        new Trigger.EventArrives(
+            new EventName("visit"),
+            List.of(
+                new Attribute(hall, Operator.EQUALS, List.of(new Operand.Words("North"))),
+                new Attribute(
+                    new AttributeName("seats"),
+                    Operator.AT_LEAST,
+                    List.of(new Operand.Number(2)))));
+    Operand two = new Operand.Number(2);
+    Map<AttributeName, Operand> fits =
+        Map.of(hall, new Operand.Words("north"), new AttributeName("seats"), two);
+    assertThat(afterFate(arrives, visits(fits))).containsExactly(3.0);
+    assertThat(afterFate(arrives, visits(Map.of(hall, new Operand.Words("North"))))).isEmpty();
+    assertThat(afterFate(arrives, visits(Map.of()))).isEmpty();
+  }
+
+  private static Consumer<Person> visits(Map<AttributeName, Operand> payload) {
+    return person ->
+        person.experiences(
+            DAY + 3 * HOUR, person.world.event(new EventName("visit")).orElseThrow(), payload);
   }
 
   @Test

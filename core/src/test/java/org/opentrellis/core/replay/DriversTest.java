@@ -72,7 +72,7 @@ class DriversTest {
     walk.close();
     assertThat(walk.diary().turns()).as("walk, seed %d", seed).isEqualTo(sampled.turns());
 
-    Told told = new Told(run.newcomer(number, false), lots(run.world(), sampled.turns()));
+    Told told = new Told(History.beforehand(run, number), lots(run.world(), sampled.turns()));
     told.asItHappens(History.of(run, number, person, sampled.turns()), end);
     assertThat(told.lines().byVisit())
         .as("replay, seed %d", seed)

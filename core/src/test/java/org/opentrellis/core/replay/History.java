@@ -2,7 +2,6 @@ package org.opentrellis.core.replay;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.opentrellis.core.dryrun.DryRun;
 import org.opentrellis.core.happening.Happening;
@@ -57,6 +56,16 @@ final class History {
     return history.all;
   }
 
+  /** The person before anything happened, and what will lie in the carts that they leave. */
+  static Person beforehand(DryRun run, int number) {
+    Person person = run.newcomer(number, false);
+    Happenings carts = run.newcomer(number, true).carts();
+    for (int n = 0; n < carts.size(); n++) {
+      person.fillsCart(carts.at(n), carts.what(n), carts.cents(n));
+    }
+    return person;
+  }
+
   /** What happened whatever was sent. */
   private void fate(Person fated) {
     for (Person.Coming coming : fated.comings()) {
@@ -76,7 +85,8 @@ final class History {
       all.add(order(fated.purchases(), n, Optional.empty()));
     }
     for (int n = 0; n < fated.events().size(); n++) {
-      all.add(new Happening.EventArrived(fated.events().at(n), "event " + n, VISIT, Map.of()));
+      all.add(
+          new Happening.EventArrived(fated.events().at(n), "event " + n, VISIT, fated.payload(n)));
     }
   }
 

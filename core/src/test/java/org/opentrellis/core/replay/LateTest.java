@@ -52,7 +52,7 @@ class LateTest {
     }
 
     Told told() {
-      return new Told(run.newcomer(number, false), DriversTest.lots(run.world(), turns));
+      return new Told(History.beforehand(run, number), DriversTest.lots(run.world(), turns));
     }
 
     Lines lines() {

@@ -40,7 +40,7 @@ class StandingTest {
       Person person = run.follow(number, sampled);
       List<Happening> history = History.of(run, number, person, sampled.turns());
       Told told =
-          new Told(run.newcomer(number, false), DriversTest.lots(run.world(), sampled.turns()));
+          new Told(History.beforehand(run, number), DriversTest.lots(run.world(), sampled.turns()));
       List<World> worlds = List.of(beside(run, seed, true), run.world(), beside(run, seed, false));
       int[] moved = {0};
       told.afterEach = () -> told.moveInto(worlds.get(moved[0]++ % worlds.size()));

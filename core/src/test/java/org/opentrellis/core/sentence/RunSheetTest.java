@@ -252,7 +252,7 @@ class RunSheetTest {
                     Optional.of(new Money(4990)))),
             new Trigger.DateComes(new FieldName("renewal"), -7, LocalTime.of(9, 0), true, true),
             new Trigger.OnDate(LocalDate.of(2027, 5, 1), LocalTime.of(7, 30)),
-            new Trigger.EventArrives(new EventName("visit")),
+            new Trigger.EventArrives(new EventName("visit"), List.of()),
             new Trigger.HandedOver(),
             new Trigger.PutIn());
     assertThat(

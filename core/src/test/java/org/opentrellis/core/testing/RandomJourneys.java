@@ -27,6 +27,8 @@ import org.opentrellis.core.calendar.SendWindow;
 import org.opentrellis.core.calendar.TimeOfDay;
 import org.opentrellis.core.calendar.TimeUnit;
 import org.opentrellis.core.journey.Arm;
+import org.opentrellis.core.journey.Attribute;
+import org.opentrellis.core.journey.AttributeName;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.CategoryName;
 import org.opentrellis.core.journey.Condition;
@@ -108,6 +110,8 @@ public final class RandomJourneys {
           ZoneId.of("Australia/Lord_Howe"));
   private static final FieldName RENEWAL = new FieldName("renewal");
   private static final FieldName HIVES = new FieldName("hives");
+  private static final AttributeName HALL = new AttributeName("hall");
+  private static final AttributeName SEATS = new AttributeName("seats");
 
   private final SplittableRandom random;
   private final List<StepId> emails = new ArrayList<>();
@@ -193,7 +197,7 @@ public final class RandomJourneys {
           new Trigger.DateComes(
               RENEWAL, random.nextInt(60) - 30, time(), true, random.nextBoolean());
       case 9 -> new Trigger.OnDate(LocalDate.of(2027, 3, 25), time());
-      case 10 -> new Trigger.EventArrives(new EventName("visit"));
+      case 10 -> new Trigger.EventArrives(new EventName("visit"), attributes(2));
       case 11 -> new Trigger.HandedOver();
       default -> new Trigger.PutIn();
     };
@@ -327,19 +331,43 @@ public final class RandomJourneys {
 
   private Condition recordCondition() {
     Optional<Amount> within = sometimes(2, this::amount);
-    return switch (random.nextInt(12)) {
+    return switch (random.nextInt(14)) {
       case 0, 1 -> new Condition.HasTag(tag());
+      case 11 -> new Condition.InCart(purchases());
+      case 12 -> new Condition.CameByOrder(purchases());
       case 10 -> new Condition.IsNow(window());
       case 2 -> new Condition.HadTag(tag());
       case 3 -> new Condition.OnList(list());
       case 4 -> new Condition.InSegment(new SegmentName("Keen"));
       case 5 -> field();
       case 6 -> new Condition.Bought(purchases(), within);
-      case 7 -> new Condition.Happened(new EventName("visit"), 1 + random.nextInt(3), within);
+      case 7 ->
+          new Condition.Happened(
+              new EventName("visit"), attributes(3), 1 + random.nextInt(3), within);
       case 8 -> new Condition.CameByForm(new FormName("Planner"));
       case 9 -> new Condition.CameByJourney(new JourneyName("Another"));
       default -> new Condition.CameByList(list());
     };
+  }
+
+  /**
+   * @param kinds 2, or 3 with one that means another field
+   */
+  private List<Attribute> attributes(int kinds) {
+    int kind = random.nextInt(2 * kinds);
+    return switch (kind < kinds ? kind : -1) {
+      case 0 -> List.of(attribute(HALL, Operator.EQUALS, new Operand.Words("a")));
+      case 1 ->
+          List.of(
+              attribute(SEATS, Operator.AT_LEAST, new Operand.Number(2)),
+              new Attribute(HALL, Operator.IS_EMPTY, List.of()));
+      case 2 -> List.of(attribute(SEATS, Operator.LESS, new Operand.OtherField(HIVES)));
+      default -> List.of();
+    };
+  }
+
+  private static Attribute attribute(AttributeName name, Operator is, Operand value) {
+    return new Attribute(name, is, List.of(value));
   }
 
   private Condition field() {
@@ -511,7 +539,15 @@ public final class RandomJourneys {
                 List.of(
                     new FieldGuess.Choice(new Operand.Words("Lindau"), 0.4),
                     new FieldGuess.Choice(new Operand.Words("Ulm"), 0.3)))),
-        Map.of(new EventName("visit"), Assumed.typical(3)));
+        Map.of(new EventName("visit"), Assumed.typical(3)),
+        Map.of(
+            HALL,
+            new FieldGuess.OneOf(
+                List.of(
+                    new FieldGuess.Choice(new Operand.Words("A"), 0.4),
+                    new FieldGuess.Choice(new Operand.Words("B"), 0.3))),
+            SEATS,
+            new FieldGuess.NumberBetween(0, 5)));
   }
 
   private StepId nextId() {

@@ -179,6 +179,7 @@ public final class Steps {
         Set.of(),
         Set.of(),
         fields,
+        Map.of(),
         Map.of());
   }
 }
