@@ -3,6 +3,7 @@ package org.opentrellis.cli;
 import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.dryrun.DryRun;
@@ -13,7 +14,7 @@ import org.opentrellis.core.dryrun.Tallies;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.machine.LeaveReason;
 import org.opentrellis.core.measure.RunMeasures;
-import org.opentrellis.core.measure.RunSummary;
+import org.opentrellis.core.report.Summary;
 
 /**
  * What a dry run prints; the fields are described in docs/format.
@@ -41,6 +42,7 @@ record RunResult(
       long left,
       long waiting,
       @Nullable Long goal,
+      List<Long> secondaryGoals,
       long unsubscribed,
       long complained,
       long heldOut,
@@ -87,7 +89,8 @@ record RunResult(
   static RunResult of(DryRun run, Tallies tallies, List<RunMeasures> measures, boolean withPaths) {
     List<JourneyResult> journeys = new ArrayList<>();
     for (JourneyTally tally : tallies.journeys()) {
-      journeys.add(journey(run, tally, measures.get(journeys.size()), withPaths));
+      List<String> summary = Summary.of(tallies, journeys.size());
+      journeys.add(journey(run, tally, measures.get(journeys.size()), summary, withPaths));
     }
     var settings = run.settings();
     return new RunResult(
@@ -102,10 +105,14 @@ record RunResult(
   }
 
   private static JourneyResult journey(
-      DryRun run, JourneyTally tally, RunMeasures measures, boolean withPaths) {
+      DryRun run,
+      JourneyTally tally,
+      RunMeasures measures,
+      List<String> summary,
+      boolean withPaths) {
     return new JourneyResult(
         tally.program().journey().name(),
-        RunSummary.of(measures),
+        summary,
         tally.entered(),
         tally.refused(),
         tally.turnedAway(),
@@ -113,6 +120,7 @@ record RunResult(
         tally.left(),
         tally.waiting(),
         tally.program().goal().isPresent() ? tally.goalMet() : null,
+        Arrays.stream(tally.secondaryGoalsMet()).boxed().toList(),
         tally.unsubscribed(),
         tally.complained(),
         tally.heldOut(),

@@ -70,6 +70,9 @@ public final class Merging {
     if (rows.contains(RunSheet.GOAL)) {
       edit.goal(ours.goal());
     }
+    if (rows.stream().anyMatch(row -> row.startsWith(RunSheet.SECONDARY_GOAL))) {
+      edit.secondaryGoals(ours.secondaryGoals());
+    }
     if (rows.contains(RunSheet.WINDOW)) {
       edit.sendWindow(ours.sendWindow());
     }

@@ -10,6 +10,7 @@ import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Labels;
 import org.opentrellis.core.journey.ListName;
 import org.opentrellis.core.journey.Name;
+import org.opentrellis.core.journey.SecondaryGoal;
 import org.opentrellis.core.journey.Segment;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.TagName;
@@ -52,7 +53,8 @@ final class LabelUse {
     return Stream.of(
             journey.entryFilter().stream(),
             journey.leaveWhen().stream(),
-            journey.goal().map(Goal::what).stream())
+            journey.goal().map(Goal::what).stream(),
+            journey.secondaryGoals().stream().map(SecondaryGoal::what))
         .flatMap(all -> all);
   }
 

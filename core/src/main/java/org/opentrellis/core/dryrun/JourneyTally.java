@@ -40,6 +40,7 @@ public final class JourneyTally {
   long finished;
   long waiting;
   private long goalMet;
+  private final long[] secondaryGoalsMet;
   private long unsubscribed;
   private long complained;
   private long heldOut;
@@ -49,6 +50,7 @@ public final class JourneyTally {
     this.program = program;
     this.horizonDays = horizonDays;
     int goalDays = program.goal().map(Goal::withinDays).orElse(horizonDays);
+    this.secondaryGoalsMet = new long[program.journey().secondaryGoals().size()];
     this.days = new DayTally(horizonDays, goalDays);
     int counted = horizonDays + 2;
     this.arrivals = new ArrivalTally(program, counted);
@@ -90,6 +92,9 @@ public final class JourneyTally {
       goalTimes.accept(goalAt - visit.entryAt());
       sentAfter(goalAt, visit);
     }
+    for (int n = 0; n < secondaryGoalsMet.length; n++) {
+      secondaryGoalsMet[n] += visit.secondaryGoalMetAt(n, end) <= end ? 1 : 0;
+    }
     days.close(visit.entryAt(), goalAt, visit.person().unsubscribesAt(), end);
     money.close(visit, visit.emails(), end);
     long until = visit.over() ? visit.now() : end;
@@ -129,6 +134,7 @@ public final class JourneyTally {
     finished += other.finished;
     waiting += other.waiting;
     goalMet += other.goalMet;
+    StepTally.add(secondaryGoalsMet, other.secondaryGoalsMet);
     unsubscribed += other.unsubscribed;
     complained += other.complained;
     heldOut += other.heldOut;
@@ -195,6 +201,11 @@ public final class JourneyTally {
   /** Entries after which the goal was met within its limit, inside the journey or after it. */
   public long goalMet() {
     return goalMet;
+  }
+
+  /** The same of each secondary goal, in the journey's order. */
+  public long[] secondaryGoalsMet() {
+    return secondaryGoalsMet.clone();
   }
 
   /** Entries after which the person unsubscribed, inside the journey or after it. */

@@ -43,6 +43,10 @@ final class JourneyRules {
       rules.condition(journey.leaveWhen().get(i), place + "/leaveWhen/" + i);
     }
     journey.goal().ifPresent(goal -> rules.condition(goal.what(), place + "/goal/what"));
+    for (int i = 0; i < journey.secondaryGoals().size(); i++) {
+      Condition what = journey.secondaryGoals().get(i).what();
+      rules.condition(what, place + "/secondaryGoals/" + i + "/what");
+    }
     rules.sequence(journey.body(), place + "/body", 0);
     rules.atMost(rules.steps, MOST_STEPS, "steps", place + "/body");
   }

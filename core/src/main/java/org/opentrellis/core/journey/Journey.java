@@ -19,6 +19,7 @@ import org.opentrellis.core.problem.Refused;
  * @param leaveWhen people leave as soon as one of these holds; unsubscribing, a dead address and
  *     being erased always end a journey
  * @param goal what it is for, if that is said
+ * @param secondaryGoals what else it is for; at most 5, each of them once
  * @param sendWindow when its emails and texts may go out; empty for always
  * @param zone the zone that its times are in; empty for each person's own
  * @param frequencyGuard how many emails are enough
@@ -34,16 +35,21 @@ public record Journey(
     ReEntry reEntry,
     List<Condition> leaveWhen,
     Optional<Goal> goal,
+    List<SecondaryGoal> secondaryGoals,
     Optional<SendWindow> sendWindow,
     Optional<ZoneId> zone,
     Optional<FrequencyGuard> frequencyGuard,
     Optional<String> sender,
     List<Step> body) {
 
+  private static final int MOST_SECONDARY_GOALS = 5;
+
   public Journey {
     name = Text.named("a journey's name", name, 80);
     triggers = List.copyOf(triggers);
     leaveWhen = List.copyOf(leaveWhen);
+    secondaryGoals = List.copyOf(secondaryGoals);
+    requireFew(secondaryGoals);
     sender = sender.map(text -> Text.named("a sender", text, 120));
     body = List.copyOf(body);
     requireUniqueIds(body);
@@ -60,6 +66,7 @@ public record Journey(
         new ReEntry.Never(),
         List.of(),
         Optional.empty(),
+        List.of(),
         Optional.empty(),
         Optional.empty(),
         Optional.empty(),
@@ -99,6 +106,17 @@ public record Journey(
 
   public Journey withBody(List<Step> other) {
     return edit().body(other).done();
+  }
+
+  private static void requireFew(List<SecondaryGoal> goals) {
+    if (goals.size() > MOST_SECONDARY_GOALS) {
+      throw new Refused(
+          "a journey has at most %d secondary goals, not %d"
+              .formatted(MOST_SECONDARY_GOALS, goals.size()));
+    }
+    if (new HashSet<>(goals).size() < goals.size()) {
+      throw new Refused("two secondary goals are the same");
+    }
   }
 
   static void requireUniqueIds(List<Step> body) {

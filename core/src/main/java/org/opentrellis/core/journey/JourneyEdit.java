@@ -15,6 +15,7 @@ public final class JourneyEdit {
   private ReEntry reEntry;
   private List<Condition> leaveWhen;
   private Optional<Goal> goal;
+  private List<SecondaryGoal> secondaryGoals;
   private Optional<SendWindow> sendWindow;
   private Optional<ZoneId> zone;
   private Optional<FrequencyGuard> frequencyGuard;
@@ -30,6 +31,7 @@ public final class JourneyEdit {
     reEntry = from.reEntry();
     leaveWhen = from.leaveWhen();
     goal = from.goal();
+    secondaryGoals = from.secondaryGoals();
     sendWindow = from.sendWindow();
     zone = from.zone();
     frequencyGuard = from.frequencyGuard();
@@ -77,6 +79,11 @@ public final class JourneyEdit {
     return this;
   }
 
+  public JourneyEdit secondaryGoals(List<SecondaryGoal> other) {
+    secondaryGoals = other;
+    return this;
+  }
+
   public JourneyEdit sendWindow(Optional<SendWindow> other) {
     sendWindow = other;
     return this;
@@ -112,6 +119,7 @@ public final class JourneyEdit {
         reEntry,
         leaveWhen,
         goal,
+        secondaryGoals,
         sendWindow,
         zone,
         frequencyGuard,

@@ -1,7 +1,7 @@
 package org.opentrellis.core.machine;
 
 /**
- * Looks for what takes a visit out of its journey, and for its goal, in what is known. A visit
+ * Looks for what takes a visit out of its journey, and for its goals, in what is known. A visit
  * keeps what was found; it is looked for again only when something that is watched became known.
  *
  * <p>Nobody leaves before the present, however old the evidence. A goal is met when the last thing
@@ -43,10 +43,10 @@ final class Exits {
     Program program = visit.program;
     long from = present(visit);
     long upTo = program.followsTheCalendar() ? Math.max(from, to) : Person.NEVER;
-    lookForGoal(visit, from, upTo);
+    lookForGoals(visit, from, upTo);
     long at = person.departures.goneAt;
     if (program.leavesAtGoal()) {
-      at = Math.min(at, Math.min(visit.goalAt, visit.goalComesAt));
+      at = Math.min(at, visit.goal.at());
     }
     for (Question rule : program.leaveRules()) {
       at = Math.min(at, rule.firstHolds(visit, from, Math.min(at, upTo)));
@@ -56,33 +56,27 @@ final class Exits {
     visit.seenEvidence = person.evidence;
   }
 
-  /** A goal that was going to be met by now has been met. */
-  private static void lookForGoal(Visit visit, long from, long upTo) {
-    Question goal = visit.program.goalQuestion();
-    if (goal == null || visit.goalAt != Person.NEVER) {
-      return;
+  private static void lookForGoals(Visit visit, long from, long upTo) {
+    Aim goal = visit.program.goalAim();
+    if (goal != null) {
+      visit.goal.look(goal, visit, from, upTo);
     }
-    if (visit.goalComesAt <= from) {
-      visit.goalAt = visit.goalComesAt;
-      return;
-    }
-    long limit = visit.entryAt + visit.program.goalSeconds();
-    long since = Math.max(visit.entryAt, Math.min(from, visit.person.lateFrom));
-    visit.goalComesAt = goal.firstHolds(visit, since, Math.min(upTo, limit));
-    if (visit.goalComesAt <= from) {
-      visit.goalAt = visit.goalComesAt;
+    Aim[] secondary = visit.program.secondaryAims();
+    for (int n = 0; n < secondary.length; n++) {
+      visit.secondaryGoals[n].look(secondary[n], visit, from, upTo);
     }
   }
 
   /**
-   * When a visit meets its goal within its limit, as far as is known; also after it is over.
+   * When a visit meets a goal of its journey within its limit, as far as is known; also after it is
+   * over.
    *
+   * @param goal one of the visit's
    * @param to the last moment that is looked at
    * @return {@link Person#NEVER} if it does not by then
    */
-  static long goalMetAt(Visit visit, long to) {
+  static long metAt(GoalWatch goal, Visit visit, long to) {
     leavesAt(visit, to);
-    long at = Math.min(visit.goalAt, visit.goalComesAt);
-    return at <= to ? at : Person.NEVER;
+    return goal.at() <= to ? goal.at() : Person.NEVER;
   }
 }

@@ -95,6 +95,9 @@ public final class Person {
   /** The earliest moment of what has become known late and has not been looked at, or NEVER. */
   long lateFrom;
 
+  /** From when on the record says what it says, or {@link #NOT_YET}. */
+  long recordChangedAt;
+
   private long endsAt = NEVER;
 
   private @Nullable Object traits;
@@ -147,6 +150,7 @@ public final class Person {
     cartChangedAt = NOT_YET;
     now = NOT_YET;
     lateFrom = NEVER;
+    recordChangedAt = NOT_YET;
   }
 
   public World world() {
@@ -231,8 +235,17 @@ public final class Person {
     entries.add(program, trigger, origin, at, NOT_YET);
   }
 
+  /** A record does not remember: what it says so far is looked at while it still says so. */
+  private void recordChanges() {
+    if (world.followsTheCalendar()) {
+      Exits.around(this);
+    }
+    recordChangedAt = now;
+  }
+
   /** Has a tag or is on a list, as their record says; sets nothing off. */
   public void carries(int label) {
+    recordChanges();
     learns(Evidence.RECORD, now);
     labels.add(label);
     hadLabels.add(label);
@@ -240,6 +253,7 @@ public final class Person {
 
   /** A tag or list is set or cleared at a moment, which may set journeys off. */
   void changesLabel(int label, boolean on, long at) {
+    recordChanges();
     learns(Evidence.RECORD, at);
     if (!on) {
       labels.remove(label);
@@ -284,6 +298,7 @@ public final class Person {
 
   /** A field changes at a moment. */
   void changesField(int number, @Nullable Operand value, long at) {
+    recordChanges();
     learns(Evidence.RECORD, at);
     fields[number] = value;
   }
@@ -305,6 +320,7 @@ public final class Person {
   }
 
   private void forgetRecord() {
+    recordChanges();
     learns(Evidence.RECORD, now);
     labels.clear();
     hadLabels.clear();

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.journey.AttributeName;
@@ -44,8 +45,8 @@ public final class Program {
   private final int handOverEntrance;
   private final @Nullable Question entryFilter;
   private final Question[] leaveRules;
-  private final @Nullable Question goal;
-  private final long goalSeconds;
+  private final @Nullable Aim goal;
+  private final Aim[] secondaryGoals;
   private final boolean leavesAtGoal;
   private final boolean followsTheCalendar;
   private final @Nullable FrequencyGuard guard;
@@ -67,13 +68,11 @@ public final class Program {
     this.handOverEntrance = handOverEntrance(entrances);
     this.entryFilter = journey.entryFilter().map(questions::compile).orElse(null);
     this.leaveRules = journey.leaveWhen().stream().map(questions::compile).toArray(Question[]::new);
-    Optional<Goal> aim = journey.goal();
-    this.goal = aim.map(Goal::what).map(questions::compile).orElse(null);
-    this.goalSeconds = aim.map(g -> (long) g.withinDays() * ZoneClock.DAY).orElse(0L);
-    this.leavesAtGoal = aim.map(Goal::leaveWhenMet).orElse(false);
-    this.followsTheCalendar =
-        Arrays.stream(leaveRules).anyMatch(Question::followsTheCalendar)
-            || goal != null && goal.followsTheCalendar();
+    this.goal = journey.goal().map(aim -> Aim.of(aim, questions)).orElse(null);
+    this.secondaryGoals =
+        journey.secondaryGoals().stream().map(aim -> Aim.of(aim, questions)).toArray(Aim[]::new);
+    this.leavesAtGoal = journey.goal().map(Goal::leaveWhenMet).orElse(false);
+    this.followsTheCalendar = askedAllThrough().anyMatch(Question::followsTheCalendar);
     this.guard = journey.frequencyGuard().orElse(null);
     this.ownZone = journey.zone().orElse(null);
     this.nodes = new Compiler(journey, nodeOf, sends, vocabulary, questions).compile();
@@ -189,7 +188,6 @@ public final class Program {
     return links.of(send, variant, link);
   }
 
-  /** What brings people in, by the position of the trigger. */
   /**
    * Whether an event of the name that a trigger is about says what the trigger asks for.
    *
@@ -200,6 +198,7 @@ public final class Program {
         && on.which().fits(on.which().event(), payload, person, person.clock(), at);
   }
 
+  /** What brings people in, by the position of the trigger. */
   Entrance[] entrances() {
     return entrances;
   }
@@ -230,28 +229,30 @@ public final class Program {
     return leaveRules;
   }
 
-  @Nullable Question goalQuestion() {
+  @Nullable Aim goalAim() {
     return goal;
   }
 
-  long goalSeconds() {
-    return goalSeconds;
+  Aim[] secondaryAims() {
+    return secondaryGoals;
   }
 
   boolean leavesAtGoal() {
     return leavesAtGoal;
   }
 
-  /** The kinds of evidence that leaving and the goal depend on, besides being gone. */
-  int watched() {
-    int kinds = goal == null ? Evidence.NONE : goal.about();
-    for (Question rule : leaveRules) {
-      kinds |= rule.about();
-    }
-    return kinds;
+  /** What is asked at every moment: the leave rules and the goals. */
+  private Stream<Question> askedAllThrough() {
+    Stream<Aim> aims = Stream.concat(Stream.ofNullable(goal), Arrays.stream(secondaryGoals));
+    return Stream.concat(Arrays.stream(leaveRules), aims.map(Aim::what));
   }
 
-  /** Whether leaving or the goal may come with the calendar alone. */
+  /** The kinds of evidence that leaving and the goals depend on, besides being gone. */
+  int watched() {
+    return askedAllThrough().mapToInt(Question::about).reduce(Evidence.NONE, (a, b) -> a | b);
+  }
+
+  /** Whether leaving or a goal may come with the calendar alone. */
   boolean followsTheCalendar() {
     return followsTheCalendar;
   }

@@ -154,7 +154,7 @@ final class Steps {
     if (visit.person.goneAt() <= visit.now) {
       return visit.person.departures.why();
     }
-    return visit.program.leavesAtGoal() && Exits.goalMetAt(visit, visit.now) <= visit.now
+    return visit.program.leavesAtGoal() && Exits.metAt(visit.goal, visit, visit.now) <= visit.now
         ? LeaveReason.GOAL_MET
         : LeaveReason.RULE;
   }
@@ -168,10 +168,9 @@ final class Steps {
 
   /** Whether what became known just now takes somebody out. */
   private static boolean leavesBecauseOfNews(Visit visit) {
-    if (visit.seenEvidence == visit.person.evidence) {
-      return false;
+    if (visit.seenEvidence != visit.person.evidence) {
+      Exits.around(visit.person);
     }
-    Exits.around(visit.person);
     return leaves(visit);
   }
 }

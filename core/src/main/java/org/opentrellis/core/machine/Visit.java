@@ -65,11 +65,10 @@ public final class Visit {
   /** Up to when a witness has counted it. */
   private int counted;
 
-  /** When the goal was met, as far as time has come. */
-  long goalAt;
+  final GoalWatch goal = new GoalWatch();
 
-  /** When the goal is going to be met, as far as is known. */
-  long goalComesAt;
+  /** In the order of the journey's. */
+  final GoalWatch[] secondaryGoals;
 
   /** By send number, whether it went out or not. */
   private final Sent[] messages;
@@ -97,6 +96,10 @@ public final class Visit {
     this.nodes = program.nodes();
     this.clock = person.clock;
     int count = program.sends().size();
+    secondaryGoals =
+        Stream.generate(GoalWatch::new)
+            .limit(program.secondaryAims().length)
+            .toArray(GoalWatch[]::new);
     messages =
         IntStream.range(0, count).mapToObj(send -> new Sent(this, send)).toArray(Sent[]::new);
     order = new int[count];
@@ -115,10 +118,12 @@ public final class Visit {
     cameAt = at;
     now = at;
     waiting = false;
-    goalAt = Person.NEVER;
+    goal.begin(at);
+    for (GoalWatch secondary : secondaryGoals) {
+      secondary.begin(at);
+    }
     pathKey = 0;
     counted = 0;
-    goalComesAt = Person.NEVER;
     seenEvidence = Person.NONE_SEEN;
     entryDay = clock.day(at);
   }
@@ -269,7 +274,16 @@ public final class Visit {
    * @return {@link Person#NEVER} if it is not by then
    */
   public long goalMetAt(long to) {
-    return Exits.goalMetAt(this, to);
+    return Exits.metAt(goal, this, to);
+  }
+
+  /**
+   * The same of a secondary goal.
+   *
+   * @param n which of the journey's, from 0
+   */
+  public long secondaryGoalMetAt(int n, long to) {
+    return Exits.metAt(secondaryGoals[n], this, to);
   }
 
   /** The step where the person stands. */

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.opentrellis.core.journey.JourneyName;
 import org.opentrellis.core.journey.LinkName;
+import org.opentrellis.core.journey.SecondaryGoal;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepId;
 import org.opentrellis.core.journey.Trigger;
@@ -38,11 +39,30 @@ final class VisitStanding {
         visit.waiting ? visit.until : Person.NEVER,
         visit.steppedAt,
         visit.now,
-        visit.goalAt,
-        visit.goalComesAt,
+        visit.goal.freeze(),
+        secondaryGoals(visit),
         messages,
         by < 0 ? Optional.empty() : Optional.of(program.sends().get(by).id()),
         visit.unsubscribesAt());
+  }
+
+  private static Map<SecondaryGoal, VisitState.Met> secondaryGoals(Visit visit) {
+    Map<SecondaryGoal, VisitState.Met> all = new HashMap<>();
+    List<SecondaryGoal> goals = visit.program.journey().secondaryGoals();
+    for (int n = 0; n < goals.size(); n++) {
+      all.put(goals.get(n), visit.secondaryGoals[n].freeze());
+    }
+    return all;
+  }
+
+  private static void takeSecondaryGoals(VisitState state, Visit visit) {
+    List<SecondaryGoal> goals = visit.program.journey().secondaryGoals();
+    for (int n = 0; n < goals.size(); n++) {
+      VisitState.Met met = state.secondaryGoals().get(goals.get(n));
+      if (met != null) {
+        visit.secondaryGoals[n].thaw(met);
+      }
+    }
   }
 
   private static Optional<Trigger> trigger(Visit visit) {
@@ -101,8 +121,8 @@ final class VisitStanding {
     visit.waiting = state.waiting() && !visit.over();
     visit.steppedAt = state.steppedAt();
     visit.now = state.at();
-    visit.goalAt = state.goalAt();
-    visit.goalComesAt = state.goalComesAt();
+    visit.goal.thaw(state.goal());
+    takeSecondaryGoals(state, visit);
     for (VisitState.Message message : state.messages()) {
       thaw(message, visit);
     }

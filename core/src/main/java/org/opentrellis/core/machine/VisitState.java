@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.opentrellis.core.journey.JourneyName;
 import org.opentrellis.core.journey.LinkName;
+import org.opentrellis.core.journey.SecondaryGoal;
 import org.opentrellis.core.journey.StepId;
 import org.opentrellis.core.journey.Trigger;
 
@@ -22,8 +23,8 @@ import org.opentrellis.core.journey.Trigger;
  * @param until until when they wait at the latest
  * @param steppedAt when they got to the step
  * @param at the last moment at which something was done
- * @param goalAt when the goal was met, as far as time has come
- * @param goalComesAt when it is going to be met, as far as is known
+ * @param goal when the journey's goal was met
+ * @param secondaryGoals when each of its secondary goals was
  * @param messages in the order in which they went out
  * @param unsubscribedBy the step whose message they unsubscribed because of
  */
@@ -40,8 +41,8 @@ public record VisitState(
     long until,
     long steppedAt,
     long at,
-    long goalAt,
-    long goalComesAt,
+    Met goal,
+    Map<SecondaryGoal, Met> secondaryGoals,
     List<Message> messages,
     Optional<StepId> unsubscribedBy,
     long unsubscribesAt) {
@@ -49,8 +50,17 @@ public record VisitState(
   static final long ANEW = Long.MIN_VALUE;
 
   public VisitState {
+    secondaryGoals = Map.copyOf(secondaryGoals);
     messages = List.copyOf(messages);
   }
+
+  /**
+   * When a goal was met, as far as time has come.
+   *
+   * @param comesAt when it is going to be met, as far as is known
+   * @param lookedTo up to when it has not been met
+   */
+  public record Met(long at, long comesAt, long lookedTo) {}
 
   /** The same person at another place. */
   VisitState at(
@@ -68,8 +78,8 @@ public record VisitState(
         waitsUntil,
         steppedAt,
         since,
-        goalAt,
-        goalComesAt,
+        goal,
+        secondaryGoals,
         messages,
         unsubscribedBy,
         unsubscribesAt);

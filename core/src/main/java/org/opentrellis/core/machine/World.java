@@ -37,6 +37,7 @@ public final class World {
   private final Program[] byNumber;
   private final Reactions reactions;
   private final int watched;
+  private final boolean followsTheCalendar;
   private final boolean asksForMessages;
   private final boolean countsTexts;
 
@@ -53,6 +54,7 @@ public final class World {
         all().flatMap(program -> program.sends().stream()).anyMatch(Step.Send::oncePerPerson);
     this.countsTexts =
         all().map(Program::guard).anyMatch(guard -> guard != null && guard.countsTexts());
+    this.followsTheCalendar = all().anyMatch(Program::followsTheCalendar);
     this.watched = all().mapToInt(Program::watched).reduce(reactions.watched(), (a, b) -> a | b);
   }
 
@@ -203,6 +205,11 @@ public final class World {
   }
 
   /** The kinds of evidence that may take somebody out of a journey, into one, or meet its goal. */
+  /** Whether somebody may leave some journey, or meet a goal of it, with the calendar alone. */
+  boolean followsTheCalendar() {
+    return followsTheCalendar;
+  }
+
   int watched() {
     return watched;
   }

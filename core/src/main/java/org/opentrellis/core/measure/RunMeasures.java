@@ -1,6 +1,7 @@
 package org.opentrellis.core.measure;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.dryrun.JourneyTally;
@@ -28,6 +29,7 @@ import org.opentrellis.core.machine.Program;
  * @param leftErased left because they were erased, of entered
  * @param unsubscribed unsubscribed inside the journey or after it, of entered
  * @param goal met the goal within its limit, of entered; null for a journey without a goal
+ * @param secondaryGoals met each secondary goal of the journey, of entered
  * @param heldOutGoal met the goal without getting anything, of those held out; null without a goal
  *     or a hold-out
  * @param added goal met in the rest minus goal met in the hold-out; null if there is nothing to
@@ -56,6 +58,7 @@ public record RunMeasures(
     Share leftErased,
     Share unsubscribed,
     @Nullable Share goal,
+    List<Share> secondaryGoals,
     @Nullable Share heldOutGoal,
     @Nullable ShareDifference added,
     long emailsSent,
@@ -112,6 +115,7 @@ public record RunMeasures(
         left(tally, LeaveReason.ERASED),
         Share.of(tally.unsubscribed(), entered),
         goal,
+        Arrays.stream(tally.secondaryGoalsMet()).mapToObj(met -> Share.of(met, entered)).toList(),
         heldOut,
         goal == null || heldOut == null ? null : ShareDifference.unpaired(goal, heldOut),
         emails,

@@ -8,14 +8,22 @@ import java.util.Locale;
 public final class RunSummary {
   private RunSummary() {}
 
-  /** The most important first. */
-  public static List<String> of(RunMeasures run) {
+  /**
+   * The most important first.
+   *
+   * @param secondaryGoals the journey's, in words
+   */
+  public static List<String> of(RunMeasures run, List<String> secondaryGoals) {
     List<String> sentences = new ArrayList<>();
     if (run.entered() == 0) {
       sentences.add("Nobody entered: the entry filter kept out all %,d.".formatted(run.people()));
       return sentences;
     }
     sentences.add(goal(run));
+    for (int n = 0; n < secondaryGoals.size(); n++) {
+      Share met = run.secondaryGoals().get(n);
+      sentences.add("%s: %s met it.".formatted(secondaryGoals.get(n), figure(met)));
+    }
     if (run.added() != null && run.heldOutGoal() != null) {
       sentences.add(added(run.added(), run.heldOutGoal()));
     }

@@ -3,8 +3,6 @@ package org.opentrellis.core.reading;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.journey.Arm;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Condition;
@@ -100,7 +98,7 @@ public final class Reader {
 
   private Reading.Understood added(Cursor cursor, String below) {
     Scope scope = scope(below);
-    RuleReader.Line line = new RuleReader(cursor, scope, journey, null).read();
+    RuleReader.Line line = new RuleReader(cursor, scope, journey, "").read();
     if (line != null) {
       cursor.requireEnd();
       return understood(line);
@@ -132,7 +130,7 @@ public final class Reader {
     if (around.isPresent()) {
       return arm(cursor, scope, (Step.Parting) around.get(), row);
     }
-    RuleReader.Line line = new RuleReader(cursor, scope, journey, leaveRule(row)).read();
+    RuleReader.Line line = new RuleReader(cursor, scope, journey, row).read();
     if (line == null) {
       throw cursor.lost();
     }
@@ -189,16 +187,11 @@ public final class Reader {
     return new Step.SplitTest(split.id(), arms);
   }
 
-  private static @Nullable Integer leaveRule(String row) {
-    return row.startsWith(RunSheet.LEAVE)
-        ? Integer.valueOf(row.substring(RunSheet.LEAVE.length()))
-        : null;
-  }
-
   private Reading.Understood understood(RuleReader.Line line) {
     RunSheet sheet = RunSheet.of(line.journey(), catalogue);
     Phrase said =
-        Stream.concat(Stream.of(sheet.opening(), sheet.goal()), sheet.rules().stream())
+        sheet
+            .lines()
             .filter(one -> one.id().equals(line.id()))
             .findFirst()
             .map(RunSheet.Line::sentence)

@@ -12,6 +12,7 @@ import org.opentrellis.core.journey.FrequencyGuard;
 import org.opentrellis.core.journey.Goal;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.ReEntry;
+import org.opentrellis.core.journey.SecondaryGoal;
 import org.opentrellis.core.journey.Trigger;
 import org.opentrellis.core.sentence.RunSheet;
 
@@ -22,18 +23,18 @@ final class RuleReader {
 
   private final Cursor cursor;
   private final Journey journey;
-  private final @Nullable Integer leaveRule;
+  private final String row;
   private final TimeReader times;
   private final TriggerReader triggers;
   private final ConditionReader conditions;
 
   /**
-   * @param leaveRule the leave rule that the line is to take the place of, or null for a new one
+   * @param row the one that the line is to take the place of, or none
    */
-  RuleReader(Cursor cursor, Scope scope, Journey journey, @Nullable Integer leaveRule) {
+  RuleReader(Cursor cursor, Scope scope, Journey journey, String row) {
     this.cursor = cursor;
     this.journey = journey;
-    this.leaveRule = leaveRule;
+    this.row = row;
     this.times = new TimeReader(cursor);
     this.triggers = new TriggerReader(cursor, scope);
     this.conditions = new ConditionReader(cursor, scope);
@@ -47,6 +48,9 @@ final class RuleReader {
     if (cursor.silently("no trigger yet")) {
       cursor.silently(": nobody enters by themselves");
       return opening(List.of());
+    }
+    if (cursor.any("secondary goal:", "secondary goal")) {
+      return secondaryGoal();
     }
     if (cursor.any("goal:", "goal")) {
       return new Line(journey.edit().goal(Optional.of(goal())).done(), RunSheet.GOAL);
@@ -86,15 +90,38 @@ final class RuleReader {
     return cursor.meaning(from, () -> new Goal(what, days, !stay));
   }
 
+  private Line secondaryGoal() {
+    Condition what = conditions.read();
+    int from = cursor.at();
+    cursor.require("within");
+    int days = times.requireDays();
+    List<SecondaryGoal> goals = new ArrayList<>(journey.secondaryGoals());
+    int at =
+        put(
+            cursor.meaning(from, () -> new SecondaryGoal(what, days)),
+            goals,
+            RunSheet.SECONDARY_GOAL);
+    return new Line(
+        cursor.meaning(0, () -> journey.edit().secondaryGoals(goals).done()),
+        RunSheet.SECONDARY_GOAL + at);
+  }
+
   private Line leave(Condition condition) {
     List<Condition> rules = new ArrayList<>(journey.leaveWhen());
-    int at = leaveRule == null || leaveRule >= rules.size() ? rules.size() : leaveRule;
-    if (at < rules.size()) {
-      rules.set(at, condition);
-    } else {
-      rules.add(condition);
-    }
+    int at = put(condition, rules, RunSheet.LEAVE);
     return new Line(journey.edit().leaveWhen(rules).done(), RunSheet.LEAVE + at);
+  }
+
+  /** Puts what was read in the place of the row, if that is one of a kind, else at the end. */
+  private <T> int put(T read, List<T> all, String kind) {
+    boolean takesPlace = row.startsWith(kind);
+    int at = takesPlace ? Integer.parseInt(row.substring(kind.length())) : all.size();
+    if (at < all.size()) {
+      all.set(at, read);
+      return at;
+    }
+    all.add(read);
+    return all.size() - 1;
   }
 
   private @Nullable Line others() {

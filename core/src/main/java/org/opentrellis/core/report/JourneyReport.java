@@ -7,7 +7,6 @@ import org.opentrellis.core.dryrun.Tallies;
 import org.opentrellis.core.measure.DropOff;
 import org.opentrellis.core.measure.RunCurves;
 import org.opentrellis.core.measure.RunMeasures;
-import org.opentrellis.core.measure.RunSummary;
 import org.opentrellis.core.measure.Whereabouts;
 
 /**
@@ -32,7 +31,7 @@ public record JourneyReport(
     RunMeasures measures = RunMeasures.of(tallies, journey);
     return new JourneyReport(
         measures,
-        RunSummary.of(measures),
+        Summary.of(tallies, journey),
         DropOff.of(tally),
         Whereabouts.of(tally),
         RunCurves.of(tally),

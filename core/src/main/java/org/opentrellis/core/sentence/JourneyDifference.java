@@ -48,6 +48,7 @@ public final class JourneyDifference {
         .filter(row -> !row.ofStrand())
         .forEach(row -> all.put(row.id(), new Said(row.depth(), text(row))));
     all.put(sheet.goal().id(), new Said(0, sheet.goal().typed().text()));
+    sheet.secondaryGoals().forEach(goal -> all.put(goal.id(), new Said(0, goal.typed().text())));
     return all;
   }
 

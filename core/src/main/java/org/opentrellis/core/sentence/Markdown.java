@@ -33,6 +33,9 @@ public final class Markdown {
       text.append("Nothing happens yet.\n");
     }
     text.append('\n').append(said(sheet.goal().sentence())).append('\n');
+    sheet
+        .secondaryGoals()
+        .forEach(goal -> text.append("\n").append(said(goal.sentence())).append('\n'));
     return text.toString();
   }
 

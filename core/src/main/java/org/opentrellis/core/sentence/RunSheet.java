@@ -3,10 +3,12 @@ package org.opentrellis.core.sentence;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.SecondaryGoal;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepEdits;
 import org.opentrellis.core.journey.StepId;
@@ -21,12 +23,15 @@ import org.opentrellis.core.journey.Way;
  * @param rules what holds all through the journey
  * @param rows steps and arms, in order
  * @param goal what it is for
+ * @param secondaryGoals what else it is for
  */
-public record RunSheet(Line opening, List<Line> rules, List<Row> rows, Line goal) {
+public record RunSheet(
+    Line opening, List<Line> rules, List<Row> rows, Line goal, List<Line> secondaryGoals) {
   /** What the lines that are not steps are called by. */
   public static final String OPENING = StepEdits.BEGINNING;
 
   public static final String GOAL = "goal";
+  public static final String SECONDARY_GOAL = "goal-";
   public static final String LEAVE = "leave-";
   public static final String WINDOW = "window";
   public static final String ZONE = "zone";
@@ -36,11 +41,17 @@ public record RunSheet(Line opening, List<Line> rules, List<Row> rows, Line goal
   /**
    * A line about the whole journey.
    *
-   * @param id what it is about; leave rules are counted from {@code leave-0}
+   * @param id what it is about; leave rules are counted from {@code leave-0}, and secondary goals
+   *     from {@code goal-0}
    * @param sentence what it says
    * @param typed the same as it can be typed
    */
   public record Line(String id, Phrase sentence, Phrase typed) {}
+
+  /** The lines that are about the whole journey. */
+  public Stream<Line> lines() {
+    return Stream.of(List.of(opening), rules, List.of(goal), secondaryGoals).flatMap(List::stream);
+  }
 
   /** What a row stands for. */
   public enum Kind {
@@ -100,7 +111,11 @@ public record RunSheet(Line opening, List<Line> rules, List<Row> rows, Line goal
     RunSheet sheet(Catalogue catalogue) {
       add(Strands.expand(journey, catalogue).body(), 0, null);
       return new RunSheet(
-          line(OPENING, Sentences::opening), rules(), rows, line(GOAL, Sentences::goal));
+          line(OPENING, Sentences::opening),
+          rules(),
+          rows,
+          line(GOAL, Sentences::goal),
+          secondaryGoals());
     }
 
     private Line line(String id, Function<Sentences, Phrase> say) {
@@ -117,6 +132,14 @@ public record RunSheet(Line opening, List<Line> rules, List<Row> rows, Line goal
       journey.frequencyGuard().ifPresent(g -> rules.add(line(GUARD, s -> s.guard(g))));
       journey.sender().ifPresent(from -> rules.add(line(SENDER, s -> s.sender(from))));
       return rules;
+    }
+
+    private List<Line> secondaryGoals() {
+      List<Line> goals = new ArrayList<>();
+      for (SecondaryGoal goal : journey.secondaryGoals()) {
+        goals.add(line(SECONDARY_GOAL + goals.size(), s -> s.secondaryGoal(goal)));
+      }
+      return goals;
     }
 
     private void add(List<Step> steps, int depth, @Nullable String label) {

@@ -13,6 +13,7 @@ import org.opentrellis.core.journey.FrequencyGuard;
 import org.opentrellis.core.journey.Goal;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Notice;
+import org.opentrellis.core.journey.SecondaryGoal;
 import org.opentrellis.core.journey.SplitArm;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepId;
@@ -74,6 +75,14 @@ public final class Sentences {
         .andStrong(TimeWords.days(goal.withinDays()))
         .and(", ")
         .and(goal.leaveWhenMet() ? "leave when met" : "go on when met");
+  }
+
+  /** What else it is for. */
+  public Phrase secondaryGoal(SecondaryGoal goal) {
+    return Phrase.plain("Secondary goal: ")
+        .and(condition(goal.what()))
+        .and(" within ")
+        .andStrong(TimeWords.days(goal.withinDays()));
   }
 
   /** People leave as soon as it holds. */

@@ -3,8 +3,11 @@ package org.opentrellis.core.replay;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalLong;
+import java.util.TreeMap;
 import java.util.stream.LongStream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -67,17 +70,35 @@ class DriversTest {
     Person person = run.follow(number, sampled);
     long end = sampled.turns().isEmpty() ? 0 : end(run, number);
 
-    Walk walk = new Walk(run.newcomer(number, true), new AsBefore(run, person, sampled.turns()));
+    Person walker = run.newcomer(number, true);
+    Walk walk = new Walk(walker, new AsBefore(run, person, sampled.turns()));
     walk.goOn(end);
     walk.close();
     assertThat(walk.diary().turns()).as("walk, seed %d", seed).isEqualTo(sampled.turns());
+    assertThat(goals(walker, end)).as("walk's goals, seed %d", seed).isEqualTo(goals(person, end));
 
     Told told = new Told(History.beforehand(run, number), lots(run.world(), sampled.turns()));
     told.asItHappens(History.of(run, number, person, sampled.turns()), end);
     assertThat(told.lines().byVisit())
         .as("replay, seed %d", seed)
         .isEqualTo(Lines.of(run.world(), sampled.turns()).byVisit());
+    assertThat(goals(told.replay.person(), end))
+        .as("replay's goals, seed %d", seed)
+        .isEqualTo(goals(person, end));
     return sampled.turns().size();
+  }
+
+  /** When each visit met each goal of its journey, by visit. */
+  static Map<String, List<Long>> goals(Person person, long end) {
+    Map<String, List<Long>> met = new TreeMap<>();
+    for (Visit visit : person.visits()) {
+      List<Long> all = new ArrayList<>(List.of(visit.goalMetAt(end)));
+      for (int n = 0; n < visit.program().journey().secondaryGoals().size(); n++) {
+        all.add(visit.secondaryGoalMetAt(n, end));
+      }
+      met.put(visit.program().name() + " " + visit.number(), all);
+    }
+    return met;
   }
 
   static long end(DryRun run, int number) {

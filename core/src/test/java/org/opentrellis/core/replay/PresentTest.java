@@ -348,6 +348,56 @@ class PresentTest {
     assertThat(entered()).isEqualTo(1);
   }
 
+  /** As a cart changes, is bought, or an order is told hours late. */
+  @Test
+  void cartsAndOrdersAreAskedForWhatTheyHold() {
+    Purchases jar = new Purchases(Optional.of(JAR), Optional.empty(), Optional.empty());
+    Condition both =
+        new Condition.All(
+            List.of(new Condition.InCart(jar), new Condition.CameByOrder(Purchases.ANY)));
+    WaitRule until = new WaitRule.UntilHappens(both, Amount.of(3, TimeUnit.DAYS));
+    begins(
+        journey(
+            new Trigger.Buys(Purchases.ANY),
+            branch(
+                "b", new Condition.CameByOrder(jar), null, List.of(waits("w", until)), List.of()),
+            send("a")));
+    tell(9, order(1, "1", KIT, JAR), order(2, "2", KIT));
+    assertThat(story())
+        .containsExactly(
+            "ENTERED_JOURNEY 9.0",
+            "ENTERED_JOURNEY 9.0",
+            "TOOK b 9.0",
+            "TOOK b 9.0",
+            "SENT a 9.0",
+            "FINISHED a 9.0");
+    Line kit = new Line(KIT, 1, new Money(4_200));
+    tell(10, new Happening.CartChanged(at(10), List.of(kit)));
+    tell(11, new Happening.CartChanged(at(11), List.of(kit, new Line(JAR, 2, new Money(900)))));
+    assertThat(sent()).containsExactly("SENT a 9.0", "SENT a 11.0");
+  }
+
+  /** What was bought lies in no cart any more. */
+  @Test
+  void aCartThatWasBoughtHoldsNothing() {
+    Condition dear =
+        new Condition.InCart(
+            new Purchases(Optional.empty(), Optional.empty(), Optional.of(new Money(5_000))));
+    begins(
+        journey(
+            LIST,
+            pause("p", 2, TimeUnit.HOURS),
+            branch("b", dear, null, List.of(send("a")), List.of())));
+    Line kit = new Line(KIT, 1, new Money(4_200));
+    tell(1, joins(1), new Happening.CartChanged(at(1), List.of(kit)));
+    tell(2, joins(2), new Happening.CartChanged(at(2), List.of(kit, kit)));
+    replay.passes(at(3));
+    assertThat(sent()).containsExactly("SENT a 3.0");
+    tell(3.5, order(3.5, "1", KIT));
+    replay.passes(at(5));
+    assertThat(sent()).hasSize(1);
+  }
+
   @Test
   void anOrderOfSeveralProductsIsOnePurchase() {
     Purchases dear =

@@ -48,6 +48,10 @@ class StandingTest {
       assertThat(told.lines().byVisit())
           .as("seed %d", seed)
           .isEqualTo(Lines.of(run.world(), sampled.turns()).byVisit());
+      long end = DriversTest.end(run, number);
+      assertThat(DriversTest.goals(told.replay.person(), end))
+          .as("goals, seed %d", seed)
+          .isEqualTo(DriversTest.goals(person, end));
       lines += told.lines().inOrder().size();
     }
     assertThat(lines).isGreaterThan(1_000);

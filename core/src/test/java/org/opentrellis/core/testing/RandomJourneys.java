@@ -57,6 +57,7 @@ import org.opentrellis.core.journey.Purchases;
 import org.opentrellis.core.journey.Purpose;
 import org.opentrellis.core.journey.ReEntry;
 import org.opentrellis.core.journey.RecordChange;
+import org.opentrellis.core.journey.SecondaryGoal;
 import org.opentrellis.core.journey.Segment;
 import org.opentrellis.core.journey.SegmentName;
 import org.opentrellis.core.journey.SplitArm;
@@ -143,6 +144,7 @@ public final class RandomJourneys {
         reEntry(),
         random.nextInt(4) == 0 ? List.of(condition(1)) : List.of(),
         random.nextInt(4) == 0 ? Optional.empty() : Optional.of(goal()),
+        secondaryGoals(),
         sometimes(4, this::window),
         sometimes(4, () -> pick(ZONES)),
         sometimes(4, this::guard),
@@ -154,6 +156,14 @@ public final class RandomJourneys {
     return random.nextInt(3) == 0
         ? new Goal(recordCondition(), 1 + random.nextInt(40), random.nextBoolean())
         : Goal.bought(1 + random.nextInt(40), random.nextBoolean());
+  }
+
+  private List<SecondaryGoal> secondaryGoals() {
+    return random.nextInt(3) == 0
+        ? List.of(
+            new SecondaryGoal(condition(1), 1 + random.nextInt(20)),
+            new SecondaryGoal(recordCondition(), 21 + random.nextInt(40)))
+        : List.of();
   }
 
   private ReEntry reEntry() {
