@@ -147,6 +147,7 @@ export function randomJourney(seed: number, size: number): RandomJourney {
     leftErased: none,
     unsubscribed: none,
     goal: share(700, entered),
+    secondaryGoals: [],
     heldOutGoal: null,
     added: null,
     emailsSent: 0,

@@ -34,12 +34,19 @@ const rows = computed<Row[]>(() => view.value?.sheet.rows ?? [])
 const { folded, shown, toggle, foldAll, reveal } = useFolding(() => view.value?.id, rows)
 const why = useReasons(() => view.value?.starter)
 
+/** The lines below the steps. */
+const goalLines = computed(() => {
+  const sheet = view.value?.sheet
+  return sheet ? [sheet.goal, ...sheet.secondaryGoals] : []
+})
+
 /** Everything that the arrow keys go through, from the trigger to the goal. */
 const stops = computed(() => {
   const sheet = view.value?.sheet
   if (!sheet) return []
   const lines = [sheet.opening, ...sheet.rules].map((line) => line.id)
-  return [...lines, ...shown.value.rows.map((row) => row.id), sheet.goal.id]
+  const goals = goalLines.value.map((line) => line.id)
+  return [...lines, ...shown.value.rows.map((row) => row.id), ...goals]
 })
 const stepCount = computed(() => rows.value.filter((row) => row.kind !== 'ARM').length)
 const current = computed(() =>
@@ -62,8 +69,8 @@ const addAbove = ref(false)
 const below = computed(() => {
   if (!journey.value || !selected.value) return null
   if (addAbove.value) return placeAbove(journey.value, selected.value)
-  const line = selected.value.startsWith('leave-') || !selectedRow.value
-  return line ? (selected.value === 'goal' ? null : START) : selected.value
+  if (goalLines.value.some((line) => line.id === selected.value)) return null
+  return selectedRow.value ? selected.value : START
 })
 const place = computed(() => {
   if (below.value === null) return 'At the end'
@@ -76,7 +83,8 @@ const place = computed(() => {
 function typedOf(id: string): Phrase | null {
   const sheet = view.value?.sheet
   const row = rows.value.find((one) => one.id === id)
-  const line = sheet && [sheet.opening, ...sheet.rules, sheet.goal].find((one) => one.id === id)
+  const line =
+    sheet && [sheet.opening, ...sheet.rules, ...goalLines.value].find((one) => one.id === id)
   const typed = row?.typed ?? line?.typed
   return typed && typed.spans.length > 0 ? typed : null
 }
@@ -367,25 +375,28 @@ const CHOICES: Record<string, () => unknown> = {
         </li>
       </ol>
       <EditableLine
-        :row="view.sheet.goal.id"
-        :typed="view.sheet.goal.typed"
+        v-for="line in goalLines"
+        :key="line.id"
+        :row="line.id"
+        :typed="line.typed"
         :editing="editing"
         field-class="px-3"
         @understood="edited"
         @cancel="leaveEditing"
       >
         <SheetLineRow
-          :class="markOf('goal')"
-          :line="view.sheet.goal"
-          :reason="why.reasons.value[view.sheet.goal.id]"
-          :selected="selected === view.sheet.goal.id"
-          :current="current === view.sheet.goal.id"
-          @select="store.select(view.sheet.goal.id)"
-          @edit="(slot) => edit(view!.sheet.goal.id, slot)"
-          @dragover="over($event, 'goal')"
+          :class="line.id === 'goal' && markOf('goal')"
+          :line="line"
+          :quiet="line.id !== 'goal'"
+          :reason="why.reasons.value[line.id]"
+          :selected="line.id === selected"
+          :current="line.id === current"
+          @select="store.select(line.id)"
+          @edit="(slot) => edit(line.id, slot)"
+          @dragover="line.id === 'goal' && over($event, 'goal')"
           @drop="dropped"
         >
-          <Flag class="size-4 shrink-0 text-ink2" aria-hidden="true" />
+          <Flag v-if="line.id === 'goal'" class="size-4 shrink-0 text-ink2" aria-hidden="true" />
         </SheetLineRow>
       </EditableLine>
     </div>

@@ -41,6 +41,7 @@ const KINDS: MenuChoice[] = STEP_KINDS.map((kind) => ({
 const BEGUN: MenuChoice[] = [
   { id: 'leave when they bought anything', name: 'A rule to leave by' },
   { id: 'goal bought anything within 30 days, leave when met', name: 'The goal' },
+  { id: 'secondary goal bought anything within 60 days', name: 'A secondary goal' },
   { id: 'send only Mon to Fri 08:00 to 18:00', name: 'When emails may go out' },
 ]
 

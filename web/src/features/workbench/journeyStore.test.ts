@@ -28,7 +28,7 @@ class Server {
 
   view(): JourneyView {
     const line = { id: '', sentence: { spans: [] }, typed: { spans: [] } }
-    const sheet = { opening: line, rules: [], rows: [], goal: line }
+    const sheet = { opening: line, rules: [], rows: [], goal: line, secondaryGoals: [] }
     return {
       id: 1,
       version: this.version,

@@ -10,6 +10,7 @@ export const testJourney = (...body: StepDocument[]): JourneyDocument => ({
   reEntry: { kind: 'never' },
   leaveWhen: [],
   goal: null,
+  secondaryGoals: [],
   sendWindow: null,
   zone: null,
   frequencyGuard: null,

@@ -4,7 +4,9 @@ import { computed } from 'vue'
 import type { JourneyDocument, TriggerDocument } from '@/api/types'
 import { allSteps } from '../edits'
 import ConditionEditor from './ConditionEditor.vue'
+import GoalsEditor from './GoalsEditor.vue'
 import PartEditor from './PartEditor.vue'
+import { BOUGHT } from './beginnings'
 import { part } from './shapes'
 
 /** Who comes in, how often, and what for. */
@@ -18,12 +20,6 @@ const PURPOSES = [
   ['DATE_BASED', 'date-based'],
   ['OTHER', 'other'],
 ] as const
-
-const BOUGHT = {
-  kind: 'bought' as const,
-  what: { product: null, category: null, atLeast: null },
-  within: null,
-}
 
 const OPTIONS = [
   { field: 'sendWindow', name: 'only in a send window', schema: part('SendWindow') },
@@ -44,12 +40,6 @@ function set(change: Partial<JourneyDocument>) {
 
 function setTrigger(index: number, trigger: TriggerDocument) {
   set({ triggers: props.journey.triggers.with(index, trigger) })
-}
-
-function setGoalDays(event: Event) {
-  const withinDays = (event.target as HTMLInputElement).valueAsNumber
-  if (props.journey.goal && Number.isInteger(withinDays))
-    set({ goal: { ...props.journey.goal, withinDays } })
 }
 
 function setName(event: Event) {
@@ -150,56 +140,7 @@ function setName(event: Event) {
         />
       </span>
     </div>
-    <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
-      <label class="flex items-center gap-2">
-        <input
-          type="checkbox"
-          :checked="journey.goal !== null"
-          @change="
-            set({
-              goal: ($event.target as HTMLInputElement).checked
-                ? { what: BOUGHT, withinDays: 21, leaveWhenMet: true }
-                : null,
-            })
-          "
-        />
-        Goal: they
-      </label>
-      <template v-if="journey.goal">
-        <ConditionEditor
-          :condition="journey.goal.what"
-          :emails="emails"
-          @change="set({ goal: { ...journey.goal, what: $event } })"
-        />
-        <label class="flex items-center gap-2">
-          within
-          <DraftInput
-            type="number"
-            min="1"
-            max="730"
-            class="field figure w-20!"
-            :value="journey.goal.withinDays"
-            @change="setGoalDays"
-          />
-          days
-        </label>
-        <label class="flex items-center gap-2">
-          <input
-            type="checkbox"
-            :checked="journey.goal.leaveWhenMet"
-            @change="
-              set({
-                goal: {
-                  ...journey.goal,
-                  leaveWhenMet: ($event.target as HTMLInputElement).checked,
-                },
-              })
-            "
-          />
-          leave when met
-        </label>
-      </template>
-    </div>
+    <GoalsEditor :journey="journey" :emails="emails" @change="set($event)" />
     <div class="flex items-start gap-2">
       <span class="w-16 pt-1.5 text-ink2">Leaves</span>
       <div class="flex flex-1 flex-col gap-2">

@@ -30,10 +30,12 @@ const KINDS: Record<string, string> = {
   ConditionInSegment: 'are in segment',
   ConditionField: 'have field',
   ConditionBought: 'bought',
+  ConditionInCart: 'have in the cart',
   ConditionHappened: 'had event',
   ConditionCameByForm: 'came by form',
   ConditionCameByJourney: 'came from journey',
   ConditionCameByList: 'came by list',
+  ConditionCameByOrder: 'came by an order of',
   ConditionIsNow: 'are now within',
   EmailRefOfStep: 'this email',
   EmailRefAnyOfJourney: 'any email of this journey',
@@ -77,6 +79,10 @@ const FIELDS: Record<string, string> = {
   'TriggerSubmitsForm.form': 'one form',
   'TriggerBuys.what': '',
   'ReEntryAfterDays.days': 'days since they last entered',
+  'ConditionInCart.what': '',
+  'ConditionCameByOrder.what': '',
+  'ConditionHappened.where': 'with',
+  'TriggerEventArrives.where': 'with',
   'ConditionHappened.atLeast': 'at least so many times',
   'ConditionHappened.within': 'in the last',
   'ConditionBought.within': 'in the last',
@@ -126,7 +132,7 @@ const FIELDS: Record<string, string> = {
 /** Fields whose kind, or value, says enough by itself. */
 const SILENT = ['tag', 'list', 'form', 'segment', 'event', 'journey', 'message', 'email', 'amount']
   .concat(['moment', 'field', 'step', 'text', 'number', 'product', 'category', 'link', 'is'])
-  .concat(['values', 'url', 'strand', 'days', 'count'])
+  .concat(['values', 'url', 'attribute', 'strand', 'days', 'count'])
 
 const CHOICES: Record<string, string> = {
   EQUALS: 'is',

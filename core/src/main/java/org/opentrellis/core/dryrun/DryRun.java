@@ -29,7 +29,7 @@ public final class DryRun {
    * The version of how people are drawn. It grows whenever the same settings come to give other
    * figures.
    */
-  public static final int ENGINE = 3;
+  public static final int ENGINE = 4;
 
   private static final int TELL_EVERY = 1024;
 
