@@ -397,6 +397,7 @@ const CHOICES: Record<string, () => unknown> = {
           @drop="dropped"
         >
           <Flag v-if="line.id === 'goal'" class="size-4 shrink-0 text-ink2" aria-hidden="true" />
+          <span v-else class="size-4 shrink-0" />
         </SheetLineRow>
       </EditableLine>
     </div>

@@ -76,9 +76,9 @@ function setName(event: Event) {
         <span
           v-for="(trigger, i) in journey.triggers"
           :key="i"
-          class="inline-flex items-center gap-1.5"
+          class="inline-flex items-start gap-1.5"
         >
-          <span v-if="i > 0" class="text-ink2">or</span>
+          <span v-if="i > 0" class="pt-1.5 text-ink2">or</span>
           <PartEditor
             :schema="part('Trigger')"
             :value="trigger"
@@ -88,7 +88,7 @@ function setName(event: Event) {
           />
           <button
             type="button"
-            class="button button-small"
+            class="button button-small mt-0.5"
             aria-label="Remove this trigger"
             @click="set({ triggers: journey.triggers.toSpliced(i, 1) })"
           >

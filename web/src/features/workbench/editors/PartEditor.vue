@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { X } from '@lucide/vue'
 import { computed } from 'vue'
 import type { AmountDocument, ConditionDocument, TimeOfDayDocument } from '@/api/types'
 import AmountFields from './AmountFields.vue'
@@ -54,6 +55,10 @@ const shownFields = computed(() => {
   return of.type === 'fields' ? of.fields : []
 })
 const items = computed(() => props.value as Value[])
+/** Whether it is a list of as many as one likes: an operator says how many values it takes. */
+const growing = computed(
+  () => shape.value.type === 'list' && nameOf(shape.value.item) !== 'Operand',
+)
 
 function setKind(event: Event) {
   const kind = (event.target as HTMLSelectElement).value
@@ -126,14 +131,24 @@ function addItem(item: Schema) {
           :emails="emails"
           @change="setItem(i, $event)"
         />
+        <button
+          v-if="growing"
+          type="button"
+          class="button button-small px-1!"
+          :aria-label="`Remove ${label} ${i + 1}`"
+          @click="emit('change', items.toSpliced(i, 1))"
+        >
+          <X class="size-3.5" aria-hidden="true" />
+        </button>
       </span>
       <button
-        v-if="nameOf(shape.item) !== 'Operand'"
+        v-if="growing"
         type="button"
         class="button button-small"
+        :aria-label="items.length > 0 ? undefined : `Add to ${label}`"
         @click="addItem(shape.item)"
       >
-        And another
+        {{ items.length > 0 ? 'And another' : 'Add one' }}
       </button>
     </template>
   </span>

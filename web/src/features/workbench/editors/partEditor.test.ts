@@ -118,4 +118,24 @@ describe('the editor of any part', () => {
     await set(host.querySelector('input')!, '45')
     expect(value.value).toEqual({ kind: 'afterDays', days: 45 })
   })
+
+  it('adds to a list and takes away from it', async () => {
+    const begun = { kind: 'eventArrives', event: 'course booked', where: [] }
+    const { value, host } = edit('Trigger', begun)
+    const where = () => (value.value as { where: Fields[] }).where
+    const press = (name: RegExp) => {
+      const all = [...host.querySelectorAll('button')]
+      all
+        .find((one) => name.test(one.getAttribute('aria-label') ?? one.textContent!.trim()))!
+        .click()
+      return nextTick()
+    }
+    await press(/^Add to /)
+    expect(where()).toHaveLength(1)
+    await press(/^And another$/)
+    await set(host.querySelectorAll('input')[3]!, 'seats')
+    const [, last] = where()
+    await press(/^Remove .* 1$/)
+    expect(where()).toEqual([last])
+  })
 })

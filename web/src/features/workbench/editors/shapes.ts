@@ -93,6 +93,7 @@ const BEGINNINGS: Record<string, Value> = {
   SegmentName: 'new segment',
   FieldName: 'new field',
   EventName: 'new event',
+  AttributeName: 'new attribute',
   ProductName: 'new product',
   CategoryName: 'new category',
   JourneyName: 'Another journey',
@@ -118,7 +119,7 @@ export function beginning(schema: Schema, known: Known): Value {
     case 'oneOf':
       return ofKind(shape.kinds[0]!.part, known)
     case 'fields':
-      return fieldValues(shape.fields, known)
+      return fitted(fieldValues(shape.fields, known))
     case 'list':
       return nameOf(shape.item) === 'DayOfWeek' ? [...WEEKDAYS] : []
     case 'maybe':
@@ -159,7 +160,7 @@ function fieldValues(fields: Field[], known: Known): Fields {
 
 /** A comparison takes none, one or two values; a move leaves at least one list. */
 export function fitted(value: Fields): Fields {
-  if (value.kind === 'field') {
+  if ('is' in value && 'values' in value) {
     const count = value.is === 'IS_EMPTY' ? 0 : value.is === 'BETWEEN' ? 2 : 1
     const values = [...(value.values as Value[])]
     while (values.length < count) values.push(values.at(-1) ?? BEGINNINGS.Operand)

@@ -117,7 +117,7 @@ final class Reference {
             Set.of(),
             Map.of(),
             Map.of(),
-        Map.of());
+            Map.of());
     Map<StepId, Reaction> emails = new java.util.HashMap<>();
     for (int i = 0; i < EMAILS; i++) {
       emails.put(new StepId("e" + i), reaction(PULLS[i]));
