@@ -81,3 +81,10 @@ export type ComparedTable = Schemas['ComparedTable']
 export type ComparedCell = Schemas['ComparedCell']
 export type StandOut = Schemas['StandOut']
 export type KeptComparison = Schemas['KeptComparison']
+export type Sketch = Schemas['Sketch']
+export type SketchedStep = Schemas['SketchedStep']
+export type JourneyCard = Schemas['Card']
+export type OverviewEntry = Schemas['Entry']
+export type Named = Schemas['Named']
+/** What a comparison is of. */
+export type ComparedBy = Omit<KeptComparison, 'id' | 'name'>

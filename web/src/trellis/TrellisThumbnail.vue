@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { isFork, isSend } from './graph'
 import { computed, useId } from 'vue'
-import type { RunMeasures, StepDocument } from '@/api/types'
+import type { Sketch, StepDocument } from '@/api/types'
 import { layOut } from './layout'
 import { leafPath, ribbonPath } from './paths'
 
 /** The trellis in small: ribbons and leaves, no words. */
-const props = defineProps<{ body: StepDocument[]; measures: RunMeasures | null }>()
+const props = defineProps<{ body: StepDocument[]; measures: Sketch | null }>()
 
 const uid = useId()
 const picture = computed(() =>

@@ -1,4 +1,4 @@
-import type { RunMeasures, StepDocument, StepMeasures } from '@/api/types'
+import type { Sketch, StepDocument, SketchedStep } from '@/api/types'
 import { calendarHours, nominalHours } from './hours'
 
 /**
@@ -50,7 +50,7 @@ export interface TrellisEvent {
   order: number
   links: TrellisLink[]
   flow: number
-  step: StepMeasures | null
+  step: SketchedStep | null
   changes: number
 }
 
@@ -97,17 +97,17 @@ interface Laid {
   endedAt: number
 }
 
-export function buildGraph(body: StepDocument[], measures: RunMeasures | null): TrellisGraph {
+export function buildGraph(body: StepDocument[], measures: Sketch | null): TrellisGraph {
   return new Builder(measures).build(body)
 }
 
 class Builder {
   private readonly events: TrellisEvent[] = []
   private readonly links: TrellisLink[] = []
-  private readonly steps: Map<string, StepMeasures>
+  private readonly steps: Map<string, SketchedStep>
   private readonly entered: number
 
-  constructor(private readonly measures: RunMeasures | null) {
+  constructor(private readonly measures: Sketch | null) {
     this.steps = new Map(measures?.steps.map((step) => [step.id, step]))
     this.entered = measures?.entered ?? 0
   }

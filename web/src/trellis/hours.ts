@@ -1,4 +1,4 @@
-import type { StepDocument, StepMeasures } from '@/api/types'
+import type { StepDocument, SketchedStep } from '@/api/types'
 
 /** Where things stand in time, in hours since entry. */
 
@@ -13,7 +13,7 @@ const UNIT_HOURS = {
 }
 
 /** The moment on the calendar that a post stands for; arrivals at no common time stand at noon. */
-export function calendarHours(arrival: NonNullable<StepMeasures['arrival']>): number {
+export function calendarHours(arrival: NonNullable<SketchedStep['arrival']>): number {
   if (arrival.latestHours < 0.1) return 0
   const [hours, minutes] = (arrival.localTime ?? '12:00').split(':').map(Number)
   return arrival.day * 24 + hours! + minutes! / 60

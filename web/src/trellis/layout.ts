@@ -1,4 +1,4 @@
-import type { RunMeasures, StepDocument } from '@/api/types'
+import type { Sketch, StepDocument } from '@/api/types'
 import { armText, labelOffset, placeInTime, type Placed } from './columns'
 import { buildGraph, type TrellisEvent, type TrellisGraph, type TrellisLink } from './graph'
 import type {
@@ -21,7 +21,7 @@ import { textWidth } from './text'
  */
 export function layOut(
   body: StepDocument[],
-  measures: RunMeasures | null,
+  measures: Sketch | null,
   words: TrellisWords,
 ): TrellisPicture {
   const graph = buildGraph(body, measures)

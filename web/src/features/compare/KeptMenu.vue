@@ -1,46 +1,46 @@
 <script setup lang="ts">
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
-import { ref, shallowRef } from 'vue'
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
 import { answerOf, api, reasonOf } from '@/api/client'
-import type { KeptComparison } from '@/api/types'
+import { outdated, questions } from '@/api/queries'
+import type { ComparedBy, KeptComparison } from '@/api/types'
 
 /** Comparisons kept under a name: what they show, not their figures, which are read anew. */
-const props = defineProps<{ now: Omit<KeptComparison, 'id' | 'name'> | null }>()
+const props = defineProps<{ now: ComparedBy | null }>()
 const emit = defineEmits<{ open: [kept: KeptComparison] }>()
 
-const all = shallowRef<KeptComparison[]>([])
+const { data: all, error } = useQuery(questions.keptComparisons())
 const name = ref('')
-const failure = ref<string | null>(null)
+const refused = ref<string | null>(null)
+const failure = computed(() => refused.value ?? (error.value ? reasonOf(error.value) : null))
 
-async function load() {
-  failure.value = null
-  all.value = await answerOf(api.GET('/api/kept-comparisons')).catch((reason) => {
-    failure.value = reasonOf(reason)
-    return []
-  })
-}
-
-async function keep() {
-  if (!props.now) return
-  failure.value = null
+async function attempt(work: () => Promise<unknown>) {
+  refused.value = null
   try {
-    await answerOf(api.POST('/api/kept-comparisons', { body: { name: name.value, ...props.now } }))
-    name.value = ''
-    await load()
+    await work()
+    await outdated('kept-comparisons')
   } catch (reason) {
-    failure.value = reasonOf(reason)
+    refused.value = reasonOf(reason)
   }
 }
 
-async function forget(id: number) {
-  await answerOf(api.DELETE('/api/kept-comparisons/{id}', { params: { path: { id } } }))
-  await load()
+async function keep() {
+  const now = props.now
+  if (!now) return
+  await attempt(() =>
+    answerOf(api.POST('/api/kept-comparisons', { body: { name: name.value, ...now } })),
+  )
+  if (!refused.value) name.value = ''
 }
+
+const forget = (id: number) =>
+  attempt(() => answerOf(api.DELETE('/api/kept-comparisons/{id}', { params: { path: { id } } })))
 </script>
 
 <template>
   <Popover class="relative">
-    <PopoverButton class="button" @click="load">Kept</PopoverButton>
+    <PopoverButton class="button">Kept</PopoverButton>
     <PopoverPanel v-slot="{ close }" class="panel absolute right-0 z-20 mt-1 w-[330px] py-2">
       <form v-if="now" class="flex gap-1 px-3 pb-2" @submit.prevent="keep">
         <input
@@ -54,7 +54,7 @@ async function forget(id: number) {
         <button type="submit" class="button button-small">Keep</button>
       </form>
       <p v-if="failure" class="px-3 text-clay" role="alert">{{ failure }}</p>
-      <p v-if="all.length === 0" class="px-3 text-ink2">No comparison is kept yet.</p>
+      <p v-if="all?.length === 0" class="px-3 text-ink2">No comparison is kept yet.</p>
       <ul>
         <li
           v-for="one in all"

@@ -2,10 +2,12 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
 import type { DryRunSummary } from '@/api/types'
 import { clock, count, day, percent } from '@/ui/figures'
+import MoreButton from '@/ui/MoreButton.vue'
 import { refOf } from './runRefs'
 
-defineProps<{ runs: DryRunSummary[]; chosen: string[] }>()
-const emit = defineEmits<{ toggle: [run: string] }>()
+/** Runs to choose from, the newest first; more are fetched as one gets to the end. */
+defineProps<{ runs: DryRunSummary[]; total: number; busy: boolean; chosen: string[] }>()
+const emit = defineEmits<{ toggle: [run: string]; more: [] }>()
 </script>
 
 <template>
@@ -38,6 +40,13 @@ const emit = defineEmits<{ toggle: [run: string] }>()
         </span>
         <span class="figure">{{ run.goal ? percent(run.goal.value, 1) : 'no goal' }}</span>
       </label>
+      <MoreButton
+        v-if="runs.length < total"
+        :shown="runs.length"
+        :total="total"
+        :busy="busy"
+        @more="emit('more')"
+      />
     </PopoverPanel>
   </Popover>
 </template>

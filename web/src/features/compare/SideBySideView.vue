@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, shallowRef, watch } from 'vue'
+import { useInfiniteQuery, useQuery } from '@tanstack/vue-query'
+import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute, useRouter, type LocationQueryRaw } from 'vue-router'
-import { answerOf, api, reasonOf } from '@/api/client'
-import type { ComparisonView, DryRunSummary, KeptComparison, StandOut } from '@/api/types'
+import { reasonOf } from '@/api/client'
+import { questions } from '@/api/queries'
+import type { KeptComparison, StandOut } from '@/api/types'
 import DifferenceList from '@/features/workbench/DifferenceList.vue'
 import ChoiceBar from '@/ui/ChoiceBar.vue'
 import Trouble from '@/ui/Trouble.vue'
@@ -19,12 +21,11 @@ import WholeTable from './WholeTable.vue'
 const route = useRoute()
 const router = useRouter()
 
-const runs = shallowRef<DryRunSummary[] | null>(null)
-const comparison = shallowRef<ComparisonView | null>(null)
-const failure = ref<string | null>(null)
+const list = useInfiniteQuery(questions.runs(null))
+const pages = computed(() => list.data.value?.pages)
+const runs = computed(() => pages.value?.flatMap((page) => page.runs) ?? null)
 const chosenCell = ref<{ row: string; run: number } | null>(null)
 const side = ref<'stands-out' | 'whole' | 'versions'>('stands-out')
-let asked = 0
 
 /* What is compared stands in the address, so that a reload comes back to it. */
 const chosen = computed(() =>
@@ -47,6 +48,21 @@ const query = computed(() => ({
   lineUp: lineUp.value,
   compared: measure.value,
 }))
+function change(part: LocationQueryRaw) {
+  void router.replace({ query: { ...route.query, ...part } })
+}
+
+const asked = useQuery(() => ({
+  ...questions.comparison(query.value),
+  enabled: query.value.runs.length >= 2,
+}))
+const comparison = computed(() =>
+  query.value.runs.length < 2 || asked.error.value ? null : (asked.data.value ?? null),
+)
+const failure = computed(() => {
+  const reason = list.error.value ?? (query.value.runs.length < 2 ? null : asked.error.value)
+  return reason ? reasonOf(reason) : null
+})
 const sides = computed(() => [
   { key: 'stands-out' as const, name: 'What stands out' },
   { key: 'whole' as const, name: 'Whole runs' },
@@ -54,30 +70,10 @@ const sides = computed(() => [
     ? [{ key: 'versions' as const, name: 'What is different' }]
     : []),
 ])
-
-function change(part: LocationQueryRaw) {
-  void router.replace({ query: { ...route.query, ...part } })
-}
-
-watch(query, compare, { immediate: true })
-
-async function compare() {
-  const number = ++asked
-  failure.value = null
-  try {
-    runs.value ??= await answerOf(api.GET('/api/dry-runs'))
-    const answer =
-      query.value.runs.length < 2
-        ? null
-        : await answerOf(api.GET('/api/comparisons', { params: { query: query.value } }))
-    if (number !== asked) return
-    comparison.value = answer
-    chosenCell.value = null
-    if (side.value === 'versions' && !answer?.versions.length) side.value = 'stands-out'
-  } catch (reason) {
-    if (number === asked) failure.value = reasonOf(reason)
-  }
-}
+watch(comparison, (found) => {
+  chosenCell.value = null
+  if (side.value === 'versions' && !found?.versions.length) side.value = 'stands-out'
+})
 
 function toggle(ref: string) {
   const now = chosen.value
@@ -143,7 +139,15 @@ function file(kind: string): string {
         {{ comparison.peopleSentence }}
       </p>
       <span v-else class="flex-1" />
-      <RunPicker v-if="runs" :runs="runs" :chosen="chosen" @toggle="toggle" />
+      <RunPicker
+        v-if="runs"
+        :runs="runs"
+        :total="pages!.at(-1)!.total"
+        :busy="list.isFetchingNextPage.value"
+        :chosen="chosen"
+        @toggle="toggle"
+        @more="list.fetchNextPage()"
+      />
       <KeptMenu :now="comparison ? query : null" @open="open" />
       <template v-if="comparison">
         <a class="button" :href="file('csv')" download>CSV</a>

@@ -1,54 +1,53 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, shallowRef } from 'vue'
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
 import { answerOf, api, reasonOf } from '@/api/client'
+import { outdated, questions } from '@/api/queries'
 import type { CohortPlan, CohortView } from '@/api/types'
 
 /** Cohorts kept under a name: to begin from, and to keep this one. */
 const props = defineProps<{ cohort: CohortPlan; chosen: number | null }>()
 const emit = defineEmits<{ choose: [cohort: CohortView | null] }>()
 
-const all = shallowRef<CohortView[]>([])
+const { data: all, error } = useQuery(questions.cohorts())
 const name = ref('')
 const naming = ref(false)
-const failure = ref<string | null>(null)
+const refused = ref<string | null>(null)
+const failure = computed(() => refused.value ?? (error.value ? reasonOf(error.value) : null))
 
-const current = computed(() => all.value.find((one) => one.id === props.chosen) ?? null)
+const current = computed(() => all.value?.find((one) => one.id === props.chosen) ?? null)
 const changed = computed(
   () => current.value && JSON.stringify(current.value.cohort) !== JSON.stringify(props.cohort),
 )
 
-onMounted(load)
-
-async function load() {
-  try {
-    all.value = await answerOf(api.GET('/api/cohorts'))
-  } catch (reason) {
-    failure.value = reasonOf(reason)
-  }
-}
-
 async function keep(as: string) {
-  failure.value = null
+  refused.value = null
   try {
     const body = { name: as, cohort: props.cohort }
     const kept = await answerOf(api.POST('/api/cohorts', { body }))
-    await load()
+    await outdated('cohorts')
     naming.value = false
     emit('choose', kept)
   } catch (reason) {
-    failure.value = reasonOf(reason)
+    refused.value = reasonOf(reason)
   }
 }
 
 async function forget() {
   if (!current.value) return
-  await answerOf(api.DELETE('/api/cohorts/{id}', { params: { path: { id: current.value.id } } }))
-  emit('choose', null)
-  await load()
+  refused.value = null
+  try {
+    const params = { path: { id: current.value.id } }
+    await answerOf(api.DELETE('/api/cohorts/{id}', { params }))
+    emit('choose', null)
+    await outdated('cohorts')
+  } catch (reason) {
+    refused.value = reasonOf(reason)
+  }
 }
 
 function choose(id: string) {
-  emit('choose', all.value.find((one) => one.id === Number(id)) ?? null)
+  emit('choose', all.value?.find((one) => one.id === Number(id)) ?? null)
 }
 </script>
 

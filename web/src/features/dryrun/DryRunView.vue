@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
 import { useStorage } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { answerOf, api, reasonOf } from '@/api/client'
+import { outdated, queryClient, questions } from '@/api/queries'
 import type { BehaviourDocument, JourneyView } from '@/api/types'
 import Trellis from '@/trellis/Trellis.vue'
 import { count } from '@/ui/figures'
@@ -22,7 +24,8 @@ const route = useRoute()
 const router = useRouter()
 
 const journey = shallowRef<JourneyView | null>(null)
-const others = shallowRef<{ id: number; name: string }[]>([])
+const { data: names } = useQuery(questions.names())
+const others = computed(() => names.value?.filter((one) => one.id !== props.id) ?? [])
 const { run, progress, failure, read, make, repeat, cancel } = useRun()
 const draft = useStorage<RunDraft>(() => `run-draft-${props.id}`, FIRST_DRAFT, undefined, {
   mergeDefaults: true,
@@ -50,7 +53,7 @@ const lit = computed(() =>
 const standing = computed(() =>
   tab.value === 'where' && part.value ? standingOn(part.value.report.whereabouts, day.value) : null,
 )
-const { preview } = usePreview(
+const { preview, failure: noPreview } = usePreview(
   () => (tab.value === 'assumptions' && part.value ? part.value.run : null),
   () =>
     journey.value
@@ -68,10 +71,6 @@ async function load() {
   try {
     const params = { params: { path: { id: props.id } } }
     const loaded = await answerOf(api.GET('/api/journeys/{id}', params))
-    const all = await answerOf(api.GET('/api/journeys'))
-    others.value = all
-      .filter((one) => one.id !== props.id && !one.archived)
-      .map((one) => ({ id: one.id, name: one.journey.name }))
     const begins = route.query.run === 'new'
     const wanted = Number(route.query.run) || (await newestRun())
     if (wanted && wanted !== runId.value) await show(wanted)
@@ -87,9 +86,9 @@ async function load() {
 }
 
 async function newestRun(): Promise<number | undefined> {
-  const query = { journey: props.id }
-  const all = await answerOf(api.GET('/api/dry-runs', { params: { query } }))
-  return all.reduce<number | undefined>((last, one) => Math.max(last ?? 0, one.id), undefined)
+  const { pages } = await queryClient.fetchInfiniteQuery(questions.runs(props.id))
+  const runs = pages[0]?.runs ?? []
+  return runs.reduce<number | undefined>((last, one) => Math.max(last ?? 0, one.id), undefined)
 }
 
 /** A run that was never drafted here brings its own settings along. */
@@ -125,6 +124,7 @@ async function deleted(gone: number) {
 }
 
 async function reread() {
+  await outdated('runs')
   if (runId.value) await read(runId.value)
 }
 
@@ -197,6 +197,7 @@ function changeBehaviour(behaviour: BehaviourDocument) {
           :number="number"
           :journey="journey"
           :preview="preview"
+          :no-preview="noPreview"
           @behaviour="changeBehaviour"
           @limited="reread"
         />

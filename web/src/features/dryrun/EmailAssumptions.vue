@@ -19,6 +19,7 @@ const props = defineProps<{
   journey: number
   /** What these assumptions would make of the run that is shown. */
   preview: PreviewView | null
+  noPreview: string | null
   /** The run that is shown, and which of its journeys. */
   run: number
   number: number
@@ -97,8 +98,11 @@ function forget(id: string) {
     role="group"
     aria-label="Assumptions for each email"
   >
+    <p v-if="noPreview" class="border-b border-line2 bg-clay-soft px-3 py-1.5" role="alert">
+      What these assumptions would change is not known: {{ noPreview }}
+    </p>
     <p
-      v-if="preview"
+      v-else-if="preview"
       class="border-b border-line2 bg-sunk px-3 py-1.5"
       aria-live="polite"
       data-preview

@@ -1,29 +1,18 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
-import { computed, shallowRef, watch } from 'vue'
-import { answerOf, api } from '@/api/client'
-import type { OpensOfTen } from '@/api/types'
+import { computed } from 'vue'
+import { questions } from '@/api/queries'
 import { percent } from '@/ui/figures'
 
 /** What keen and spread mean: how many of ten emails such people open. */
 const props = defineProps<{ keenness: number; spread: number }>()
 
-const opens = shallowRef<OpensOfTen | null>(null)
 const wanted = refDebounced(
-  computed(() => ({ keenness: props.keenness, spread: props.spread })),
+  computed(() => [props.keenness, props.spread] as const),
   80,
 )
-watch(
-  wanted,
-  async (query) => {
-    try {
-      opens.value = await answerOf(api.GET('/api/opens-of-ten', { params: { query } }))
-    } catch {
-      opens.value = null
-    }
-  },
-  { immediate: true },
-)
+const { data: opens } = useQuery(() => questions.opensOfTen(...wanted.value))
 const highest = computed(() => Math.max(0.01, ...(opens.value?.shares ?? [])))
 </script>
 

@@ -16,6 +16,8 @@ const props = defineProps<{
   number: number
   journey: JourneyView
   preview: PreviewView | null
+  /** Why there is no preview, if it failed. */
+  noPreview: string | null
 }>()
 const emit = defineEmits<{ behaviour: [behaviour: BehaviourDocument]; limited: [] }>()
 const tab = defineModel<string>('tab', { required: true })
@@ -122,6 +124,7 @@ function move(event: KeyboardEvent) {
         :sheet="journey.sheet"
         :journey="journey.id"
         :preview="preview"
+        :no-preview="noPreview"
         :run="part.run.id"
         :number="number"
         @change="emit('behaviour', $event)"

@@ -1,38 +1,55 @@
 <script setup lang="ts">
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
-import { shallowRef } from 'vue'
+import { useInfiniteQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
 import { answerOf, api, reasonOf } from '@/api/client'
+import { outdated, questions } from '@/api/queries'
 import type { DryRunSummary } from '@/api/types'
 import { clock, count, day, percent } from '@/ui/figures'
 import DraftInput from '@/ui/DraftInput.vue'
+import MoreButton from '@/ui/MoreButton.vue'
 
 /** Earlier runs of a journey: to open, name, pin and delete. */
 const props = defineProps<{ journey: number; shown: number | null }>()
 const emit = defineEmits<{ open: [run: number]; changed: []; deleted: [run: number] }>()
 
-const runs = shallowRef<DryRunSummary[]>([])
-const failure = shallowRef<string | null>(null)
+const opened = ref(false)
+const list = useInfiniteQuery(() => ({ ...questions.runs(props.journey), enabled: opened.value }))
+const pages = computed(() => list.data.value?.pages ?? [])
+const runs = computed(() => pages.value.flatMap((page) => page.runs))
+const refused = ref<string | null>(null)
+const failure = computed(
+  () => refused.value ?? (list.error.value ? reasonOf(list.error.value) : null),
+)
 
-async function load() {
+function load() {
+  opened.value = true
+  void outdated('runs', 'list')
+}
+
+async function attempt(work: () => Promise<unknown>) {
+  refused.value = null
   try {
-    const params = { params: { query: { journey: props.journey } } }
-    runs.value = await answerOf(api.GET('/api/dry-runs', params))
+    await work()
+    await outdated('runs', 'list')
+    return true
   } catch (reason) {
-    failure.value = reasonOf(reason)
+    refused.value = reasonOf(reason)
+    return false
   }
 }
 
 async function label(run: DryRunSummary, change: { name?: string | null; pinned?: boolean }) {
   const body = { name: run.name, pinned: run.pinned, ...change }
-  await answerOf(api.PUT('/api/dry-runs/{id}/label', { params: { path: { id: run.id } }, body }))
-  await load()
-  emit('changed')
+  const params = { path: { id: run.id } }
+  const done = await attempt(() => answerOf(api.PUT('/api/dry-runs/{id}/label', { params, body })))
+  if (done) emit('changed')
 }
 
 async function remove(run: DryRunSummary) {
-  await answerOf(api.DELETE('/api/dry-runs/{id}', { params: { path: { id: run.id } } }))
-  await load()
-  emit('deleted', run.id)
+  const params = { path: { id: run.id } }
+  const done = await attempt(() => answerOf(api.DELETE('/api/dry-runs/{id}', { params })))
+  if (done) emit('deleted', run.id)
 }
 </script>
 
@@ -44,7 +61,7 @@ async function remove(run: DryRunSummary) {
       class="panel absolute right-0 z-20 mt-1 max-h-[70vh] w-[600px] overflow-y-auto py-1"
     >
       <p v-if="failure" class="p-3 text-clay">{{ failure }}</p>
-      <p v-else-if="runs.length === 0" class="p-3 text-ink2">No dry runs yet.</p>
+      <p v-else-if="pages.length && runs.length === 0" class="p-3 text-ink2">No dry runs yet.</p>
       <ul>
         <li
           v-for="run in runs"
@@ -98,6 +115,13 @@ async function remove(run: DryRunSummary) {
           </span>
         </li>
       </ul>
+      <MoreButton
+        v-if="list.hasNextPage.value"
+        :shown="runs.length"
+        :total="pages.at(-1)!.total"
+        :busy="list.isFetchingNextPage.value"
+        @more="list.fetchNextPage()"
+      />
     </PopoverPanel>
   </Popover>
 </template>

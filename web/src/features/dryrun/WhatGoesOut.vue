@@ -1,7 +1,9 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, shallowRef } from 'vue'
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
 import VChart from 'vue-echarts'
 import { answerOf, api, reasonOf } from '@/api/client'
+import { queryClient, questions } from '@/api/queries'
 import type { LimitLine, Outgoing, LimitsView } from '@/api/types'
 import { useCharts } from '@/ui/chart'
 import { count } from '@/ui/figures'
@@ -17,26 +19,20 @@ useCharts()
 const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
 const options = computed(() => dayOptions(props.out))
 const fullest = computed(() => Math.max(1, ...props.out.byWeekdayHour.flat()))
-const limits = shallowRef<LimitsView | null>(null)
-const failure = ref<string | null>(null)
-
-onMounted(async () => {
-  try {
-    limits.value = await answerOf(api.GET('/api/sending-limits'))
-  } catch (reason) {
-    failure.value = reasonOf(reason)
-  }
-})
+const { data: limits, error } = useQuery(questions.limits())
+const refused = ref<string | null>(null)
+const failure = computed(() => refused.value ?? (error.value ? reasonOf(error.value) : null))
 
 async function set(change: Partial<LimitsView>) {
   if (!limits.value) return
-  failure.value = null
+  refused.value = null
   try {
     const body = { ...limits.value, ...change }
-    limits.value = await answerOf(api.PUT('/api/sending-limits', { body }))
+    const saved = await answerOf(api.PUT('/api/sending-limits', { body }))
+    queryClient.setQueryData(questions.limits().queryKey, saved)
     emit('limited')
   } catch (reason) {
-    failure.value = reasonOf(reason)
+    refused.value = reasonOf(reason)
   }
 }
 

@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from 'vue'
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
 import VChart from 'vue-echarts'
-import { answerOf, api, reasonOf } from '@/api/client'
-import type { MattersRow, Sweep } from '@/api/types'
+import { reasonOf } from '@/api/client'
+import { questions } from '@/api/queries'
+import type { MattersRow } from '@/api/types'
 import { useCharts } from '@/ui/chart'
 import { change, count } from '@/ui/figures'
 import { sweepOptions } from './matters'
@@ -14,32 +16,36 @@ const emit = defineEmits<{ select: [step: string] }>()
 
 useCharts()
 
-const { matters, failure } = useWhatMatters(
+const {
+  matters,
+  failure: noMatters,
+  again,
+} = useWhatMatters(
   () => props.run,
   () => props.number,
 )
-const sweep = shallowRef<Sweep | null>(null)
-const chosen = ref<string | null>(null)
-
-watch(matters, async (found) => {
-  sweep.value = null
-  chosen.value = null
-  if (found?.rows[0]) await choose(found.rows[0])
+const picked = ref<string | null>(null)
+const chosen = computed(() => {
+  const rows = matters.value?.rows ?? []
+  return rows.some((row) => row.id === picked.value) ? picked.value : (rows[0]?.id ?? null)
 })
+const swept = useQuery(() => ({
+  ...questions.sweep(props.run, props.number, chosen.value ?? ''),
+  enabled: chosen.value !== null,
+}))
+const sweep = computed(() => swept.data.value ?? null)
+const failure = computed(
+  () => noMatters.value ?? (swept.error.value ? reasonOf(swept.error.value) : null),
+)
 
-async function choose(row: MattersRow) {
-  chosen.value = row.id
+function choose(row: MattersRow) {
+  picked.value = row.id
   if (row.step) emit('select', row.step)
-  const of = matters.value
-  const stillAsked = () => matters.value === of && chosen.value === row.id
-  const path = { id: props.run }
-  const query = { number: props.number, of: row.id }
-  try {
-    const found = await answerOf(api.GET('/api/dry-runs/{id}/sweeps', { params: { path, query } }))
-    if (stillAsked()) sweep.value = found
-  } catch (reason) {
-    if (stillAsked()) failure.value = reasonOf(reason)
-  }
+}
+
+function lookAgain() {
+  void again()
+  if (chosen.value !== null) void swept.refetch()
 }
 
 const most = computed(() => Math.max(0.001, ...(matters.value?.rows.map((r) => r.swing) ?? [])))
@@ -53,7 +59,10 @@ function bar(points: number | undefined) {
 </script>
 
 <template>
-  <p v-if="failure" class="p-4 text-clay" role="alert">{{ failure }}</p>
+  <p v-if="failure" class="flex items-center gap-3 p-4 text-clay" role="alert">
+    {{ failure }}
+    <button type="button" class="button button-small" @click="lookAgain">Look again</button>
+  </p>
   <p v-else-if="!matters" class="p-4 text-ink2" role="status">
     The same people go through again, once for each number, a little less and a little more…
   </p>

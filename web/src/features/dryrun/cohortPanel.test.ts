@@ -1,5 +1,7 @@
+import { VueQueryPlugin } from '@tanstack/vue-query'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { type App, createApp, h } from 'vue'
+import { queryClient } from '@/api/queries'
 import type { BehaviourDocument, JourneyDocument } from '@/api/types'
 import CohortPanel from './CohortPanel.vue'
 import { cohortOf, draftOf, FIRST_DRAFT, type RunDraft, shareOut, withoutGroup } from './runDraft'
@@ -36,7 +38,7 @@ function panel(triggers: JourneyDocument['triggers']) {
       'onUpdate:draft': (draft: RunDraft) => told.push(draft),
     }),
   )
-  app.mount(host)
+  app.use(VueQueryPlugin, { queryClient }).mount(host)
   return { host, told }
 }
 

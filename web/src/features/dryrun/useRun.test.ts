@@ -5,6 +5,8 @@ import { useRun } from './useRun'
 
 const answers = vi.hoisted(() => ({ list: [] as unknown[], asked: [] as string[] }))
 
+import { queryClient } from '@/api/queries'
+
 vi.mock('@/api/client', () => {
   const answer = (path: string) => {
     answers.asked.push(path)
@@ -39,6 +41,7 @@ afterEach(() => {
 
 function run(...list: unknown[]) {
   answers.list = list
+  queryClient.clear()
   scope = effectScope()
   return scope.run(() => useRun())!
 }

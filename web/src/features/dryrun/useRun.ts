@@ -1,5 +1,6 @@
 import { onScopeDispose, ref, shallowRef } from 'vue'
 import { answerOf, api, reasonOf } from '@/api/client'
+import { outdated, queryClient, questions } from '@/api/queries'
 import type { CohortPlan, DryRunView, RunProgress } from '@/api/types'
 
 const ASK_EVERY_MILLIS = 200
@@ -21,7 +22,7 @@ export function useRun() {
   onScopeDispose(() => (gone = true))
 
   async function read(id: number) {
-    run.value = await answerOf(api.GET('/api/dry-runs/{id}', { params: { path: { id } } }))
+    run.value = await queryClient.fetchQuery(questions.run(id))
   }
 
   /** Waits until a run is over; gives its id, or null if it was cancelled or failed. */
@@ -41,6 +42,7 @@ export function useRun() {
     failure.value = null
     try {
       const made = await watch(await begin())
+      if (made !== null) void outdated('runs')
       if (made !== null && !gone) await read(made)
       return made
     } catch (reason) {

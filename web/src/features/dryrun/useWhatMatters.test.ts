@@ -1,5 +1,7 @@
 import { describe, expect, it, vi } from 'vitest'
-import { effectScope, nextTick, ref } from 'vue'
+import { flushPromises } from '@vue/test-utils'
+import { ref } from 'vue'
+import { within } from '@/testing'
 import { useWhatMatters } from './useWhatMatters'
 
 const answers: { run: number; answer: (found: unknown) => void; refuse: (why: Error) => void }[] =
@@ -16,13 +18,10 @@ vi.mock('@/api/client', () => ({
 
 function looking(run: () => number) {
   answers.length = 0
-  return effectScope().run(() => useWhatMatters(run, () => 0))!
+  return within(() => useWhatMatters(run, () => 0))
 }
 
-const settled = async () => {
-  await nextTick()
-  await new Promise((resolve) => setTimeout(resolve))
-}
+const settled = flushPromises
 
 describe('what matters', () => {
   it('says why it is not to be had, and looks again when asked', async () => {
@@ -32,7 +31,7 @@ describe('what matters', () => {
     expect(failure.value).toBe('The run is gone.')
 
     void again()
-    expect(failure.value).toBeNull()
+    await settled()
     answers[1]!.answer({ rows: [] })
     await settled()
     expect(matters.value).toEqual({ rows: [] })

@@ -1,26 +1,14 @@
-import { ref, shallowRef, watch } from 'vue'
-import { answerOf, api, reasonOf } from '@/api/client'
-import type { WhatMatters } from '@/api/types'
+import { useQuery } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { reasonOf } from '@/api/client'
+import { questions } from '@/api/queries'
 
 /** What moves the goal of a run most; null until it is known, and why if it is not to be had. */
 export function useWhatMatters(run: () => number, number: () => number) {
-  const matters = shallowRef<WhatMatters | null>(null)
-  const failure = ref<string | null>(null)
-  let asked = 0
-
-  async function look() {
-    const mine = ++asked
-    matters.value = null
-    failure.value = null
-    const params = { path: { id: run() }, query: { number: number() } }
-    try {
-      const found = await answerOf(api.GET('/api/dry-runs/{id}/what-matters', { params }))
-      if (mine === asked) matters.value = found
-    } catch (reason) {
-      if (mine === asked) failure.value = reasonOf(reason)
-    }
+  const asked = useQuery(() => questions.whatMatters(run(), number()))
+  return {
+    matters: computed(() => asked.data.value ?? null),
+    failure: computed(() => (asked.error.value ? reasonOf(asked.error.value) : null)),
+    again: () => asked.refetch(),
   }
-
-  watch([run, number], look, { immediate: true })
-  return { matters, failure, again: look }
 }

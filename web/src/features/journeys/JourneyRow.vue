@@ -1,17 +1,13 @@
 <script setup lang="ts">
 import { TriangleAlert } from '@lucide/vue'
 import { computed } from 'vue'
-import type { DryRunSummary, JourneyView, RunMeasures } from '@/api/types'
+import type { DryRunSummary, JourneyCard } from '@/api/types'
 import TrellisThumbnail from '@/trellis/TrellisThumbnail.vue'
 import { count, day, margin, percent } from '@/ui/figures'
 import DropMenu from '@/ui/DropMenu.vue'
 import Sentence from '@/ui/Sentence.vue'
 
-const props = defineProps<{
-  journey: JourneyView
-  run: DryRunSummary | null
-  estimate: RunMeasures | null
-}>()
+const props = defineProps<{ journey: JourneyCard; run: DryRunSummary | null }>()
 
 const emit = defineEmits<{ duplicate: []; archive: [] }>()
 
@@ -32,10 +28,9 @@ function choose(id: string) {
   else window.location.assign(`/api/journeys/${props.journey.id}/${id}`)
 }
 
-const worst = computed(() => props.journey.findings[0]?.severity)
-const firstPlace = computed(() => props.journey.findings[0]?.step ?? 'journey')
+const firstPlace = computed(() => props.journey.firstPlace ?? 'journey')
 const findings = computed(() => {
-  const n = props.journey.findings.length
+  const n = props.journey.findings
   return n === 1 ? '1 finding' : `${n} findings`
 })
 </script>
@@ -44,31 +39,31 @@ const findings = computed(() => {
   <li
     class="grid grid-cols-[190px_minmax(0,1fr)_140px_225px_auto] items-center gap-5 border-b border-line2 px-4 py-3 last:border-0"
   >
-    <TrellisThumbnail :body="journey.expanded.body" :measures="estimate" class="h-16 w-full" />
+    <TrellisThumbnail :body="journey.body" :measures="journey.sketch" class="h-16 w-full" />
     <div class="min-w-0">
       <div class="flex items-center gap-2">
         <RouterLink
           :to="{ name: 'workbench', params: { id: journey.id } }"
           class="font-display text-[16px] font-semibold hover:underline"
         >
-          {{ journey.journey.name }}
+          {{ journey.name }}
         </RouterLink>
-        <span class="chip">{{ journey.journey.purpose.toLowerCase().replace('_', '-') }}</span>
-        <span class="chip">{{ journey.journey.state.toLowerCase() }}</span>
+        <span class="chip">{{ journey.purpose.toLowerCase().replace('_', '-') }}</span>
+        <span class="chip">{{ journey.state.toLowerCase() }}</span>
       </div>
       <p class="mt-1 text-ink2">
-        <Sentence :phrase="journey.sheet.opening.sentence" /> ·
-        <Sentence :phrase="journey.sheet.goal.sentence" />
+        <Sentence :phrase="journey.opening" /> ·
+        <Sentence :phrase="journey.goal" />
       </p>
     </div>
     <div>
       <RouterLink
-        v-if="journey.findings.length"
+        v-if="journey.findings"
         :to="{ name: 'workbench', params: { id: journey.id }, query: { step: firstPlace } }"
         class="inline-flex items-center gap-1.5 text-clay hover:underline"
       >
         <TriangleAlert class="size-4" aria-hidden="true" />
-        {{ findings }}{{ worst === 'ERROR' ? ', cannot open' : '' }}
+        {{ findings }}{{ journey.worst === 'ERROR' ? ', cannot open' : '' }}
       </RouterLink>
       <span v-else class="text-ink2">no findings</span>
     </div>
@@ -92,7 +87,7 @@ const findings = computed(() => {
       </template>
       <span v-else class="text-ink2">no dry run yet</span>
     </div>
-    <DropMenu :label="`More about ${journey.journey.name}`" :groups="MENU" small @choose="choose"
+    <DropMenu :label="`More about ${journey.name}`" :groups="MENU" small @choose="choose"
       >More</DropMenu
     >
   </li>

@@ -1,80 +1,59 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, shallowRef } from 'vue'
+import { useInfiniteQuery } from '@tanstack/vue-query'
+import { refDebounced } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { answerOf, api, reasonOf } from '@/api/client'
-import type { DryRunSummary, JourneyDocument, JourneyView, RunMeasures } from '@/api/types'
+import { outdated, questions } from '@/api/queries'
+import type { JourneyDocument } from '@/api/types'
+import MoreButton from '@/ui/MoreButton.vue'
 import Trouble from '@/ui/Trouble.vue'
+import ArchivedJourneys from './ArchivedJourneys.vue'
 import ImportPanel from './ImportPanel.vue'
 import JourneyRow from './JourneyRow.vue'
 import NewJourney from './NewJourney.vue'
 
+/** How soon to look again for pictures that are still being drawn. */
+const LOOK_AGAIN_MILLIS = 2_000
+
 const router = useRouter()
-const journeys = shallowRef<JourneyView[] | null>(null)
-const runs = shallowRef<Map<number, DryRunSummary>>(new Map())
-const estimates = shallowRef<Map<number, RunMeasures>>(new Map())
-const failure = ref<string | null>(null)
+const refused = ref<string | null>(null)
 const adding = ref<'new' | 'import' | null>(null)
 const wanted = ref('')
-const showArchived = ref(false)
+const find = refDebounced(wanted, 150)
 
-const matching = computed(() => {
-  const words = wanted.value.toLowerCase().split(/\s+/).filter(Boolean)
-  return (journeys.value ?? []).filter((one) => {
-    const { name, purpose, state } = one.journey
-    const said = one.sheet.opening.sentence.spans.map((span) => span.text).join('')
-    const text = `${name} ${purpose.replace('_', '-')} ${state} ${said}`.toLowerCase()
-    return words.every((word) => text.includes(word))
-  })
-})
-const current = computed(() => matching.value.filter((one) => !one.archived))
-const archived = computed(() => matching.value.filter((one) => one.archived))
-
-onMounted(load)
-
-async function load() {
-  try {
-    const [all, newest] = await Promise.all([
-      answerOf(api.GET('/api/journeys')),
-      answerOf(api.GET('/api/dry-runs')),
-    ])
-    journeys.value = all
-    const byAge = newest.toSorted((a, b) => a.id - b.id)
-    runs.value = new Map(byAge.map((run) => [run.journeyId, run]))
-    for (const { id } of all) void estimate(id)
-  } catch (reason) {
-    failure.value = reasonOf(reason)
-  }
-}
-
-/** The thumbnails' measures; a journey without one keeps its plain picture. */
-async function estimate(id: number) {
-  const measures = await answerOf(
-    api.POST('/api/journeys/{id}/estimates', { params: { path: { id } } }),
-  ).catch(() => null)
-  if (measures) estimates.value = new Map(estimates.value).set(id, measures)
-}
-
-async function add(name: string, purpose: JourneyDocument['purpose']) {
-  failure.value = null
-  try {
-    const added = await answerOf(api.POST('/api/journeys', { body: { name, purpose } }))
-    await open(added.id)
-  } catch (reason) {
-    failure.value = reasonOf(reason)
-  }
-}
-
-async function open(id: number) {
-  await router.push({ name: 'workbench', params: { id } })
-}
+const list = useInfiniteQuery(() => ({
+  ...questions.overview(find.value, false),
+  refetchInterval: ({ state }) =>
+    state.data?.pages.some((page) => page.journeys.some((one) => !one.card.sketch))
+      ? LOOK_AGAIN_MILLIS
+      : false,
+}))
+const pages = computed(() => list.data.value?.pages ?? [])
+const shown = computed(() => pages.value.flatMap((page) => page.journeys))
+const newest = computed(() => pages.value.at(-1))
+const failure = computed(
+  () => refused.value ?? (list.error.value ? reasonOf(list.error.value) : null),
+)
 
 async function attempt(work: () => Promise<unknown>) {
-  failure.value = null
+  refused.value = null
   try {
     await work()
   } catch (reason) {
-    failure.value = reasonOf(reason)
+    refused.value = reasonOf(reason)
   }
+}
+
+const add = (name: string, purpose: JourneyDocument['purpose']) =>
+  attempt(async () => {
+    const added = await answerOf(api.POST('/api/journeys', { body: { name, purpose } }))
+    await open(added.id)
+  })
+
+async function open(id: number) {
+  void outdated('journeys')
+  await router.push({ name: 'workbench', params: { id } })
 }
 
 const begin = (id: string) =>
@@ -88,7 +67,7 @@ const begin = (id: string) =>
 const duplicate = (id: number) =>
   attempt(async () => {
     await answerOf(api.POST('/api/journeys/{id}/copies', { params: { path: { id } } }))
-    await load()
+    await outdated('journeys')
   })
 
 const archive = (id: number, away: boolean) =>
@@ -99,7 +78,7 @@ const archive = (id: number, away: boolean) =>
         ? api.PUT('/api/journeys/{id}/archived', request)
         : api.DELETE('/api/journeys/{id}/archived', request),
     )
-    await load()
+    await outdated('journeys')
   })
 </script>
 
@@ -143,21 +122,27 @@ const archive = (id: number, away: boolean) =>
       @cancel="adding = null"
     />
     <ImportPanel v-if="adding === 'import'" class="mb-3" @done="open" @cancel="adding = null" />
-    <section v-if="journeys?.some((one) => !one.archived)" class="panel" aria-label="All journeys">
-      <p v-if="current.length === 0" class="p-4 text-ink2">No journey fits “{{ wanted }}”.</p>
+    <section v-if="newest?.inAll" class="panel" aria-label="All journeys">
+      <p v-if="shown.length === 0" class="p-4 text-ink2">No journey fits “{{ wanted }}”.</p>
       <ul>
         <JourneyRow
-          v-for="journey in current"
-          :key="journey.id"
-          :journey="journey"
-          :run="runs.get(journey.id) ?? null"
-          :estimate="estimates.get(journey.id) ?? null"
-          @duplicate="duplicate(journey.id)"
-          @archive="archive(journey.id, true)"
+          v-for="{ card, run } in shown"
+          :key="card.id"
+          :journey="card"
+          :run="run"
+          @duplicate="duplicate(card.id)"
+          @archive="archive(card.id, true)"
         />
       </ul>
+      <MoreButton
+        v-if="list.hasNextPage.value"
+        :shown="shown.length"
+        :total="newest.total"
+        :busy="list.isFetchingNextPage.value"
+        @more="list.fetchNextPage()"
+      />
     </section>
-    <section v-else-if="journeys && !adding" class="panel p-10 text-center">
+    <section v-else-if="newest && !adding" class="panel p-10 text-center">
       <h2 class="text-[17px]">No journeys yet</h2>
       <p class="mt-1 mb-4 text-ink2">
         Begin with the one you have on paper: who comes in, what they get, and when.
@@ -166,28 +151,11 @@ const archive = (id: number, away: boolean) =>
         Plan the first journey
       </button>
     </section>
-    <section v-if="archived.length" class="mt-3" aria-label="Archived journeys">
-      <button
-        type="button"
-        class="button button-small"
-        :aria-expanded="showArchived"
-        @click="showArchived = !showArchived"
-      >
-        {{ showArchived ? 'Hide' : 'Show' }} {{ archived.length }} archived
-      </button>
-      <ul v-if="showArchived" class="panel mt-2">
-        <li
-          v-for="one in archived"
-          :key="one.id"
-          class="flex items-center gap-3 border-b border-line2 px-4 py-2 last:border-0"
-        >
-          <b>{{ one.journey.name }}</b>
-          <span class="chip">{{ one.journey.state.toLowerCase() }}</span>
-          <button type="button" class="button button-small ml-auto" @click="archive(one.id, false)">
-            Bring back
-          </button>
-        </li>
-      </ul>
-    </section>
+    <ArchivedJourneys
+      v-if="newest?.archived"
+      :find="find"
+      :total="newest.archived"
+      @back="archive($event, false)"
+    />
   </main>
 </template>

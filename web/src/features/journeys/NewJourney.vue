@@ -1,7 +1,9 @@
 <script setup lang="ts">
-import { onMounted, ref, shallowRef, useTemplateRef } from 'vue'
-import { answerOf, api, reasonOf } from '@/api/client'
-import type { JourneyDocument, StarterView } from '@/api/types'
+import { useQuery } from '@tanstack/vue-query'
+import { onMounted, ref, useTemplateRef } from 'vue'
+import { reasonOf } from '@/api/client'
+import { questions } from '@/api/queries'
+import type { JourneyDocument } from '@/api/types'
 import Trouble from '@/ui/Trouble.vue'
 import StarterCard from './StarterCard.vue'
 
@@ -15,17 +17,9 @@ const emit = defineEmits<{
 const name = ref('')
 const purpose = ref<JourneyDocument['purpose']>('WELCOME')
 const first = useTemplateRef<HTMLInputElement>('first')
-const starters = shallowRef<StarterView[]>([])
-const failure = ref<string | null>(null)
+const { data: starters, error } = useQuery(questions.starters())
 
-onMounted(async () => {
-  first.value?.focus()
-  try {
-    starters.value = await answerOf(api.GET('/api/starters'))
-  } catch (problem) {
-    failure.value = reasonOf(problem)
-  }
-})
+onMounted(() => first.value?.focus())
 </script>
 
 <template>
@@ -56,7 +50,7 @@ onMounted(async () => {
       <button type="button" class="button" @click="emit('cancel')">Cancel</button>
     </form>
     <h2 class="mt-3 mb-1.5 text-[14px]">Or begin from a starter</h2>
-    <Trouble v-if="failure" :text="failure" />
+    <Trouble v-if="error" :text="reasonOf(error)" />
     <ul class="grid grid-cols-[repeat(auto-fill,minmax(270px,1fr))] gap-2">
       <StarterCard
         v-for="starter in starters"

@@ -1,35 +1,29 @@
 <script setup lang="ts">
-import { ref, shallowRef, watch } from 'vue'
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
 import { answerOf, api, reasonOf } from '@/api/client'
-import type { KeptWalkView, Walker } from '@/api/types'
+import { outdated, questions } from '@/api/queries'
+import type { Walker } from '@/api/types'
 import Trouble from '@/ui/Trouble.vue'
 
 /** Walks that are kept as tests of the journey: each is walked again as the journey is now. */
 const props = defineProps<{ id: number; version: number; walker: Walker }>()
 const emit = defineEmits<{ open: [walker: Walker] }>()
 
-const kept = shallowRef<KeptWalkView[]>([])
+const { data: kept, error } = useQuery(() => questions.keptWalks(props.id, props.version))
 const name = ref('')
-const failure = ref<string | null>(null)
+const refused = ref<string | null>(null)
+const failure = computed(() => refused.value ?? (error.value ? reasonOf(error.value) : null))
 
-async function attempt(work: () => Promise<KeptWalkView[]>) {
-  failure.value = null
+async function attempt(work: () => Promise<unknown>) {
+  refused.value = null
   try {
-    kept.value = await work()
+    await work()
+    await outdated('kept-walks', props.id)
   } catch (problem) {
-    failure.value = reasonOf(problem)
+    refused.value = reasonOf(problem)
   }
 }
-
-watch(
-  () => [props.id, props.version],
-  () => {
-    void attempt(() =>
-      answerOf(api.GET('/api/journeys/{id}/kept-walks', { params: { path: { id: props.id } } })),
-    )
-  },
-  { immediate: true },
-)
 
 async function keep() {
   await attempt(() =>
@@ -40,7 +34,7 @@ async function keep() {
       }),
     ),
   )
-  if (!failure.value) name.value = ''
+  if (!refused.value) name.value = ''
 }
 
 function forget(walk: number) {
@@ -70,7 +64,7 @@ function forget(walk: number) {
         <button type="submit" class="button whitespace-nowrap">Keep this walk</button>
       </form>
       <Trouble v-if="failure" class="mb-2" :text="failure" />
-      <p v-if="kept.length === 0" class="text-ink2">
+      <p v-if="kept?.length === 0" class="text-ink2">
         A kept walk is walked again after every edit, and says when it comes out another way.
       </p>
       <ul>

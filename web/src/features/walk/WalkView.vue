@@ -2,6 +2,7 @@
 import { storeToRefs } from 'pinia'
 import { computed, ref, watch } from 'vue'
 import { useJourneyStore } from '@/features/workbench/journeyStore'
+import { useEstimate } from '@/features/workbench/useEstimate'
 import Trellis from '@/trellis/Trellis.vue'
 import Trouble from '@/ui/Trouble.vue'
 import type { WalkChoice, Walker } from '@/api/types'
@@ -14,16 +15,18 @@ import WalkerForm from './WalkerForm.vue'
 /** One person goes through a journey, step by step, each turn explained. */
 const props = defineProps<{ id: number }>()
 const store = useJourneyStore()
-const { view, journey, estimate, loadFailure } = storeToRefs(store)
+const { view, journey, loadFailure } = storeToRefs(store)
+const { estimate } = useEstimate()
 watch(
   () => props.id,
-  (id) => store.open(id, null),
+  (id) => store.open(id),
   { immediate: true },
 )
 
 const walker = ref<Walker>(newWalker(new Date()))
 const { walk, lines, ask, atEnd, failure, step, skip, shown } = useWalk(
   () => props.id,
+  () => view.value?.version ?? 0,
   () => walker.value,
 )
 

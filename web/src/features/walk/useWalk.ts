@@ -1,6 +1,8 @@
-import { computed, ref, shallowRef, watch } from 'vue'
-import { answerOf, api, reasonOf } from '@/api/client'
-import type { WalkChoice, Walker, WalkView } from '@/api/types'
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref, watch } from 'vue'
+import { reasonOf } from '@/api/client'
+import { questions } from '@/api/queries'
+import type { WalkChoice, Walker } from '@/api/types'
 
 /** Somebody like most people, who comes on the next Monday at nine. */
 export function newWalker(today: Date): Walker {
@@ -24,31 +26,15 @@ export function newWalker(today: Date): Walker {
  * A walk through a journey. The server walks it anew from its start with each choice; how much of
  * it is shown is up to here, so that one can go step by step, and back.
  */
-export function useWalk(journey: () => number, walker: () => Walker) {
-  const walk = shallowRef<WalkView | null>(null)
-  const failure = ref<string | null>(null)
+export function useWalk(journey: () => number, version: () => number, walker: () => Walker) {
   const shown = ref(0)
-  let newest = 0
+  const asked = useQuery(() => questions.walk(journey(), version(), walker()))
+  const walk = computed(() => asked.data.value ?? null)
+  const failure = computed(() => (asked.error.value ? reasonOf(asked.error.value) : null))
 
-  async function go(): Promise<void> {
-    const number = ++newest
-    try {
-      const answer = await answerOf(
-        api.POST('/api/journeys/{id}/walks', {
-          params: { path: { id: journey() } },
-          body: { journey: null, walker: walker() },
-        }),
-      )
-      if (number !== newest) return
-      walk.value = answer
-      failure.value = null
-      shown.value = Math.min(Math.max(shown.value, 1), answer.lines.length)
-    } catch (problem) {
-      if (number === newest) failure.value = reasonOf(problem)
-    }
-  }
-
-  watch([journey, walker], go, { deep: true, immediate: true })
+  watch(walk, (found) => {
+    if (found) shown.value = Math.min(Math.max(shown.value, 1), found.lines.length)
+  })
 
   const lines = computed(() => walk.value?.lines.slice(0, shown.value) ?? [])
   const atEnd = computed(() => shown.value >= (walk.value?.lines.length ?? 0))

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import type { FindingView } from '@/api/types'
 import { useJourneyStore } from './journeyStore'
+import { useSelection } from './selectionStore'
 
 const props = defineProps<{ finding: FindingView; showPlace?: boolean }>()
 const store = useJourneyStore()
+const selection = useSelection()
 
 function mend() {
   const fix = props.finding.fix
@@ -19,7 +21,7 @@ function mend() {
       v-if="showPlace && finding.step"
       type="button"
       class="button button-small"
-      @click="store.select(finding.step)"
+      @click="selection.select(finding.step)"
     >
       Show
     </button>

@@ -2,14 +2,14 @@
 import { onMounted, ref, useTemplateRef } from 'vue'
 import { reasonOf } from '@/api/client'
 import Trouble from '@/ui/Trouble.vue'
-import { useJourneyStore } from './journeyStore'
+import { useLibrary } from './useLibrary'
 import { contentOf, type MessageKind } from './newSteps'
 
 /** Writes a message into the library; its text comes later. */
 const props = withDefaults(defineProps<{ kind?: MessageKind }>(), { kind: 'email' })
 const emit = defineEmits<{ added: [message: string]; cancel: [] }>()
 
-const store = useJourneyStore()
+const { addMessage } = useLibrary()
 const name = ref('')
 const words = ref('')
 const trouble = ref<string | null>(null)
@@ -19,7 +19,7 @@ onMounted(() => first.value?.focus())
 async function add() {
   trouble.value = null
   try {
-    const added = await store.addMessage(name.value, contentOf(props.kind, words.value))
+    const added = await addMessage(name.value, contentOf(props.kind, words.value))
     emit('added', added.id)
   } catch (failure) {
     trouble.value = reasonOf(failure)

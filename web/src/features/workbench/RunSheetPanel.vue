@@ -6,6 +6,7 @@ import type { Phrase, Row, UnderstoodView } from '@/api/types'
 import EditableLine from './EditableLine.vue'
 import { placeAbove, START } from './edits'
 import { useJourneyStore } from './journeyStore'
+import { useSelection } from './selectionStore'
 import RemoveQuestion from './RemoveQuestion.vue'
 import RemoveSeveral from './RemoveSeveral.vue'
 import RunSheetRow from './RunSheetRow.vue'
@@ -24,7 +25,9 @@ import type { SeriesAction } from './useSeries'
 
 const emit = defineEmits<{ help: [] }>()
 const store = useJourneyStore()
-const { view, journey, selected, chosen } = storeToRefs(store)
+const selection = useSelection()
+const { view, journey } = storeToRefs(store)
+const { selected, chosen } = storeToRefs(selection)
 const arrangements = useArrangements()
 const { clipboard, refusal, order, cut } = arrangements
 const list = useTemplateRef<HTMLElement>('list')
@@ -91,14 +94,14 @@ function typedOf(id: string): Phrase | null {
 
 function edit(row: string, slot = 0) {
   if (!typedOf(row)) return
-  store.select(row)
+  selection.select(row)
   editing.value = { row, slot }
 }
 
 function edited(result: UnderstoodView) {
   store.edit('change sentence', () => result.journey)
   editing.value = null
-  store.select(result.selected)
+  selection.select(result.selected)
   focusRow()
 }
 
@@ -109,7 +112,7 @@ function leaveEditing() {
 
 function added(row: string) {
   addAbove.value = false
-  store.select(row)
+  selection.select(row)
 }
 
 function write(begin = '', above = false) {
@@ -148,7 +151,7 @@ async function copy(taking: boolean) {
   if (!arrangeable.value) return
   if (!taking) return void order('COPY', chosen.value)
   const next = neighbourOf(chosen.value[0]!)
-  if (await cut(chosen.value)) store.select(next)
+  if (await cut(chosen.value)) selection.select(next)
   focusRow()
 }
 
@@ -179,14 +182,14 @@ function go(to: number | 'FIRST' | 'LAST', extend: boolean) {
   const place = to === 'FIRST' ? 0 : to === 'LAST' ? last : here + to
   const next = stops.value[Math.max(0, Math.min(last, place))]
   if (!next) return
-  if (extend && rows.value.some((row) => row.id === next)) store.extendTo(next)
-  else store.select(next)
+  if (extend && rows.value.some((row) => row.id === next)) selection.extendTo(next)
+  else selection.select(next)
   focusRow()
 }
 
 function select(row: Row, event: MouseEvent) {
-  if (event.shiftKey) store.extendTo(row.id)
-  else store.select(row.id)
+  if (event.shiftKey) selection.extendTo(row.id)
+  else selection.select(row.id)
 }
 
 function nextFinding(back: boolean) {
@@ -198,7 +201,7 @@ function nextFinding(back: boolean) {
   const next = back
     ? (order.findLast((id) => all.indexOf(id) < here) ?? order.at(-1))
     : (order.find((id) => all.indexOf(id) > here) ?? order[0])
-  store.select(next!)
+  selection.select(next!)
   focusRow()
 }
 
@@ -314,7 +317,7 @@ const CHOICES: Record<string, () => unknown> = {
           :reason="why.reasons.value[line.id]"
           :selected="line.id === selected"
           :current="line.id === current"
-          @select="store.select(line.id)"
+          @select="selection.select(line.id)"
           @edit="(slot) => edit(line.id, slot)"
         >
           <LogIn v-if="line.id === START" class="size-4 shrink-0 text-ink2" aria-hidden="true" />
@@ -327,8 +330,8 @@ const CHOICES: Record<string, () => unknown> = {
           :draggable="row.kind !== 'ARM' && !row.ofStrand && editing?.row !== row.id"
           :class="[markOf(row.id), { 'opacity-50': dragged.includes(row.id) }]"
           @dragstart="start($event, row.id)"
-          @pointerenter="store.hovered = row.id"
-          @pointerleave="store.hovered = null"
+          @pointerenter="selection.hovered = row.id"
+          @pointerleave="selection.hovered = null"
           @dragover="over($event, row.id)"
           @drop="dropped"
         >
@@ -346,7 +349,7 @@ const CHOICES: Record<string, () => unknown> = {
               :reach="reachOf(row)"
               :findings="findingsOf(row)"
               :reason="why.reasons.value[row.id]"
-              :hovered="row.id === store.hovered"
+              :hovered="row.id === selection.hovered"
               :selected="chosen.includes(row.id)"
               :current="row.id === current"
               :folded="folded.has(row.id) ? (shown.hidden.get(row.id) ?? 0) : null"
@@ -391,7 +394,7 @@ const CHOICES: Record<string, () => unknown> = {
           :reason="why.reasons.value[line.id]"
           :selected="line.id === selected"
           :current="line.id === current"
-          @select="store.select(line.id)"
+          @select="selection.select(line.id)"
           @edit="(slot) => edit(line.id, slot)"
           @dragover="line.id === 'goal' && over($event, 'goal')"
           @drop="dropped"

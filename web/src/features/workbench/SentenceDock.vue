@@ -5,6 +5,7 @@ import type { UnderstoodView } from '@/api/types'
 import DropMenu, { type MenuChoice } from '@/ui/DropMenu.vue'
 import { findArm, findStep, insertAfter, START } from './edits'
 import { useJourneyStore } from './journeyStore'
+import { useLibrary } from './useLibrary'
 import NewMessage from './NewMessage.vue'
 import { newStep, STEP_KINDS, type StepKind } from './newSteps'
 import TypedLine from './typing/TypedLine.vue'
@@ -27,7 +28,8 @@ const emit = defineEmits<{
 }>()
 
 const store = useJourneyStore()
-const { journey, view } = storeToRefs(store)
+const library = useLibrary()
+const { journey } = storeToRefs(store)
 const line = useTemplateRef<InstanceType<typeof TypedLine>>('line')
 /** The kind of step that a message is being written for. */
 const writing = ref<StepKind | null>(null)
@@ -64,9 +66,9 @@ async function choose(id: string) {
 function add(kind: StepKind) {
   if (!journey.value) return
   const step = newStep(kind, journey.value, known.value, {
-    messages: store.messages,
-    strands: store.strands.map((one) => one.id),
-    journeys: view.value?.otherJourneys ?? [],
+    messages: library.messages.value,
+    strands: library.strands.value.map((one) => one.id),
+    journeys: library.otherJourneys.value,
   })
   writing.value = step === null ? kind : null
   if (!step) return

@@ -5,9 +5,11 @@ import { reasonOf } from '@/api/client'
 import type { StateChange } from '@/api/types'
 import Trouble from '@/ui/Trouble.vue'
 import { useJourneyStore } from './journeyStore'
+import { useSelection } from './selectionStore'
 
 /** Says plainly whether people enter, and changes it: first what will happen, then the button. */
 const store = useJourneyStore()
+const selection = useSelection()
 const { view, save } = storeToRefs(store)
 
 const MEANS = {
@@ -77,7 +79,7 @@ async function change() {
             <button
               type="button"
               class="button button-small"
-              @click="store.select(error.step ?? 'journey')"
+              @click="selection.select(error.step ?? 'journey')"
             >
               Show
             </button>

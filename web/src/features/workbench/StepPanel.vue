@@ -13,12 +13,16 @@ import WaitEditor from './editors/WaitEditor.vue'
 import { emailsBefore, findArm, findStep, replaceStep } from './edits'
 import FindingNote from './FindingNote.vue'
 import { useJourneyStore } from './journeyStore'
+import { useSelection } from './selectionStore'
 import StepFigures from './StepFigures.vue'
+import { useEstimate } from './useEstimate'
 import { useKeptWalks } from './useKeptWalks'
 import VersionsPanel from './VersionsPanel.vue'
 
 const store = useJourneyStore()
-const { view, journey, estimate, selected } = storeToRefs(store)
+const { view, journey } = storeToRefs(store)
+const { selected } = storeToRefs(useSelection())
+const { estimate } = useEstimate()
 const tab = ref<'step' | 'checks' | 'versions'>('step')
 const TABS = { step: '', checks: 'Checks', versions: 'Versions' } as const
 

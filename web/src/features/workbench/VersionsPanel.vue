@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { storeToRefs } from 'pinia'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
 import { answerOf, api, reasonOf } from '@/api/client'
-import type { VersionView, WholeVersion } from '@/api/types'
+import { outdated, questions } from '@/api/queries'
 import DraftInput from '@/ui/DraftInput.vue'
 import { clock, day } from '@/ui/figures'
 import Trouble from '@/ui/Trouble.vue'
@@ -12,56 +13,41 @@ import { useJourneyStore } from './journeyStore'
 /** Every version that was saved: when, by whom, what has changed since; and back to it. */
 const store = useJourneyStore()
 const { view, author } = storeToRefs(store)
-const versions = shallowRef<VersionView[]>([])
-const open = shallowRef<WholeVersion | null>(null)
+const opened = ref<number | null>(null)
 const all = ref(false)
-const failure = ref<string | null>(null)
+const refused = ref<string | null>(null)
 
-const path = computed(() => ({ id: view.value!.id }))
+const newest = computed(() => [view.value!.id, view.value!.version] as const)
+const list = useQuery(() => questions.versions(...newest.value))
+const whole = useQuery(() => ({
+  ...questions.version(newest.value[0], opened.value ?? 0, newest.value[1]),
+  enabled: opened.value !== null,
+}))
+const versions = computed(() => list.data.value ?? [])
+const open = computed(() => (opened.value === null ? null : (whole.data.value ?? null)))
+const failure = computed(() => {
+  const reason = list.error.value ?? whole.error.value
+  return refused.value ?? (reason ? reasonOf(reason) : null)
+})
 const lines = computed(() =>
   (open.value?.difference ?? []).filter((line) => all.value || line.kind !== 'SAME'),
 )
 const chosen = computed(() => versions.value.find((one) => one.version === open.value?.version))
 
-async function attempt(work: () => Promise<void>) {
-  failure.value = null
+async function rename(version: number, name: string) {
+  refused.value = null
   try {
-    await work()
-  } catch (problem) {
-    failure.value = reasonOf(problem)
-  }
-}
-
-watch(
-  () => [view.value?.id, view.value?.version],
-  () => {
-    void attempt(async () => {
-      versions.value = await answerOf(
-        api.GET('/api/journeys/{id}/versions', { params: { path: path.value } }),
-      )
-      if (open.value) await look(open.value.version)
-    })
-  },
-  { immediate: true },
-)
-
-async function look(version: number) {
-  open.value = await answerOf(
-    api.GET('/api/journeys/{id}/versions/{version}', {
-      params: { path: { ...path.value, version } },
-    }),
-  )
-}
-
-const rename = (version: number, name: string) =>
-  attempt(async () => {
-    versions.value = await answerOf(
+    await answerOf(
       api.PUT('/api/journeys/{id}/versions/{version}/name', {
-        params: { path: { ...path.value, version } },
+        params: { path: { id: newest.value[0], version } },
         body: { name },
       }),
     )
-  })
+    await outdated('versions', newest.value[0])
+  } catch (problem) {
+    refused.value = reasonOf(problem)
+  }
+}
 
 function restore() {
   const then = open.value
@@ -81,9 +67,9 @@ function restore() {
           <button
             type="button"
             class="w-full rounded-[6px] px-2 py-1 text-left"
-            :class="one.version === open?.version ? 'bg-marigold-soft' : 'hover:bg-sunk'"
-            :aria-pressed="one.version === open?.version"
-            @click="attempt(() => look(one.version))"
+            :class="one.version === opened ? 'bg-marigold-soft' : 'hover:bg-sunk'"
+            :aria-pressed="one.version === opened"
+            @click="opened = one.version"
           >
             <b>{{ one.name ?? `Version ${one.version}` }}</b>
             <span class="note block">

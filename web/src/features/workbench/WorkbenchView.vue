@@ -11,12 +11,14 @@ import type { Share } from '@/api/types'
 import { count, margin } from '@/ui/figures'
 import Trouble from '@/ui/Trouble.vue'
 import { useJourneyStore } from './journeyStore'
+import { useSelection } from './selectionStore'
 import KeyHelp from './KeyHelp.vue'
 import RunSheetPanel from './RunSheetPanel.vue'
 import SaveConflict from './SaveConflict.vue'
 import SaveNote from './SaveNote.vue'
 import StateBar from './StateBar.vue'
 import StepPanel from './StepPanel.vue'
+import { useEstimate } from './useEstimate'
 import { useFolding } from './useFolding'
 
 const props = defineProps<{ id: number }>()
@@ -24,7 +26,10 @@ const props = defineProps<{ id: number }>()
 const store = useJourneyStore()
 const router = useRouter()
 const route = useRoute()
-const { view, journey, estimate, selected, save, loadFailure } = storeToRefs(store)
+const selection = useSelection()
+const { view, journey, save, loadFailure } = storeToRefs(store)
+const { selected } = storeToRefs(selection)
+const { estimate, noEstimate, estimateAgain } = useEstimate()
 const trellis = useTemplateRef<InstanceType<typeof Trellis>>('trellis')
 const zoom = ref(1)
 /** What is folded in the run sheet is folded in the picture, too. */
@@ -43,7 +48,12 @@ const help = ref(false)
 
 watch(
   () => props.id,
-  (id) => store.open(id, typeof route.query.step === 'string' ? route.query.step : null),
+  (id) => {
+    if (view.value?.id !== id || route.query.step) {
+      selection.select(typeof route.query.step === 'string' ? route.query.step : null)
+    }
+    void store.open(id)
+  },
   { immediate: true },
 )
 /* The address names the chosen step, so that a reload comes back to it. */
@@ -133,7 +143,13 @@ useEventListener('keydown', (event: KeyboardEvent) => {
         <section v-if="!help" class="panel flex min-h-0 min-w-0 flex-col" aria-labelledby="trellis">
           <div class="panel-head">
             <h2 id="trellis">Trellis</h2>
-            <span class="note">
+            <span v-if="noEstimate" class="flex min-w-0 items-center gap-2 text-clay" role="alert">
+              <span class="truncate" :title="noEstimate">No estimate: {{ noEstimate }}</span>
+              <button type="button" class="button button-small" @click="estimateAgain">
+                Try again
+              </button>
+            </span>
+            <span v-else class="note">
               ribbon = share of people · leaf filled = opened
               <template v-if="estimate && journey.body.length"
                 >· estimate, {{ count(estimate.people) }} people{{
@@ -154,12 +170,12 @@ useEventListener('keydown', (event: KeyboardEvent) => {
               ref="trellis"
               v-model:zoom="zoom"
               :body="folded(store.drawn, closed)"
-              :hovered="store.hovered"
+              :hovered="selection.hovered"
               :measures="estimate"
               :sheet="view.sheet"
               :selected="selected"
-              @hover="(step) => (store.hovered = step)"
-              @select="store.select"
+              @hover="(step) => (selection.hovered = step)"
+              @select="selection.select"
             />
             <p v-else class="p-4 text-ink2">The picture grows as you add steps to the run sheet.</p>
           </div>

@@ -4,6 +4,7 @@ import { answerOf, api, reasonOf } from '@/api/client'
 import type { ArrangementOrder, StepDocument } from '@/api/types'
 import { allSteps } from './edits'
 import { useJourneyStore } from './journeyStore'
+import { useSelection } from './selectionStore'
 
 type Action = ArrangementOrder['action']
 
@@ -36,6 +37,7 @@ const clipboard = useStorage<StepDocument[]>('open-trellis.copied-steps', [])
  */
 export function useArrangements() {
   const store = useJourneyStore()
+  const selection = useSelection()
   /** Why the last order was refused; null if it was not. */
   const refusal = ref<string | null>(null)
   let last: Promise<unknown> = Promise.resolve()
@@ -65,7 +67,7 @@ export function useArrangements() {
       if (name) store.edit(`${name} ${count}`, () => done.journey)
       const arm = rows.length === 1 && !done.steps.some((step) => step.id === rows[0])
       if (action !== 'REMOVE' && action !== 'COPY' && !arm) {
-        store.choose(done.steps.map((step) => step.id))
+        selection.choose(done.steps.map((step) => step.id))
       }
       return true
     } catch (failure) {

@@ -2,6 +2,7 @@ import { storeToRefs } from 'pinia'
 import { computed, ref } from 'vue'
 import { findStep, removalOf, removeOnly, removeWithRest } from './edits'
 import { useJourneyStore } from './journeyStore'
+import { useSelection } from './selectionStore'
 import type { useArrangements } from './useArrangements'
 
 /** Steps that are about to be removed. */
@@ -23,7 +24,9 @@ export function useRemoving(
   focusRow: () => void,
 ) {
   const store = useJourneyStore()
-  const { journey, selected, chosen } = storeToRefs(store)
+  const selection = useSelection()
+  const { journey } = storeToRefs(store)
+  const { selected, chosen } = storeToRefs(selection)
   const asking = ref<Asked | null>(null)
   const removal = computed(() =>
     asking.value && journey.value ? removalOf(journey.value, asking.value.row) : null,
@@ -53,7 +56,7 @@ export function useRemoving(
     store.edit('remove step', (before) =>
       how === 'only' ? removeOnly(before, id) : removeWithRest(before, id),
     )
-    store.select(next)
+    selection.select(next)
     focusRow()
   }
 
@@ -61,7 +64,7 @@ export function useRemoving(
     const gone = asking.value?.rows ?? []
     asking.value = null
     const next = after(gone[0]!)
-    if (await order('REMOVE', gone)) store.select(next)
+    if (await order('REMOVE', gone)) selection.select(next)
     focusRow()
   }
 

@@ -2,10 +2,12 @@ import { storeToRefs } from 'pinia'
 import { computed } from 'vue'
 import type { FindingView, Row, StepMeasures } from '@/api/types'
 import { useJourneyStore } from './journeyStore'
+import { useEstimate } from './useEstimate'
 
 /** What the estimate and the checks say about the rows of the run sheet. */
 export function useRowFigures() {
-  const { view, estimate } = storeToRefs(useJourneyStore())
+  const { view } = storeToRefs(useJourneyStore())
+  const { estimate } = useEstimate()
   const measures = computed(() => new Map(estimate.value?.steps.map((step) => [step.id, step])))
   const arms = computed(
     () =>

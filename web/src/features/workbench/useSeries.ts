@@ -1,5 +1,6 @@
 import type { MenuChoice } from '@/ui/DropMenu.vue'
 import { useJourneyStore } from './journeyStore'
+import { useLibrary } from './useLibrary'
 import { contentOf, type MessageKind } from './newSteps'
 import type { Details } from './useArrangements'
 
@@ -28,10 +29,11 @@ export const SERIES: MenuChoice[] = [
 /** What a series needs besides its place: a message or a field that is there, or a new one. */
 export function useSeries() {
   const store = useJourneyStore()
+  const { messages, addMessage, knownNames } = useLibrary()
 
   async function messageOf(kind: MessageKind, name: string): Promise<string> {
-    const known = store.messages.find((one) => one.content.kind === kind && one.name === name)
-    return (known ?? (await store.addMessage(name, contentOf(kind, name)))).id
+    const known = messages.value.find((one) => one.content.kind === kind && one.name === name)
+    return (known ?? (await addMessage(name, contentOf(kind, name)))).id
   }
 
   async function details(id: string): Promise<[SeriesAction, Details]> {
@@ -42,7 +44,7 @@ export function useSeries() {
     }
     if (action === 'REMIND') {
       series.message = await messageOf('email', `Reminder: ${store.journey?.name}`.slice(0, 80))
-      series.field = store.knownNames('FieldName')[0] ?? 'renewal'
+      series.field = knownNames('FieldName')[0] ?? 'renewal'
     }
     return [action, series]
   }

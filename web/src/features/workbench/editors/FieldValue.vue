@@ -2,6 +2,7 @@
 import DraftInput from '@/ui/DraftInput.vue'
 import { computed } from 'vue'
 import { useJourneyStore } from '../journeyStore'
+import { useLibrary } from '../useLibrary'
 import NameField from './NameField.vue'
 import type { Shape, Value } from './shapes'
 import { choiceWords } from './words'
@@ -18,6 +19,7 @@ const props = defineProps<{
 const emit = defineEmits<{ change: [value: Value] }>()
 
 const store = useJourneyStore()
+const { messages, strands } = useLibrary()
 const INPUTS = { date: 'date', clock: 'time' } as Record<string, string>
 
 /** What is on offer where only some values make sense; null where any text does. */
@@ -29,10 +31,10 @@ const offered = computed<{ value: string; name: string }[] | null>(() => {
     return props.shape.values.map((one) => ({ value: one, name: choiceWords(one) }))
   }
   if (props.type === 'MessageId') {
-    return known(store.messages.map((one) => ({ value: one.id, name: one.name })))
+    return known(messages.value.map((one) => ({ value: one.id, name: one.name })))
   }
   if (props.type === 'StrandId') {
-    return known(store.strands.map((one) => ({ value: one.id, name: one.name })))
+    return known(strands.value.map((one) => ({ value: one.id, name: one.name })))
   }
   if (props.type === 'StepId') {
     const ids = props.emails.length > 0 ? props.emails : store.stepIds

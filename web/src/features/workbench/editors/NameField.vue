@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import DraftInput from '@/ui/DraftInput.vue'
 import { computed, useId } from 'vue'
-import { useJourneyStore } from '../journeyStore'
+import { useLibrary } from '../useLibrary'
 
 /** A name of some kind: any text, with those that the account already knows on offer. */
 const props = defineProps<{ value: string; type: string; label: string }>()
 const emit = defineEmits<{ change: [value: string] }>()
 
-const store = useJourneyStore()
+const { knownNames } = useLibrary()
 const id = useId()
-const known = computed(() => store.knownNames(props.type))
+const known = computed(() => knownNames(props.type))
 
 function set(event: Event) {
   const text = (event.target as HTMLInputElement).value.trim()

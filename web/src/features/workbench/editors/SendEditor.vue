@@ -4,19 +4,19 @@ import { computed, ref } from 'vue'
 import { reasonOf } from '@/api/client'
 import type { SendStep } from '@/api/types'
 import Trouble from '@/ui/Trouble.vue'
-import { useJourneyStore } from '../journeyStore'
+import { useLibrary } from '../useLibrary'
 import NewMessage from '../NewMessage.vue'
 import SendOptions from './SendOptions.vue'
 
 const props = defineProps<{ step: SendStep; emails: string[] }>()
 const emit = defineEmits<{ change: [step: SendStep] }>()
 
-const store = useJourneyStore()
+const { messages, saveMessage } = useLibrary()
 const writing = ref(false)
 const trouble = ref<string | null>(null)
 
-const emailMessages = computed(() => store.messages.filter((one) => one.content.kind === 'email'))
-const message = computed(() => store.messages.find((one) => one.id === props.step.message))
+const emailMessages = computed(() => messages.value.filter((one) => one.content.kind === 'email'))
+const message = computed(() => messages.value.find((one) => one.id === props.step.message))
 
 function written(added: string) {
   writing.value = false
@@ -31,7 +31,7 @@ async function setLinks(event: Event) {
     .map((link) => link.trim())
     .filter(Boolean)
   try {
-    await store.saveMessage({ ...message.value, links })
+    await saveMessage({ ...message.value, links })
   } catch (failure) {
     trouble.value = reasonOf(failure)
   }

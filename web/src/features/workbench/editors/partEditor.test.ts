@@ -1,8 +1,16 @@
+import { VueQueryPlugin } from '@tanstack/vue-query'
 import { createPinia } from 'pinia'
-import { afterEach, describe, expect, it } from 'vitest'
+import { afterEach, describe, expect, it, vi } from 'vitest'
 import { type App, createApp, h, nextTick, shallowRef } from 'vue'
+import { queryClient } from '@/api/queries'
 import PartEditor from './PartEditor.vue'
 import { beginning, type Fields, part, shapeOf, type Value, WEEKDAYS } from './shapes'
+
+vi.mock('@/api/client', () => ({
+  api: { GET: () => Promise.resolve([]) },
+  answerOf: (asked: Promise<unknown>) => asked,
+  reasonOf: String,
+}))
 
 const KNOWN = { StepId: 'a', MessageId: 'hello', SegmentName: 'Keen', LinkName: 'A' }
 const FAMILIES = ['Trigger', 'ReEntry', 'WaitRule', 'RecordChange', 'Notice', 'EmailRef']
@@ -25,7 +33,7 @@ function edit(name: string, start: Value) {
       onChange: (changed: Value) => (value.value = changed),
     }),
   )
-  app.use(createPinia()).mount(host)
+  app.use(createPinia()).use(VueQueryPlugin, { queryClient }).mount(host)
   return { value, host }
 }
 

@@ -5,6 +5,7 @@ import { reasonOf } from '@/api/client'
 import type { Completion, Phrase, UnderstoodView } from '@/api/types'
 import Sentence from '@/ui/Sentence.vue'
 import { useJourneyStore } from '../journeyStore'
+import { useLibrary } from '../useLibrary'
 import { contentOf } from '../newSteps'
 import { follow, nextSlot, slotsOf, textOf, type Slot } from './slots'
 import { useReading } from './useReading'
@@ -26,6 +27,7 @@ const props = defineProps<{
 const emit = defineEmits<{ understood: [result: UnderstoodView]; cancel: [] }>()
 
 const store = useJourneyStore()
+const { addMessage } = useLibrary()
 const { journey, view } = storeToRefs(store)
 const list = useId()
 const hint = useId()
@@ -144,7 +146,7 @@ async function finish(writing = true) {
     let read = await readNow(text.value)
     const named = read?.refused?.missing
     if (named && writing) {
-      await store.addMessage(named.name, contentOf(named.text ? 'text' : 'email', named.name))
+      await addMessage(named.name, contentOf(named.text ? 'text' : 'email', named.name))
       forget()
       read = await readNow(text.value)
     }

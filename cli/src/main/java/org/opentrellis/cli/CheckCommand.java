@@ -9,9 +9,9 @@ import org.opentrellis.core.behaviour.TypicalBehaviour;
 import org.opentrellis.core.check.CheckContext;
 import org.opentrellis.core.check.Checks;
 import org.opentrellis.core.check.Finding;
+import org.opentrellis.core.check.Neighbour;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.JourneyFile;
-import org.opentrellis.core.journey.Journey;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Parameters;
@@ -35,8 +35,11 @@ final class CheckCommand implements Callable<Integer> {
     List<JourneyFile> read = JourneyFiles.read(files);
     var out = spec.commandLine().getOut();
     for (JourneyFile file : read) {
-      List<Journey> others =
-          read.stream().filter(one -> one != file).map(JourneyFile::journey).toList();
+      List<Neighbour> others =
+          read.stream()
+              .filter(one -> one != file)
+              .map(one -> Neighbour.of(one.journey(), JourneyFiles.catalogue(read)))
+              .toList();
       CheckContext context =
           new CheckContext(
               file.journey(),

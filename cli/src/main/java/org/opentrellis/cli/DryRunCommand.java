@@ -31,6 +31,7 @@ import org.opentrellis.core.format.JourneyFile;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.Circles;
 import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.Leads;
 import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.measure.RunMeasures;
 import org.opentrellis.core.problem.Refused;
@@ -179,7 +180,7 @@ final class DryRunCommand implements Callable<Integer> {
   private DryRun run(List<JourneyFile> read, CohortSettings settings, Optional<CohortPlan> plan) {
     List<Journey> journeys = read.stream().map(JourneyFile::journey).toList();
     var catalogue = JourneyFiles.catalogue(read);
-    Circles.find(journeys.stream().map(j -> Strands.expand(j, catalogue)).toList())
+    Circles.find(journeys.stream().map(j -> Leads.of(Strands.expand(j, catalogue))).toList())
         .ifPresent(
             circle -> {
               throw JourneyFiles.refused(

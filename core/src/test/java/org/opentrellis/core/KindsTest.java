@@ -19,6 +19,7 @@ import org.junit.jupiter.api.TestFactory;
 import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.check.CheckContext;
 import org.opentrellis.core.check.Checks;
+import org.opentrellis.core.check.Neighbour;
 import org.opentrellis.core.dryrun.CohortSettings;
 import org.opentrellis.core.dryrun.DryRun;
 import org.opentrellis.core.format.Documents;
@@ -163,7 +164,7 @@ class KindsTest {
             journey,
             RandomJourneys.CATALOGUE,
             RandomJourneys.behaviour(1),
-            List.of(journey),
+            List.of(Neighbour.of(journey, RandomJourneys.CATALOGUE)),
             LocalDate.parse("2027-03-22"));
     assertThat(Checks.run(context)).isNotNull();
   }

@@ -42,7 +42,7 @@ public final class Killing {
       score.start(ready, "after a kill in the first start: " + folder);
       if (ready) {
         Api api = server.api();
-        expect(score, api.get("/api/journeys"), JOURNEYS_OF_DEMO, "journeys of the demo");
+        expect(score, api.get("/api/journeys/names"), JOURNEYS_OF_DEMO, "journeys of the demo");
         expect(score, api.get("/api/dry-runs"), JOURNEYS_OF_DEMO, "runs of the demo");
         expect(score, api.get("/api/kept-comparisons"), 1, "comparison of the demo");
       }
@@ -51,8 +51,10 @@ public final class Killing {
 
   private static void expect(Score score, Api.Answer answer, int count, String what) {
     score.acknowledge();
-    if (answer.body().size() != count) {
-      score.lose("%d instead of %d %s".formatted(answer.body().size(), count, what));
+    JsonNode body = answer.body();
+    int found = body.isArray() ? body.size() : body.at("/total").asInt();
+    if (found != count) {
+      score.lose("%d instead of %d %s".formatted(found, count, what));
     }
   }
 
@@ -68,9 +70,9 @@ public final class Killing {
       score.start(ready, "after a kill in the upgrade of " + old + ": " + folder);
       if (ready) {
         score.acknowledge();
-        JsonNode journeys = server.api().get("/api/journeys").body();
+        JsonNode journeys = server.api().get("/api/journeys/names").body();
         TreeSet<String> names = new TreeSet<>();
-        journeys.forEach(one -> names.add(one.at("/journey/name").asString()));
+        journeys.forEach(one -> names.add(one.at("/name").asString()));
         if (!names.equals(new TreeSet<>(old.journeys()))) {
           score.lose("journeys of " + old + ": " + names);
         }

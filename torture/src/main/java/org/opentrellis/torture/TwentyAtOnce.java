@@ -97,7 +97,7 @@ public final class TwentyAtOnce implements Ordeal {
                   "modelDecides": true}}
                 """
                     .formatted(name)));
-    unique(score, "/api/journeys", "/journey/name");
+    unique(score, "/api/journeys/names", "/name");
     unique(score, "/api/strands", "/document/id");
     unique(score, "/api/segments", "/document/name");
     unique(score, "/api/messages", "/name");

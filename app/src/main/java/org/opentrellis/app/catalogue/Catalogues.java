@@ -9,13 +9,18 @@ import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.SaveLost;
 import org.opentrellis.app.messages.MessageLibrary;
+import org.opentrellis.app.revisions.CatalogueChanged;
+import org.opentrellis.app.revisions.Revisions;
+import org.opentrellis.app.revisions.Snapshot;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.Catalogue;
+import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.journey.Segment;
 import org.opentrellis.core.journey.Strand;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -26,16 +31,30 @@ import tools.jackson.databind.JsonNode;
 public class Catalogues {
   private final SharedPartMapper mapper;
   private final MessageLibrary messages;
+  private final Revisions revisions;
+  private final ApplicationEventPublisher events;
   private final Clock clock;
+  private final Snapshot<Catalogue> snapshot = new Snapshot<>();
 
-  Catalogues(SharedPartMapper mapper, MessageLibrary messages, Clock clock) {
+  Catalogues(
+      SharedPartMapper mapper,
+      MessageLibrary messages,
+      Revisions revisions,
+      ApplicationEventPublisher events,
+      Clock clock) {
     this.mapper = mapper;
     this.messages = messages;
+    this.revisions = revisions;
+    this.events = events;
     this.clock = clock;
   }
 
   /** As it is now. */
   public Catalogue current() {
+    return revisions.see(Revisions.Kind.CATALOGUE, snapshot, last -> read());
+  }
+
+  private Catalogue read() {
     List<Strand> strands =
         mapper.all(SharedPartRow.STRAND).stream()
             .map(row -> Documents.readStrand(Json.tree(row.document())))
@@ -89,9 +108,10 @@ public class Catalogues {
    * @throws SaveLost if somebody else has saved since
    */
   StrandView save(Strand strand, StrandSave save) {
+    revisions.hold();
     check(strand);
     String name = strand.id().value();
-    if (!keep(SharedPartRow.STRAND, name, Documents.write(strand), save.version())) {
+    if (!keep(strand.id(), SharedPartRow.STRAND, Documents.write(strand), save.version())) {
       throw new SaveLost(
           "Somebody else has saved this strand since you opened it.",
           strand(find(SharedPartRow.STRAND, name)),
@@ -107,9 +127,10 @@ public class Catalogues {
    * @throws SaveLost if somebody else has saved since
    */
   SegmentView save(Segment segment, SegmentSave save) {
+    revisions.hold();
     check(segment);
     String name = segment.name().value();
-    if (!keep(SharedPartRow.SEGMENT, name, Documents.write(segment), save.version())) {
+    if (!keep(segment.name(), SharedPartRow.SEGMENT, Documents.write(segment), save.version())) {
       throw new SaveLost(
           "Somebody else has saved this segment since you opened it.",
           segment(find(SharedPartRow.SEGMENT, name)),
@@ -124,8 +145,9 @@ public class Catalogues {
    * @throws ProblemsFound if something in it is wrong, or it would include itself
    */
   public void replace(Strand strand) {
+    revisions.hold();
     check(strand);
-    replace(SharedPartRow.STRAND, strand.id().value(), Documents.write(strand));
+    replace(strand.id(), SharedPartRow.STRAND, Documents.write(strand));
   }
 
   /**
@@ -134,13 +156,15 @@ public class Catalogues {
    * @throws ProblemsFound if something in it is wrong
    */
   public void replace(Segment segment) {
+    revisions.hold();
     check(segment);
-    replace(SharedPartRow.SEGMENT, segment.name().value(), Documents.write(segment));
+    replace(segment.name(), SharedPartRow.SEGMENT, Documents.write(segment));
   }
 
-  private void replace(String kind, String name, JsonNode document) {
+  private void replace(Name part, String kind, JsonNode document) {
+    String name = part.value();
     Integer version = mapper.find(kind, name).map(SharedPartRow::version).orElse(null);
-    if (!keep(kind, name, document, version)) {
+    if (!keep(part, kind, document, version)) {
       throw new SaveLost(
           "Somebody else has saved \u201c%s\u201d just now. Try again.".formatted(name),
           find(kind, name).document(),
@@ -149,7 +173,8 @@ public class Catalogues {
   }
 
   /** Whether nobody else has saved since; a new one must not be there yet. */
-  private boolean keep(String kind, String name, JsonNode document, @Nullable Integer readAt) {
+  private boolean keep(Name part, String kind, JsonNode document, @Nullable Integer readAt) {
+    String name = part.value();
     int version = readAt == null ? 1 : readAt + 1;
     SharedPartRow row =
         new SharedPartRow(kind, name, Json.write(document), version, OffsetDateTime.now(clock));
@@ -162,6 +187,8 @@ public class Catalogues {
       return false;
     }
     mapper.keepVersion(row);
+    revisions.grow(Revisions.Kind.CATALOGUE);
+    events.publishEvent(new CatalogueChanged(part));
     return true;
   }
 

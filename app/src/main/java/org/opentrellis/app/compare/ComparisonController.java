@@ -1,6 +1,7 @@
 package org.opentrellis.app.compare;
 
 import java.util.List;
+import java.util.concurrent.CompletableFuture;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.compare.Compared;
 import org.opentrellis.core.compare.LineUp;
@@ -27,12 +28,12 @@ class ComparisonController {
   }
 
   @GetMapping("/comparisons")
-  ComparisonView compare(
+  CompletableFuture<ComparisonView> compare(
       @RequestParam List<String> runs,
       @RequestParam(required = false) @Nullable Integer baseline,
       @RequestParam(required = false) @Nullable LineUp lineUp,
       @RequestParam(required = false) @Nullable Compared compared) {
-    return comparisons.of(new ComparisonOrder(runs, baseline, lineUp, compared));
+    return comparisons.of(runs, baseline, lineUp, compared);
   }
 
   @GetMapping("/kept-comparisons")

@@ -4,7 +4,10 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.computing.ComputingRoom;
+import org.opentrellis.app.computing.Lane;
 import org.opentrellis.app.dryruns.DryRunSummary;
 import org.opentrellis.app.dryruns.DryRuns;
 import org.opentrellis.app.dryruns.KeptRun;
@@ -13,6 +16,7 @@ import org.opentrellis.core.compare.Compared;
 import org.opentrellis.core.compare.ComparedJourney;
 import org.opentrellis.core.compare.Comparison;
 import org.opentrellis.core.compare.LineUp;
+import org.opentrellis.core.dryrun.Effort;
 import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
@@ -26,9 +30,11 @@ import org.springframework.stereotype.Service;
 @Service
 public class Comparisons {
   private final DryRuns dryRuns;
+  private final ComputingRoom room;
 
-  Comparisons(DryRuns dryRuns) {
+  Comparisons(DryRuns dryRuns, ComputingRoom room) {
     this.dryRuns = dryRuns;
+    this.room = room;
   }
 
   /**
@@ -39,7 +45,7 @@ public class Comparisons {
    * @throws ProblemsFound if there are too few runs, too many, or one twice
    * @throws NotFound if there is no such run
    */
-  public ComparisonView of(
+  public CompletableFuture<ComparisonView> of(
       List<String> runs,
       @Nullable Integer baseline,
       @Nullable LineUp lineUp,
@@ -54,7 +60,7 @@ public class Comparisons {
     }
   }
 
-  ComparisonView of(ComparisonOrder order) {
+  private CompletableFuture<ComparisonView> of(ComparisonOrder order) {
     List<RunRef> refs = order.runs().stream().map(RunRef::of).toList();
     int baseline = order.baseline() == null ? 0 : order.baseline();
     check(refs, baseline);
@@ -66,6 +72,20 @@ public class Comparisons {
     chosen.forEach(Chosen::part);
     List<DryRunSummary> summaries =
         chosen.stream().map(one -> one.run.summary(one.ref.number())).toList();
+    int people = chosen.stream().mapToInt(one -> one.run.cohort().people()).max().orElseThrow();
+    return room.compute(
+        List.of(
+            "comparison", order, summaries, runs.values().stream().map(KeptRun::engine).toList()),
+        Lane.ofRun(people),
+        effort -> view(order, baseline, chosen, summaries, effort));
+  }
+
+  private static ComparisonView view(
+      ComparisonOrder order,
+      int baseline,
+      List<Chosen> chosen,
+      List<DryRunSummary> summaries,
+      Effort effort) {
     List<String> names = RunNames.of(summaries);
     List<ComparedJourney> sides = new ArrayList<>();
     List<ComparisonView.Column> columns = new ArrayList<>();
@@ -74,7 +94,7 @@ public class Comparisons {
       sides.add(side);
       columns.add(
           new ComparisonView.Column(
-              refs.get(i).toString(),
+              chosen.get(i).ref.toString(),
               summaries.get(i),
               names.get(i),
               side.measures(),
@@ -87,7 +107,8 @@ public class Comparisons {
             sides,
             baseline,
             order.lineUp() == null ? LineUp.EMAIL_ORDER : order.lineUp(),
-            order.compared() == null ? Compared.OPENED : order.compared()),
+            order.compared() == null ? Compared.OPENED : order.compared(),
+            effort),
         versions(chosen, names, baseline));
   }
 

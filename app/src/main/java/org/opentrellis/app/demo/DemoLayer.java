@@ -3,6 +3,7 @@ package org.opentrellis.app.demo;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
 import org.opentrellis.app.TrellisSettings;
@@ -11,9 +12,11 @@ import org.opentrellis.app.cohorts.Cohorts;
 import org.opentrellis.app.compare.KeptComparisons;
 import org.opentrellis.app.dryruns.DryRuns;
 import org.opentrellis.app.journeys.Journeys;
+import org.opentrellis.app.journeys.KeptJourney;
 import org.opentrellis.app.messages.MessageLibrary;
 import org.opentrellis.core.behaviour.ArrivalPlan;
 import org.opentrellis.core.behaviour.AudienceGroup;
+import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.CohortPlan;
 import org.opentrellis.core.behaviour.TypicalBehaviour;
 import org.opentrellis.core.format.Documents;
@@ -23,7 +26,7 @@ import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Lays the demo: Ambercomb, an invented beekeeping co-op. Only into an empty database. The journeys
@@ -53,6 +56,7 @@ class DemoLayer implements ApplicationRunner {
   private final DryRuns dryRuns;
   private final Cohorts cohorts;
   private final KeptComparisons comparisons;
+  private final TransactionTemplate transaction;
 
   DemoLayer(
       TrellisSettings settings,
@@ -61,7 +65,8 @@ class DemoLayer implements ApplicationRunner {
       Journeys journeys,
       DryRuns dryRuns,
       Cohorts cohorts,
-      KeptComparisons comparisons) {
+      KeptComparisons comparisons,
+      TransactionTemplate transaction) {
     this.settings = settings;
     this.messages = messages;
     this.catalogues = catalogues;
@@ -69,44 +74,53 @@ class DemoLayer implements ApplicationRunner {
     this.dryRuns = dryRuns;
     this.cohorts = cohorts;
     this.comparisons = comparisons;
+    this.transaction = transaction;
   }
 
   /** In one transaction: it is laid whole or not at all, and then anew at the next start. */
   @Override
-  @Transactional
   public void run(ApplicationArguments arguments) {
-    if (settings.demo() && journeys.all().isEmpty()) {
-      List<Long> runs = JOURNEYS.stream().map(this::lay).toList();
-      keepCohort();
-      comparisons.keep(
-          "The four purposes", Stream.of(0, 2, 3, 4).map(i -> runs.get(i).toString()).toList());
+    if (settings.demo() && journeys.none()) {
+      List<JourneyFile> files = JOURNEYS.stream().map(DemoLayer::read).toList();
+      List<DryRuns.Made> runs = files.stream().map(this::dryRun).toList();
+      transaction.executeWithoutResult(status -> lay(files, runs));
     }
   }
 
-  /** Lays one journey, and returns its dry run. */
-  private long lay(String name) {
-    JourneyFile file = read(name);
+  private DryRuns.Made dryRun(JourneyFile file) {
+    Behaviour behaviour = behaviourOf(file);
+    CohortPlan cohort = CohortPlan.of(PEOPLE, behaviour.groups());
+    return dryRuns.make(file.journey(), file.catalogue(), behaviour, cohort, SEED, HORIZON_DAYS);
+  }
+
+  private void lay(List<JourneyFile> files, List<DryRuns.Made> runs) {
+    List<Long> kept = new ArrayList<>();
+    for (int i = 0; i < files.size(); i++) {
+      kept.add(dryRuns.keep(runs.get(i), lay(files.get(i))));
+    }
+    keepCohort();
+    comparisons.keep(
+        "The four purposes", Stream.of(0, 2, 3, 4).map(i -> kept.get(i).toString()).toList());
+  }
+
+  /** Lays one journey. */
+  private KeptJourney lay(JourneyFile file) {
     List<Message> known = messages.all();
     file.messages().stream()
         .filter(message -> known.stream().noneMatch(one -> one.id().equals(message.id())))
         .forEach(messages::keep);
     file.strands().forEach(catalogues::replace);
     file.segments().forEach(catalogues::replace);
-    long id =
-        journeys.add(
-            file.journey(),
-            file.behaviour().orElse(TypicalBehaviour.in(Documents.USUAL_ZONE)),
-            null);
-    CohortPlan cohort =
-        CohortPlan.of(
-            PEOPLE, file.behaviour().orElse(TypicalBehaviour.in(Documents.USUAL_ZONE)).groups());
-    return dryRuns.run(id, cohort, null, SEED, HORIZON_DAYS);
+    return journeys.find(journeys.add(file.journey(), behaviourOf(file), null));
+  }
+
+  private static Behaviour behaviourOf(JourneyFile file) {
+    return file.behaviour().orElse(TypicalBehaviour.in(Documents.USUAL_ZONE));
   }
 
   /** The welcome's people as they sign up in spring: most on Mondays, some held out to compare. */
   private void keepCohort() {
-    List<AudienceGroup> groups =
-        read("first-frames").behaviour().orElse(TypicalBehaviour.in(Documents.USUAL_ZONE)).groups();
+    List<AudienceGroup> groups = behaviourOf(read("first-frames")).groups();
     ArrivalPlan arrivals = new ArrivalPlan.Daily(600, List.of(1.6, 1.2, 1.1, 1.0, 0.9, 0.6, 0.6));
     cohorts.keep("Spring sign-ups", new CohortPlan(PEOPLE, groups, arrivals, 0.05));
   }

@@ -1,6 +1,6 @@
 package org.opentrellis.app.dryruns;
 
-import java.util.List;
+import java.util.concurrent.CompletableFuture;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.measure.RunMeasures;
 import org.springframework.http.HttpStatus;
@@ -20,10 +20,12 @@ import org.springframework.web.bind.annotation.RestController;
 class DryRunController {
   private final DryRuns dryRuns;
   private final RunDesk desk;
+  private final Estimates estimates;
 
-  DryRunController(DryRuns dryRuns, RunDesk desk) {
+  DryRunController(DryRuns dryRuns, RunDesk desk, Estimates estimates) {
     this.dryRuns = dryRuns;
     this.desk = desk;
+    this.estimates = estimates;
   }
 
   @PostMapping("/dry-runs")
@@ -43,13 +45,16 @@ class DryRunController {
   }
 
   @PostMapping("/journeys/{id}/estimates")
-  RunMeasures estimate(@PathVariable long id) {
-    return dryRuns.estimate(id);
+  CompletableFuture<RunMeasures> estimate(@PathVariable long id) {
+    return estimates.of(id);
   }
 
+  /** The pinned first, then the newest; pages count from 0. */
   @GetMapping("/dry-runs")
-  List<DryRunSummary> listDryRuns(@RequestParam(required = false) @Nullable Long journey) {
-    return dryRuns.newest(journey);
+  RunPage listDryRuns(
+      @RequestParam(required = false) @Nullable Long journey,
+      @RequestParam(defaultValue = "0") int page) {
+    return dryRuns.newest(journey, page);
   }
 
   @GetMapping("/dry-runs/{id}")

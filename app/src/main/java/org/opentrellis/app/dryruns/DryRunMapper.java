@@ -1,5 +1,6 @@
 package org.opentrellis.app.dryruns;
 
+import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Delete;
@@ -35,7 +36,7 @@ interface DryRunMapper {
   @Select(
       """
       select id, name, pinned, made_at, millis, engine, people, cohort, cohort_name, seed, start_at,
-        horizon_days, catalogue, results
+        horizon_days, catalogue, results, results_at
       from dry_run where id = #{id}
       """)
   Optional<RunRow> find(long id);
@@ -58,12 +59,39 @@ interface DryRunMapper {
       from dry_run r join dry_run_journey j on j.run_id = r.id
       where #{journey,jdbcType=BIGINT} is null or j.journey_id = #{journey,jdbcType=BIGINT}
       order by r.pinned desc, r.id desc, j.number
-      limit 200
+      limit #{most} offset #{from}
       """)
-  List<SummaryRow> newest(@Nullable Long journey);
+  List<SummaryRow> newest(@Nullable Long journey, int from, int most);
 
-  @Update("update dry_run set results = #{results}, engine = #{engine} where id = #{id}")
-  void keepResults(long id, int engine, String results);
+  @Select(
+      """
+      select count(*) from dry_run_journey
+      where #{journey,jdbcType=BIGINT} is null or journey_id = #{journey,jdbcType=BIGINT}
+      """)
+  int count(@Nullable Long journey);
+
+  @Select(
+      """
+      <script>
+      select r.id, j.number, r.name, r.pinned, j.journey_id, j.journey_version, j.journey_name,
+        j.purpose, (select count(*) from dry_run_journey o where o.run_id = r.id) as journeys,
+        r.people, r.cohort_name, r.seed, r.horizon_days, r.made_at, r.millis, j.entered, j.goal_met,
+        j.last_reached
+      from dry_run r join dry_run_journey j on j.run_id = r.id
+      join (select journey_id, max(run_id) as run_id from dry_run_journey
+        where journey_id in
+        <foreach item="journey" collection="list" open="(" separator="," close=")">#{journey}</foreach>
+        group by journey_id) n on n.journey_id = j.journey_id and n.run_id = j.run_id
+      </script>
+      """)
+  List<SummaryRow> newestOf(List<Long> journeys);
+
+  @Update(
+      """
+      update dry_run set results = #{results}, engine = #{engine}, results_at = #{at}
+      where id = #{id}
+      """)
+  void keepResults(long id, int engine, String results, OffsetDateTime at);
 
   @Update("update dry_run set name = #{name}, pinned = #{pinned} where id = #{id}")
   int label(long id, @Nullable String name, boolean pinned);

@@ -1,35 +1,30 @@
 package org.opentrellis.app.dryruns;
 
-import java.time.Clock;
-import java.time.DayOfWeek;
-import java.time.Instant;
-import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
-import java.time.temporal.TemporalAdjusters;
+import java.time.format.DateTimeFormatter;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.account.Account;
-import org.opentrellis.app.catalogue.Catalogues;
-import org.opentrellis.app.cohorts.Cohorts;
+import org.opentrellis.app.computing.ComputingRoom;
+import org.opentrellis.app.computing.Lane;
 import org.opentrellis.app.http.GivenName;
 import org.opentrellis.app.http.NotFound;
-import org.opentrellis.app.journeys.Journeys;
+import org.opentrellis.app.http.Paging;
+import org.opentrellis.app.http.Refusal;
 import org.opentrellis.app.journeys.KeptJourney;
+import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.CohortPlan;
 import org.opentrellis.core.dryrun.CohortSettings;
 import org.opentrellis.core.dryrun.DryRun;
-import org.opentrellis.core.dryrun.RunControl;
+import org.opentrellis.core.dryrun.Effort;
 import org.opentrellis.core.format.Documents;
-import org.opentrellis.core.journey.Circles;
+import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Strands;
-import org.opentrellis.core.measure.RunMeasures;
-import org.opentrellis.core.problem.Problem;
-import org.opentrellis.core.problem.Problems;
 import org.opentrellis.core.problem.ProblemsFound;
-import org.opentrellis.core.problem.Refused;
 import org.opentrellis.core.report.CohortWords;
 import org.opentrellis.core.report.RunReport;
 import org.opentrellis.core.sentence.RunSheet;
@@ -38,57 +33,72 @@ import org.springframework.stereotype.Service;
 /** Makes dry runs and keeps them. */
 @Service
 public class DryRuns {
-  /** The most people that one request may ask for. */
-  static final int MOST_PEOPLE = 1_000_000;
-
-  /** Larger runs leave a processor to whatever else is asked meanwhile. */
-  private static final int LARGE = 100_000;
-
-  private static final int MOST_JOURNEYS = 6;
-  private static final int ESTIMATE_PEOPLE = 3_000;
-  private static final int ESTIMATE_DAYS = 90;
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("d MMM uuuu", Locale.ENGLISH);
 
   private final RunStore store;
   private final RunDesk desk;
-  private final Journeys journeys;
-  private final Catalogues catalogues;
-  private final Cohorts cohorts;
+  private final ComputingRoom room;
+  private final RunOrders orders;
   private final Account account;
-  private final Clock clock;
-  private final int processors = Runtime.getRuntime().availableProcessors();
+  private final Mondays mondays;
 
   DryRuns(
       RunStore store,
       RunDesk desk,
-      Journeys journeys,
-      Catalogues catalogues,
-      Cohorts cohorts,
+      ComputingRoom room,
+      RunOrders orders,
       Account account,
-      Clock clock) {
+      Mondays mondays) {
     this.store = store;
     this.desk = desk;
-    this.journeys = journeys;
-    this.catalogues = catalogues;
-    this.cohorts = cohorts;
+    this.room = room;
+    this.orders = orders;
     this.account = account;
-    this.clock = clock;
+    this.mondays = mondays;
+  }
+
+  /** A run that has been made and is still to be kept. */
+  public static final class Made {
+    private final RunSetup setup;
+    private final RunReport report;
+    private final long millis;
+
+    private Made(RunSetup setup, RunReport report, long millis) {
+      this.setup = setup;
+      this.report = report;
+      this.millis = millis;
+    }
+  }
+
+  /** Sends a cohort through a journey that may still be to be saved. */
+  public Made make(
+      Journey journey,
+      Catalogue catalogue,
+      Behaviour behaviour,
+      CohortPlan cohort,
+      long seed,
+      int days) {
+    KeptRun.Part unsaved = new KeptRun.Part(0, 0, journey, behaviour);
+    RunSetup setup =
+        new RunSetup(
+            List.of(unsaved),
+            catalogue,
+            cohort,
+            null,
+            CohortSettings.of(cohort, seed, mondays.thisWeek(), days));
+    Lane lane = Lane.ofRun(cohort.people());
+    return ComputingRoom.await(room.begin(lane, effort -> make(setup, effort)).result());
   }
 
   /**
-   * Sends a cohort through a journey as it is saved now, and keeps the run.
+   * Keeps a run of one journey.
    *
+   * @param journey what its journey was saved as
    * @return the run's id
    */
-  public long run(long journey, CohortPlan cohort, @Nullable String name, long seed, int days) {
-    KeptJourney kept = journeys.find(journey);
-    RunSetup setup =
-        new RunSetup(
-            List.of(kept),
-            catalogues.current(),
-            cohort,
-            name,
-            CohortSettings.of(cohort, seed, thisMonday(), days));
-    return make(setup, RunControl.NONE);
+  public long keep(Made made, KeptJourney journey) {
+    return store.keep(made.setup.of(KeptRun.Part.of(journey)), made.report, made.millis);
   }
 
   /**
@@ -97,19 +107,20 @@ public class DryRuns {
    * @throws ProblemsFound if the order is out of range
    */
   RunProgress begin(RunOrder order) {
-    RunSetup setup = setup(order);
-    return desk.begin(setup.cohort().people(), job -> job.done(make(setup, job), null));
+    RunSetup setup = orders.setup(order);
+    return desk.begin(
+        setup.cohort().people(),
+        effort -> {
+          Made made = make(setup, effort);
+          return new RunDesk.Outcome(store.keep(setup, made.report, made.millis), null);
+        });
   }
 
-  private long make(RunSetup setup, RunControl control) {
+  private static Made make(RunSetup setup, Effort effort) {
     long begun = System.nanoTime();
     DryRun run = setup.dryRun();
-    RunReport report = RunReport.of(run, run.run(threads(setup.cohort().people()), control));
-    return store.keep(setup, report, TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begun));
-  }
-
-  private int threads(int people) {
-    return people > LARGE ? Math.max(1, processors - 1) : processors;
+    RunReport report = RunReport.of(run, run.run(effort));
+    return new Made(setup, report, TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begun));
   }
 
   /** Begins to make a kept run again, to see whether it comes to the same figures. */
@@ -117,32 +128,40 @@ public class DryRuns {
     KeptRun kept = store.find(id);
     return desk.begin(
         kept.cohort().people(),
-        job -> {
+        effort -> {
           DryRun run = kept.again();
-          RunReport report = RunReport.of(run, run.run(threads(kept.cohort().people()), job));
-          boolean same = report.journeys().equals(kept.report().journeys());
+          RunReport report = RunReport.of(run, run.run(effort));
           store.keepResults(id, report);
-          job.done(
-              id,
-              same
-                  ? "Made again: every figure is the same."
-                  : "Made again with engine %d instead of %d: the figures are new."
-                      .formatted(report.engine(), kept.engine()));
+          return new RunDesk.Outcome(id, comparedWith(kept, report));
         });
   }
 
-  /** A quick look at a journey as it is saved now; nothing is kept. */
-  RunMeasures estimate(long journeyId) {
-    KeptJourney kept = journeys.find(journeyId);
-    CohortSettings settings = CohortSettings.of(ESTIMATE_PEOPLE, 1, thisMonday(), ESTIMATE_DAYS);
-    return RunMeasures.of(
-        new DryRun(kept.journey(), catalogues.current(), kept.behaviour(), settings)
-            .run(processors));
+  private static String comparedWith(KeptRun kept, RunReport report) {
+    if (kept.results() == null) {
+      return "Worked out anew: what it showed before was not kept, so there is nothing to compare it with.";
+    }
+    if (report.journeys().equals(kept.report().journeys())) {
+      return "Made again: every figure is the same.";
+    }
+    return kept.engine() == report.engine()
+        ? "Made again: the figures are not the same, though nothing else has changed. That should not be; please tell whoever looks after the program."
+        : "Made again with engine %d instead of %d: the figures are new."
+            .formatted(report.engine(), kept.engine());
   }
 
-  /** The pinned runs and then the newest, a line for each of their journeys. */
-  List<DryRunSummary> newest(@Nullable Long journey) {
-    return store.newest(journey);
+  /**
+   * The pinned runs and then the newest, a line for each of their journeys.
+   *
+   * @param journey only those with it; null for all
+   * @param page from 0
+   */
+  RunPage newest(@Nullable Long journey, int page) {
+    return store.newest(journey, Paging.from(page), Paging.SIZE);
+  }
+
+  /** The newest run of each of some journeys that has one, in short. */
+  public Map<Long, DryRunSummary> newestOf(List<Long> journeys) {
+    return journeys.isEmpty() ? Map.of() : store.newestOf(journeys);
   }
 
   DryRunView view(long id) {
@@ -153,10 +172,19 @@ public class DryRuns {
         IntStream.range(0, run.parts().size()).mapToObj(number -> part(run, number)).toList(),
         run.report().outgoing(),
         account.limits().of(run.report().outgoing()),
-        run.engine() == DryRun.ENGINE
-            ? null
-            : "Made by engine %d; the present one is %d, so making it again may give other figures."
-                .formatted(run.engine(), DryRun.ENGINE));
+        madeAnew(run));
+  }
+
+  /** What there is to say of how its figures came about, if anything. */
+  private static @Nullable String madeAnew(KeptRun run) {
+    if (run.engine() != DryRun.ENGINE) {
+      return "Made by engine %d; the present one is %d, so making it again may give other figures."
+          .formatted(run.engine(), DryRun.ENGINE);
+    }
+    return run.resultsAt() == null
+        ? null
+        : "These figures were worked out anew on %s, with engine %d."
+            .formatted(DAY.format(run.resultsAt()), run.engine());
   }
 
   private static DryRunView.JourneyOfRun part(KeptRun run, int number) {
@@ -171,12 +199,29 @@ public class DryRuns {
   }
 
   /**
-   * A run with all that it was made with.
+   * A run with all that it was made with, and what it showed: where that is missing, it is worked
+   * out first.
    *
    * @throws NotFound if there is none
+   * @throws Refusal if its results are missing, and cannot be worked out now
    */
   public KeptRun find(long id) {
+    KeptRun kept = store.find(id);
+    if (kept.results() != null) {
+      return kept;
+    }
+    ComputingRoom.await(
+        room.compute(
+            List.of("results", id),
+            Lane.ofRun(kept.cohort().people()),
+            effort -> anew(kept, effort)));
     return store.find(id);
+  }
+
+  private boolean anew(KeptRun kept, Effort effort) {
+    DryRun run = kept.again();
+    store.keepResults(kept.id(), RunReport.of(run, run.run(effort)));
+    return true;
   }
 
   /**
@@ -193,86 +238,5 @@ public class DryRuns {
 
   void delete(long id) {
     store.delete(id);
-  }
-
-  /**
-   * @throws ProblemsFound if something in the order is out of range
-   */
-  RunSetup setup(RunOrder order) {
-    List<Long> wanted = order.journeys();
-    if (wanted.isEmpty()
-        || wanted.size() > MOST_JOURNEYS
-        || wanted.stream().distinct().count() != wanted.size()) {
-      throw refused(
-          "/journeys",
-          "A dry run takes one to %d different journeys together.".formatted(MOST_JOURNEYS));
-    }
-    CohortPlan cohort = Cohorts.read(order.cohort());
-    check(order, cohort);
-    List<KeptJourney> kept = wanted.stream().map(journeys::find).toList();
-    var catalogue = catalogues.current();
-    refuseOneName(kept);
-    List<Journey> expanded =
-        kept.stream().map(one -> Strands.expand(one.journey(), catalogue)).toList();
-    Circles.find(expanded)
-        .ifPresent(
-            circle -> {
-              throw refused(
-                  "/journeys",
-                  "People would go round in a circle without a wait: %s."
-                      .formatted(
-                          String.join(" to ", circle.stream().map(Object::toString).toList())));
-            });
-    return new RunSetup(
-        kept, catalogue, cohort, cohorts.nameOf(order.cohortId(), cohort), settings(order, cohort));
-  }
-
-  private CohortSettings settings(RunOrder order, CohortPlan cohort) {
-    try {
-      return CohortSettings.of(cohort, order.seed(), thisMonday(), order.horizonDays());
-    } catch (Refused refused) {
-      throw ProblemsFound.refused("/cohort/arrivals", refused);
-    }
-  }
-
-  private static void refuseOneName(List<KeptJourney> kept) {
-    long names = kept.stream().map(one -> one.journey().name()).distinct().count();
-    if (names < kept.size()) {
-      throw refused(
-          "/journeys",
-          "Journeys that run together need different names: they hand people to each other by name.");
-    }
-  }
-
-  private static void check(RunOrder order, CohortPlan cohort) {
-    Problems problems = new Problems();
-    if (cohort.people() > MOST_PEOPLE) {
-      problems.add(
-          "bad-value",
-          "/cohort/people",
-          "A dry run takes 1 to %,d people, not %,d.".formatted(MOST_PEOPLE, cohort.people()));
-    }
-    int longest = CohortSettings.LONGEST_HORIZON_DAYS;
-    if (order.horizonDays() < 1 || order.horizonDays() > longest) {
-      problems.add(
-          "bad-value",
-          "/horizonDays",
-          "People are followed for 1 to %d days, not %d.".formatted(longest, order.horizonDays()));
-    }
-    problems.throwIfAny();
-  }
-
-  private static ProblemsFound refused(String place, String sentence) {
-    return new ProblemsFound(List.of(new Problem("bad-value", place, sentence)));
-  }
-
-  /** Cohorts start on a Monday, so that runs of one week meet the same weekdays. */
-  private Instant thisMonday() {
-    return OffsetDateTime.now(clock)
-        .withOffsetSameInstant(ZoneOffset.UTC)
-        .toLocalDate()
-        .with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY))
-        .atStartOfDay(ZoneOffset.UTC)
-        .toInstant();
   }
 }

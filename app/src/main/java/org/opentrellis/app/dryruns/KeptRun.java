@@ -3,8 +3,10 @@ package org.opentrellis.app.dryruns;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.util.List;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.NotFound;
+import org.opentrellis.app.journeys.KeptJourney;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.CohortPlan;
 import org.opentrellis.core.dryrun.CohortSettings;
@@ -23,6 +25,8 @@ import org.opentrellis.core.report.RunReport;
  * @param name given by hand, or null
  * @param engine the version of the engine that drew the people
  * @param cohortName what the cohort is called, or null
+ * @param results what it showed; null while that has to be worked out anew
+ * @param resultsAt when the results were worked out anew; null if they are those of its day
  */
 public record KeptRun(
     long id,
@@ -38,10 +42,24 @@ public record KeptRun(
     int horizonDays,
     Catalogue catalogue,
     List<Part> parts,
-    RunReport report) {
+    @Nullable RunReport results,
+    @Nullable OffsetDateTime resultsAt) {
+
+  /** What it showed. Whoever reads a run through {@link DryRuns} can rely on it. */
+  public RunReport report() {
+    return Objects.requireNonNull(results, "the results have not been worked out yet");
+  }
 
   /** One of the run's journeys, as it was. */
-  public record Part(long journeyId, int version, Journey journey, Behaviour behaviour) {}
+  public record Part(long journeyId, int version, Journey journey, Behaviour behaviour) {
+    static Part of(KeptJourney kept) {
+      return new Part(kept.id(), kept.version(), kept.journey(), kept.behaviour());
+    }
+
+    Part with(Behaviour other) {
+      return new Part(journeyId, version, journey, other);
+    }
+  }
 
   /**
    * One of its journeys.
@@ -88,7 +106,7 @@ public record KeptRun(
   /** A journey of the run in short. */
   public DryRunSummary summary(int number) {
     Part part = parts.get(number);
-    RunMeasures measures = report.journeys().get(number).measures();
+    RunMeasures measures = report().journeys().get(number).measures();
     List<StepMeasures> messages = EmailOrder.of(measures);
     Share last = messages.isEmpty() ? null : messages.get(messages.size() - 1).reach();
     return new DryRunSummary(

@@ -1,6 +1,7 @@
 package org.opentrellis.app.dryruns;
 
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.computing.Task;
 
 /**
  * How far a run is.
@@ -16,7 +17,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record RunProgress(
     long job,
-    State state,
+    Task.State state,
     int people,
     int done,
     long peoplePerSecond,
@@ -25,16 +26,28 @@ public record RunProgress(
     @Nullable String said,
     @Nullable String failure) {
 
-  /** Where it stands. */
-  public enum State {
-    QUEUED,
-    RUNNING,
-    DONE,
-    CANCELLED,
-    FAILED
-  }
-
-  boolean isOver() {
-    return state == State.DONE || state == State.CANCELLED || state == State.FAILED;
+  /**
+   * How far a task is that makes a run.
+   *
+   * @param people how many go through in all
+   */
+  static RunProgress of(
+      long job, Task<RunDesk.Outcome> task, int people, @Nullable String failure) {
+    Task.State now = task.state();
+    int through = Math.min(people, task.through());
+    double seconds = task.seconds();
+    double speed = seconds > 0 ? through / seconds : 0;
+    boolean told = now == Task.State.RUNNING && through > 0;
+    RunDesk.Outcome outcome = now == Task.State.DONE ? task.result().resultNow() : null;
+    return new RunProgress(
+        job,
+        now,
+        people,
+        through,
+        Math.round(speed),
+        told ? (people - through) / speed : null,
+        outcome == null ? null : outcome.run(),
+        outcome == null ? null : outcome.said(),
+        failure);
   }
 }

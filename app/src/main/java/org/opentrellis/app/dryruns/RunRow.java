@@ -18,4 +18,5 @@ record RunRow(
     OffsetDateTime startAt,
     int horizonDays,
     String catalogue,
-    @Nullable String results) {}
+    @Nullable String results,
+    @Nullable OffsetDateTime resultsAt) {}

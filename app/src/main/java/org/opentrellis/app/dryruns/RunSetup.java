@@ -2,8 +2,6 @@ package org.opentrellis.app.dryruns;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.opentrellis.app.journeys.KeptJourney;
-import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.CohortPlan;
 import org.opentrellis.core.dryrun.CohortSettings;
 import org.opentrellis.core.dryrun.DryRun;
@@ -12,25 +10,33 @@ import org.opentrellis.core.journey.Catalogue;
 /**
  * A run, ready to be made.
  *
- * @param journeys as they are saved
+ * @param parts the journeys as they are saved; who their people are is the cohort's
  * @param cohortName what the cohort is called; null if it has no name
  */
 record RunSetup(
-    List<KeptJourney> journeys,
+    List<KeptRun.Part> parts,
     Catalogue catalogue,
     CohortPlan cohort,
     @Nullable String cohortName,
     CohortSettings settings) {
 
-  /** How people react, by journey; who they are is the cohort's. */
-  List<Behaviour> behaviours() {
-    return journeys.stream()
-        .map(kept -> kept.behaviour().edit().groups(cohort.groups()).done())
-        .toList();
+  RunSetup {
+    parts =
+        parts.stream()
+            .map(part -> part.with(part.behaviour().edit().groups(cohort.groups()).done()))
+            .toList();
   }
 
   DryRun dryRun() {
     return new DryRun(
-        journeys.stream().map(KeptJourney::journey).toList(), catalogue, behaviours(), settings);
+        parts.stream().map(KeptRun.Part::journey).toList(),
+        catalogue,
+        parts.stream().map(KeptRun.Part::behaviour).toList(),
+        settings);
+  }
+
+  /** The same for a journey that has been saved since. */
+  RunSetup of(KeptRun.Part saved) {
+    return new RunSetup(List.of(saved), catalogue, cohort, cohortName, settings);
   }
 }

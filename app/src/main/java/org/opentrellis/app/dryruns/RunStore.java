@@ -4,13 +4,12 @@ import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.NotFound;
-import org.opentrellis.app.journeys.KeptJourney;
-import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.CohortPlan;
-import org.opentrellis.core.dryrun.DryRun;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.Catalogue;
@@ -27,7 +26,6 @@ import org.springframework.transaction.annotation.Transactional;
 class RunStore {
   private final DryRunMapper mapper;
   private final Clock clock;
-  private final int threads = Runtime.getRuntime().availableProcessors();
 
   RunStore(DryRunMapper mapper, Clock clock) {
     this.mapper = mapper;
@@ -54,41 +52,50 @@ class RunStore {
                 setup.settings().start().atOffset(ZoneOffset.UTC),
                 setup.settings().horizonDays(),
                 Json.write(Documents.write(setup.catalogue())),
-                Json.write(report)));
+                Json.write(report),
+                null));
     mapper.insert(run);
     long id = Objects.requireNonNull(run.id);
-    List<Behaviour> behaviours = setup.behaviours();
-    for (int number = 0; number < setup.journeys().size(); number++) {
+    for (int number = 0; number < setup.parts().size(); number++) {
       RunMeasures measures = report.journeys().get(number).measures();
-      mapper.insertJourney(
-          row(id, number, setup.journeys().get(number), behaviours.get(number), measures));
+      mapper.insertJourney(row(id, number, setup.parts().get(number), measures));
     }
     return id;
   }
 
-  private static RunJourneyRow row(
-      long run, int number, KeptJourney kept, Behaviour behaviour, RunMeasures measures) {
+  private static RunJourneyRow row(long run, int number, KeptRun.Part part, RunMeasures measures) {
     List<StepMeasures> messages = EmailOrder.of(measures);
     return new RunJourneyRow(
         run,
         number,
-        kept.id(),
-        kept.version(),
-        kept.journey().name(),
-        kept.journey().purpose(),
+        part.journeyId(),
+        part.version(),
+        part.journey().name(),
+        part.journey().purpose(),
         measures.entered(),
         measures.goal() == null ? null : measures.goal().count(),
         messages.isEmpty() ? null : messages.get(messages.size() - 1).reach().count(),
-        Json.write(Documents.write(kept.journey())),
-        Json.write(Documents.write(behaviour)));
+        Json.write(Documents.write(part.journey())),
+        Json.write(Documents.write(part.behaviour())));
   }
 
   /** One journey of each run in short, the pinned first, then the newest. */
-  List<DryRunSummary> newest(@Nullable Long journey) {
-    return mapper.newest(journey).stream().map(SummaryRow::summary).toList();
+  RunPage newest(@Nullable Long journey, int from, int most) {
+    return new RunPage(
+        mapper.newest(journey, from, most).stream().map(SummaryRow::summary).toList(),
+        mapper.count(journey));
+  }
+
+  /** The newest run of each of some journeys that has one. */
+  Map<Long, DryRunSummary> newestOf(List<Long> journeys) {
+    return mapper.newestOf(journeys).stream()
+        .map(SummaryRow::summary)
+        .collect(Collectors.toMap(DryRunSummary::journeyId, run -> run));
   }
 
   /**
+   * A run as it is kept; its results may be missing.
+   *
    * @throws NotFound if there is none
    */
   KeptRun find(long id) {
@@ -97,18 +104,13 @@ class RunStore {
     List<KeptRun.Part> parts =
         mapper.journeys(id).stream().map(part -> part(part, catalogue)).toList();
     CohortPlan cohort = cohort(row, parts);
-    DryRun again =
-        KeptRun.again(
-            parts, catalogue, cohort, row.seed(), row.startAt().toInstant(), row.horizonDays());
-    RunReport report =
-        row.results() == null ? anew(row, again) : Json.read(row.results(), RunReport.class);
     return new KeptRun(
         row.id(),
         row.name(),
         row.pinned(),
         row.madeAt(),
         row.millis(),
-        report.engine(),
+        row.engine(),
         cohort,
         row.cohortName(),
         row.seed(),
@@ -116,17 +118,13 @@ class RunStore {
         row.horizonDays(),
         catalogue,
         parts,
-        report);
+        row.results() == null ? null : Json.read(row.results(), RunReport.class),
+        row.resultsAt());
   }
 
-  private RunReport anew(RunRow row, DryRun again) {
-    RunReport report = RunReport.of(again, again.run(threads));
-    keepResults(row.id(), report);
-    return report;
-  }
-
+  /** Keeps what a run showed when it was made again. */
   void keepResults(long id, RunReport report) {
-    mapper.keepResults(id, report.engine(), Json.write(report));
+    mapper.keepResults(id, report.engine(), Json.write(report), OffsetDateTime.now(clock));
   }
 
   private static KeptRun.Part part(RunJourneyRow row, Catalogue catalogue) {

@@ -1,5 +1,6 @@
 package org.opentrellis.app.insights;
 
+import java.util.concurrent.CompletableFuture;
 import org.opentrellis.core.report.OpensOfTen;
 import org.opentrellis.core.vary.WhatMatters;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -20,12 +21,13 @@ class InsightController {
   }
 
   @GetMapping("/dry-runs/{id}/what-matters")
-  WhatMatters whatMatters(@PathVariable long id, @RequestParam(defaultValue = "0") int number) {
+  CompletableFuture<WhatMatters> whatMatters(
+      @PathVariable long id, @RequestParam(defaultValue = "0") int number) {
     return insights.whatMatters(id, number);
   }
 
   @GetMapping("/dry-runs/{id}/sweeps")
-  WhatMatters.Sweep sweep(
+  CompletableFuture<WhatMatters.Sweep> sweep(
       @PathVariable long id,
       @RequestParam(defaultValue = "0") int number,
       @RequestParam String of) {
@@ -33,7 +35,7 @@ class InsightController {
   }
 
   @PostMapping("/dry-runs/{id}/previews")
-  PreviewView preview(
+  CompletableFuture<PreviewView> preview(
       @PathVariable long id,
       @RequestParam(defaultValue = "0") int number,
       @RequestBody PreviewOrder order) {

@@ -3,8 +3,11 @@ package org.opentrellis.app.insights;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import java.util.concurrent.CompletableFuture;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.cohorts.Cohorts;
+import org.opentrellis.app.computing.ComputingRoom;
+import org.opentrellis.app.computing.Lane;
 import org.opentrellis.app.dryruns.DryRuns;
 import org.opentrellis.app.dryruns.KeptRun;
 import org.opentrellis.app.http.NotFound;
@@ -13,6 +16,7 @@ import org.opentrellis.core.behaviour.CohortPlan;
 import org.opentrellis.core.behaviour.Keenness;
 import org.opentrellis.core.dryrun.CohortSettings;
 import org.opentrellis.core.dryrun.DryRun;
+import org.opentrellis.core.dryrun.Effort;
 import org.opentrellis.core.dryrun.PairedDryRun;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.measure.RunMeasures;
@@ -31,39 +35,61 @@ class Insights {
   private static final int PREVIEW_PEOPLE = 5_000;
 
   private final DryRuns dryRuns;
-  private final int processors = Runtime.getRuntime().availableProcessors();
+  private final ComputingRoom room;
 
-  Insights(DryRuns dryRuns) {
+  Insights(DryRuns dryRuns, ComputingRoom room) {
     this.dryRuns = dryRuns;
+    this.room = room;
   }
 
-  WhatMatters whatMatters(long run, int number) {
-    return WhatMatters.of(plan(dryRuns.find(run), number));
+  CompletableFuture<WhatMatters> whatMatters(long run, int number) {
+    VariedRun plan = plan(dryRuns.find(run), number);
+    return room.compute(
+        List.of("what matters", plan),
+        Lane.USUAL,
+        effort -> WhatMatters.of(plan, effort.control()));
   }
 
   /**
-   * @throws NotFound if the run has no such number
+   * @return completes with {@link NotFound} if the run has no such number
    */
-  WhatMatters.Sweep sweep(long run, int number, String of) {
-    return WhatMatters.sweep(plan(dryRuns.find(run), number), of)
-        .orElseThrow(() -> NotFound.of("number to vary in dry run", run));
+  CompletableFuture<WhatMatters.Sweep> sweep(long run, int number, String of) {
+    VariedRun plan = plan(dryRuns.find(run), number);
+    return room.compute(
+        List.of("sweep", plan, of),
+        Lane.USUAL,
+        effort ->
+            WhatMatters.sweep(plan, of, effort.control())
+                .orElseThrow(() -> NotFound.of("number to vary in dry run", run)));
   }
 
   /** One journey of a run, by itself. */
   private static VariedRun plan(KeptRun run, int number) {
     KeptRun.Part part = run.part(number);
-    return new VariedRun(
-        part.journey(),
-        run.catalogue(),
-        part.behaviour(),
-        run.cohort(),
-        CohortSettings.of(run.cohort(), run.seed(), run.start(), run.horizonDays()));
+    return plan(run, part, part.behaviour(), run.cohort(), run.cohort().people());
+  }
+
+  /** All that a preview depends on. */
+  private record Asked(KeptRun.Part part, VariedRun before, VariedRun after) {
+    PreviewView preview(Effort effort) {
+      DryRun then = before.dryRun();
+      DryRun now = after.dryRun();
+      ShareDifference goal =
+          part.journey().goal().isPresent()
+              ? ShareDifference.paired(new PairedDryRun(now, then).goalMet(effort))
+              : null;
+      RunMeasures thenSeen = RunMeasures.of(then.run(effort));
+      RunMeasures nowSeen = RunMeasures.of(now.run(effort));
+      int people = before.settings().people();
+      return new PreviewView(
+          people, thenSeen, nowSeen, goal, sentence(thenSeen, nowSeen, goal, people));
+    }
   }
 
   /**
    * @throws ProblemsFound if the assumptions are refused
    */
-  PreviewView preview(long id, int number, PreviewOrder order) {
+  CompletableFuture<PreviewView> preview(long id, int number, PreviewOrder order) {
     KeptRun run = dryRuns.find(id);
     KeptRun.Part part = run.part(number);
     CohortPlan cohort = isAbsent(order.cohort()) ? run.cohort() : Cohorts.read(order.cohort());
@@ -74,26 +100,25 @@ class Insights {
                 "/behaviour",
                 () -> Documents.readBehaviour(Objects.requireNonNull(order.behaviour())));
     int people = Math.min(PREVIEW_PEOPLE, Math.min(cohort.people(), run.cohort().people()));
-    DryRun before = dryRun(run, part, part.behaviour(), run.cohort(), people);
-    DryRun after = dryRun(run, part, behaviour, cohort, people);
-    boolean hasGoal = part.journey().goal().isPresent();
-    ShareDifference goal =
-        hasGoal ? ShareDifference.paired(new PairedDryRun(after, before).goalMet()) : null;
-    RunMeasures then = RunMeasures.of(before.run(processors));
-    RunMeasures now = RunMeasures.of(after.run(processors));
-    return new PreviewView(people, then, now, goal, sentence(then, now, goal, people));
+    Asked asked =
+        new Asked(
+            part,
+            plan(run, part, part.behaviour(), run.cohort(), people),
+            plan(run, part, behaviour, cohort, people));
+    return room.compute(asked, Lane.QUICK, asked::preview);
   }
 
   private static boolean isAbsent(@Nullable JsonNode document) {
     return document == null || document.isNull();
   }
 
-  private static DryRun dryRun(
+  private static VariedRun plan(
       KeptRun run, KeptRun.Part part, Behaviour behaviour, CohortPlan cohort, int people) {
-    return new DryRun(
-        List.of(part.journey()),
+    return new VariedRun(
+        part.journey(),
         run.catalogue(),
-        List.of(behaviour.edit().groups(cohort.groups()).done()),
+        behaviour,
+        cohort,
         CohortSettings.of(cohort, run.seed(), run.start(), run.horizonDays()).withPeople(people));
   }
 

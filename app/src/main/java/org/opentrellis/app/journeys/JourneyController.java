@@ -23,9 +23,9 @@ class JourneyController {
     this.shelf = shelf;
   }
 
-  @GetMapping
-  List<JourneyView> listJourneys() {
-    return journeys.views();
+  @GetMapping("/names")
+  List<Journeys.Named> listNames() {
+    return journeys.names();
   }
 
   @PostMapping

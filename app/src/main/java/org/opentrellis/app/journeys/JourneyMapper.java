@@ -15,13 +15,6 @@ interface JourneyMapper {
   @Select(
       """
       select id, document, version, saved_at, behaviour, behaviour_version, archived, starter
-      from journey order by id
-      """)
-  List<JourneyRow> all();
-
-  @Select(
-      """
-      select id, document, version, saved_at, behaviour, behaviour_version, archived, starter
       from journey where id = #{id}
       """)
   Optional<JourneyRow> find(long id);

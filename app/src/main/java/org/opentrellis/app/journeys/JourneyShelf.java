@@ -3,6 +3,7 @@ package org.opentrellis.app.journeys;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.SaveLost;
+import org.opentrellis.app.revisions.Revisions;
 import org.opentrellis.app.storage.AgainIfTaken;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.JourneyState;
@@ -18,10 +19,14 @@ import org.springframework.transaction.annotation.Transactional;
 class JourneyShelf {
   private final JourneyMapper mapper;
   private final Journeys journeys;
+  private final Cards cards;
+  private final Revisions revisions;
 
-  JourneyShelf(JourneyMapper mapper, Journeys journeys) {
+  JourneyShelf(JourneyMapper mapper, Journeys journeys, Cards cards, Revisions revisions) {
     this.mapper = mapper;
     this.journeys = journeys;
+    this.cards = cards;
+    this.revisions = revisions;
   }
 
   /**
@@ -31,6 +36,7 @@ class JourneyShelf {
    * @throws SaveLost if somebody else has saved since
    */
   JourneyView change(long id, JourneyEdits.StateSave save) {
+    revisions.hold();
     JourneyView view = journeys.view(id);
     if (view.stateChanges().stream().noneMatch(change -> change.to() == save.state())) {
       throw refused(
@@ -45,13 +51,15 @@ class JourneyShelf {
       requireNoErrors(view);
     }
     Journey changed = journeys.find(id).journey().edit().state(save.state()).done();
-    if (!journeys.write(id, save.version(), changed, save.by())) {
-      throw new SaveLost(
-          "Somebody else has saved this journey since you opened it. Look at it as it is now.",
-          view,
-          save);
-    }
-    return journeys.view(id);
+    return journeys
+        .write(id, save.version(), changed, save.by())
+        .map(JourneyView::of)
+        .orElseThrow(
+            () ->
+                new SaveLost(
+                    "Somebody else has saved this journey since you opened it. Look at it as it is now.",
+                    view,
+                    save));
   }
 
   private static void requireNoErrors(JourneyView view) {
@@ -85,6 +93,7 @@ class JourneyShelf {
    * @throws ProblemsFound if people may still be in it
    */
   JourneyView archive(long id, boolean away) {
+    revisions.hold();
     JourneyState state = journeys.find(id).journey().state();
     if (away && (state == JourneyState.OPEN || state == JourneyState.CLOSING)) {
       throw refused(
@@ -93,6 +102,7 @@ class JourneyShelf {
               .formatted(word(state)));
     }
     mapper.archive(id, away);
+    cards.archived(id);
     return journeys.view(id);
   }
 

@@ -8,6 +8,7 @@ import org.opentrellis.app.http.Schemas;
 import org.opentrellis.core.check.Finding;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.journey.StepId;
+import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.problem.Severity;
 import org.opentrellis.core.sentence.RunSheet;
 import org.opentrellis.core.sentence.StateChange;
@@ -18,7 +19,6 @@ import tools.jackson.databind.JsonNode;
  *
  * @param journey as it is written
  * @param expanded with the steps of its strands in place
- * @param otherJourneys the names of the others, to hand people over to
  * @param stateChanges what can be done with its state, and what that means
  * @param archived whether it has been put away
  * @param starter the starter that it began from, if it did
@@ -33,10 +33,29 @@ public record JourneyView(
     List<FindingView> findings,
     @Schema(ref = Schemas.BEHAVIOUR) JsonNode behaviour,
     int behaviourVersion,
-    List<String> otherJourneys,
     List<StateChange> stateChanges,
     boolean archived,
     @Nullable String starter) {
+
+  /** Journeys are planned here and do not run yet. */
+  private static final long NOBODY_INSIDE = 0;
+
+  static JourneyView of(Look look) {
+    KeptJourney kept = look.kept();
+    return new JourneyView(
+        kept.id(),
+        kept.version(),
+        kept.savedAt(),
+        Documents.write(kept.journey()),
+        Documents.write(Strands.expand(kept.journey(), look.catalogue())),
+        look.sheet(),
+        look.findings().stream().map(FindingView::of).toList(),
+        Documents.write(kept.behaviour()),
+        kept.behaviourVersion(),
+        StateChange.of(kept.journey(), look.catalogue(), NOBODY_INSIDE),
+        kept.archived(),
+        kept.starter());
+  }
 
   /**
    * @param step the step it is about, or null for the whole journey

@@ -1,33 +1,30 @@
 package org.opentrellis.app.journeys;
 
 import java.time.Clock;
-import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.http.FreeName;
 import org.opentrellis.app.http.NameTaken;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.SaveLost;
+import org.opentrellis.app.revisions.Revisions;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.TypicalBehaviour;
-import org.opentrellis.core.check.CheckContext;
-import org.opentrellis.core.check.Checks;
 import org.opentrellis.core.format.Documents;
-import org.opentrellis.core.format.FirstVersion;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Purpose;
-import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.problem.ProblemsFound;
+import org.opentrellis.core.reading.KnownNames;
 import org.opentrellis.core.sentence.DifferenceLine;
 import org.opentrellis.core.sentence.JourneyDifference;
-import org.opentrellis.core.sentence.RunSheet;
-import org.opentrellis.core.sentence.StateChange;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -40,59 +37,62 @@ import tools.jackson.databind.node.ObjectNode;
 public class Journeys {
   private static final ZoneId ACCOUNT_ZONE = ZoneId.of("Europe/Berlin");
 
-  /** Journeys are planned here and do not run yet. */
-  private static final long NOBODY_INSIDE = 0;
-
   private final JourneyMapper mapper;
   private final VersionMapper versions;
+  private final Cards cards;
+  private final JourneyIndex index;
   private final Catalogues catalogues;
+  private final Revisions revisions;
   private final Clock clock;
 
-  Journeys(JourneyMapper mapper, VersionMapper versions, Catalogues catalogues, Clock clock) {
+  Journeys(
+      JourneyMapper mapper,
+      VersionMapper versions,
+      Cards cards,
+      JourneyIndex index,
+      Catalogues catalogues,
+      Revisions revisions,
+      Clock clock) {
     this.mapper = mapper;
     this.versions = versions;
+    this.cards = cards;
+    this.index = index;
     this.catalogues = catalogues;
+    this.revisions = revisions;
     this.clock = clock;
   }
 
-  /** All journeys that are not archived, oldest first. */
-  public List<KeptJourney> all() {
-    List<JourneyRow> rows = mapper.all();
-    return kept(rows, catalogues.current()).stream().filter(kept -> !kept.archived()).toList();
-  }
-
-  /**
-   * @param catalogue read after the rows: what they refer to may have been written just before them
-   */
-  private static List<KeptJourney> kept(List<JourneyRow> rows, Catalogue catalogue) {
-    return rows.stream().map(row -> kept(row, catalogue)).toList();
+  /** Whether there are none, not even archived ones. */
+  public boolean none() {
+    return mapper.names().isEmpty();
   }
 
   /**
    * @throws NotFound if there is none
    */
   public KeptJourney find(long id) {
-    return kept(row(id), catalogues.current());
+    return KeptJourney.of(mapper.find(id), id, catalogues.current());
   }
 
-  List<JourneyView> views() {
-    List<JourneyRow> rows = mapper.all();
-    Catalogue catalogue = catalogues.current();
-    List<KeptJourney> all = kept(rows, catalogue);
-    return all.stream().map(kept -> view(kept, all, catalogue)).toList();
+  /** A journey's name beside its number. */
+  public record Named(long id, String name) {}
+
+  /** The names of all journeys that are not archived, in order of the alphabet. */
+  public List<Named> names() {
+    return index.current().stream()
+        .map(one -> new Named(one.id(), one.name()))
+        .sorted(Comparator.comparing(Named::name, String.CASE_INSENSITIVE_ORDER))
+        .toList();
+  }
+
+  /** The names that all journeys use, of tags, fields and the like. */
+  public KnownNames namesInUse() {
+    return index.names();
   }
 
   /** A journey with its sentences and findings. */
   public JourneyView view(long id) {
-    List<JourneyRow> rows = mapper.all();
-    Catalogue catalogue = catalogues.current();
-    List<KeptJourney> all = kept(rows, catalogue);
-    KeptJourney kept =
-        all.stream()
-            .filter(one -> one.id() == id)
-            .findFirst()
-            .orElseThrow(() -> NotFound.of("journey", id));
-    return view(kept, all, catalogue);
+    return JourneyView.of(cards.look(id));
   }
 
   /** Adds an empty draft that once-per-person readers enter; its people behave typically. */
@@ -120,6 +120,7 @@ public class Journeys {
    * @throws DuplicateKeyException if its name is taken
    */
   public long add(Journey journey, Behaviour behaviour, @Nullable String starter) {
+    revisions.hold();
     String document = Json.write(Documents.write(journey));
     OffsetDateTime now = OffsetDateTime.now(clock);
     NewJourneyRow row =
@@ -128,6 +129,7 @@ public class Journeys {
     mapper.insert(row);
     long id = Objects.requireNonNull(row.id);
     versions.insert(id, 1, document, now, null);
+    cards.make(id);
     return id;
   }
 
@@ -148,19 +150,21 @@ public class Journeys {
    * @throws SaveLost with both sides if somebody else has saved since
    */
   JourneyView save(long id, JourneyEdits.JourneySave save) {
-    JourneyRow row = row(id);
+    revisions.hold();
     Catalogue catalogue = catalogues.current();
-    Journey kept = kept(row, catalogue).journey();
+    KeptJourney kept = find(id);
     // Opening and stopping are asked for as such: saving, and undoing, leave the state as it is.
     Journey journey =
         ProblemsFound.within("/journey", () -> Documents.readJourney(save.journey(), catalogue))
             .edit()
-            .state(kept.state())
+            .state(kept.journey().state())
             .done();
-    if (row.version() != save.version() || !write(id, save.version(), journey, save.by())) {
+    if (kept.version() != save.version()) {
       throw lost(id, save.version(), journey, catalogue);
     }
-    return view(id);
+    return JourneyView.of(
+        write(id, save.version(), journey, save.by())
+            .orElseThrow(() -> lost(id, save.version(), journey, catalogue)));
   }
 
   private SaveLost lost(long id, int readAt, Journey journey, Catalogue catalogue) {
@@ -181,16 +185,17 @@ public class Journeys {
   }
 
   /**
-   * Saves over a version; false if somebody else has saved since.
+   * Saves over a version; its transaction holds the account.
    *
+   * @return the journey afterwards; nothing if somebody else has saved since
    * @throws NameTaken if another journey is called so
    */
-  boolean write(long id, int version, Journey journey, @Nullable String by) {
+  Optional<Look> write(long id, int version, Journey journey, @Nullable String by) {
     String document = Json.write(Documents.write(journey));
     OffsetDateTime now = OffsetDateTime.now(clock);
     try {
       if (mapper.updateDocument(id, version, journey.name(), document, now) == 0) {
-        return false;
+        return Optional.empty();
       }
     } catch (DuplicateKeyException taken) {
       throw NameTaken.of("journey", journey.name(), "/journey/name");
@@ -202,7 +207,7 @@ public class Journeys {
         document,
         now,
         signed == null ? null : signed.substring(0, Math.min(60, signed.length())));
-    return true;
+    return Optional.of(cards.make(id));
   }
 
   /**
@@ -212,7 +217,8 @@ public class Journeys {
    * @throws SaveLost if somebody else has saved since
    */
   JourneyView saveBehaviour(long id, JourneyEdits.BehaviourSave save) {
-    row(id);
+    revisions.hold();
+    find(id);
     Behaviour behaviour =
         ProblemsFound.within("/behaviour", () -> Documents.readBehaviour(save.behaviour()));
     String document = Json.write(Documents.write(behaviour));
@@ -222,47 +228,7 @@ public class Journeys {
           view(id),
           save.behaviour());
     }
-    return view(id);
-  }
-
-  private JourneyView view(KeptJourney kept, List<KeptJourney> all, Catalogue catalogue) {
-    List<Journey> others =
-        all.stream()
-            .filter(other -> other.id() != kept.id() && !other.archived())
-            .map(KeptJourney::journey)
-            .toList();
-    CheckContext context =
-        new CheckContext(kept.journey(), catalogue, kept.behaviour(), others, LocalDate.now(clock));
-    return new JourneyView(
-        kept.id(),
-        kept.version(),
-        kept.savedAt(),
-        Documents.write(kept.journey()),
-        Documents.write(Strands.expand(kept.journey(), catalogue)),
-        RunSheet.of(kept.journey(), catalogue),
-        Checks.run(context).stream().map(JourneyView.FindingView::of).toList(),
-        Documents.write(kept.behaviour()),
-        kept.behaviourVersion(),
-        others.stream().map(Journey::name).distinct().sorted().toList(),
-        StateChange.of(kept.journey(), catalogue, NOBODY_INSIDE),
-        kept.archived(),
-        kept.starter());
-  }
-
-  private JourneyRow row(long id) {
-    return mapper.find(id).orElseThrow(() -> NotFound.of("journey", id));
-  }
-
-  private static KeptJourney kept(JourneyRow row, Catalogue catalogue) {
-    return new KeptJourney(
-        row.id(),
-        row.version(),
-        row.savedAt(),
-        Documents.readJourney(FirstVersion.journey(Json.tree(row.document())), catalogue),
-        Documents.readBehaviour(FirstVersion.behaviour(Json.tree(row.behaviour()))),
-        row.behaviourVersion(),
-        row.archived(),
-        row.starter());
+    return JourneyView.of(cards.make(id));
   }
 
   /**

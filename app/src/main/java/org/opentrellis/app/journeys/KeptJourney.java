@@ -1,8 +1,14 @@
 package org.opentrellis.app.journeys;
 
 import java.time.OffsetDateTime;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.http.NotFound;
 import org.opentrellis.core.behaviour.Behaviour;
+import org.opentrellis.core.format.Documents;
+import org.opentrellis.core.format.FirstVersion;
+import org.opentrellis.core.format.Json;
+import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
 
 /**
@@ -19,4 +25,23 @@ public record KeptJourney(
     Behaviour behaviour,
     int behaviourVersion,
     boolean archived,
-    @Nullable String starter) {}
+    @Nullable String starter) {
+
+  /**
+   * @param found the row of an id, if there is one
+   * @param catalogue read after the row: what it refers to may have been written just before it
+   * @throws NotFound if there is none
+   */
+  static KeptJourney of(Optional<JourneyRow> found, long id, Catalogue catalogue) {
+    JourneyRow row = found.orElseThrow(() -> NotFound.of("journey", id));
+    return new KeptJourney(
+        row.id(),
+        row.version(),
+        row.savedAt(),
+        Documents.readJourney(FirstVersion.journey(Json.tree(row.document())), catalogue),
+        Documents.readBehaviour(FirstVersion.behaviour(Json.tree(row.behaviour()))),
+        row.behaviourVersion(),
+        row.archived(),
+        row.starter());
+  }
+}

@@ -9,6 +9,8 @@ import org.opentrellis.app.http.FreeName;
 import org.opentrellis.app.http.NameTaken;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.SaveLost;
+import org.opentrellis.app.revisions.CatalogueChanged;
+import org.opentrellis.app.revisions.Revisions;
 import org.opentrellis.app.storage.AgainIfTaken;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.Json;
@@ -17,6 +19,7 @@ import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.MessageContent;
 import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.problem.ProblemsFound;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.node.JsonNodeFactory;
@@ -27,10 +30,15 @@ import tools.jackson.databind.node.ObjectNode;
 @Transactional
 public class MessageLibrary {
   private final MessageMapper mapper;
+  private final Revisions revisions;
+  private final ApplicationEventPublisher events;
   private final Clock clock;
 
-  MessageLibrary(MessageMapper mapper, Clock clock) {
+  MessageLibrary(
+      MessageMapper mapper, Revisions revisions, ApplicationEventPublisher events, Clock clock) {
     this.mapper = mapper;
+    this.revisions = revisions;
+    this.events = events;
     this.clock = clock;
   }
 
@@ -51,6 +59,7 @@ public class MessageLibrary {
    */
   @AgainIfTaken
   public MessageView add(MessageEdit edit) {
+    revisions.hold();
     Message message = read(freeId(edit.name()), edit);
     requireFree(message);
     insert(message);
@@ -62,6 +71,7 @@ public class MessageLibrary {
    * with a number behind.
    */
   public void keep(Message message) {
+    revisions.hold();
     insert(named(message));
   }
 
@@ -83,6 +93,7 @@ public class MessageLibrary {
 
   /** Puts a message in the place of the one of its id; if its name is taken, likewise. */
   public void replace(Message message) {
+    revisions.hold();
     int version = find(message.id().value()).version();
     if (!update(named(message), version)) {
       throw new SaveLost(
@@ -100,6 +111,7 @@ public class MessageLibrary {
    */
   @AgainIfTaken
   public MessageView save(String id, MessageEdit edit) {
+    revisions.hold();
     find(id);
     Message message = read(id, edit);
     requireFree(message);
@@ -121,6 +133,12 @@ public class MessageLibrary {
     MessageRow row = row(message, 1);
     mapper.insert(row);
     mapper.keepVersion(row, OffsetDateTime.now(clock));
+    changed(message);
+  }
+
+  private void changed(Message message) {
+    revisions.grow(Revisions.Kind.CATALOGUE);
+    events.publishEvent(new CatalogueChanged(message.id()));
   }
 
   /** Whether nobody else has saved since that version. */
@@ -128,6 +146,7 @@ public class MessageLibrary {
     boolean inTime = mapper.update(row(message, version)) > 0;
     if (inTime) {
       mapper.keepVersion(row(message, version + 1), OffsetDateTime.now(clock));
+      changed(message);
     }
     return inTime;
   }

@@ -1,10 +1,8 @@
 package org.opentrellis.app.readings;
 
-import java.util.ArrayList;
 import java.util.List;
 import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.journeys.Journeys;
-import org.opentrellis.app.journeys.KeptJourney;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.problem.Problem;
@@ -40,17 +38,11 @@ class Readings {
     }
     Catalogue catalogue = catalogues.current();
     Journey journey = journeys.readIn("/journey", typed.journey());
-    List<KeptJourney> all = journeys.all();
     List<String> others =
-        all.stream()
-            .filter(kept -> kept.id() != id)
-            .map(kept -> kept.journey().name())
-            .distinct()
-            .sorted()
-            .toList();
-    List<Object> parts = new ArrayList<>(List.of(journey, catalogue));
-    all.forEach(kept -> parts.addAll(List.of(kept.journey(), kept.behaviour())));
-    Reader reader = new Reader(journey, catalogue, others, KnownNames.in(parts));
+        journeys.names().stream().filter(one -> one.id() != id).map(Journeys.Named::name).toList();
+    KnownNames known =
+        KnownNames.of(List.of(journeys.namesInUse(), KnownNames.in(List.of(journey, catalogue))));
+    Reader reader = new Reader(journey, catalogue, others, known);
     Reading reading =
         typed.replaces()
             ? reader.replace(typed.row(), typed.text(), typed.caret())

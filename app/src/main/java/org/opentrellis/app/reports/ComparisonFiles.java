@@ -3,6 +3,7 @@ package org.opentrellis.app.reports;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.concurrent.CompletableFuture;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.compare.ComparisonView;
 import org.opentrellis.app.compare.Comparisons;
@@ -23,21 +24,25 @@ class ComparisonFiles {
     this.pages = pages;
   }
 
-  String table(
+  CompletableFuture<String> table(
       List<String> runs,
       @Nullable Integer baseline,
       @Nullable LineUp lineUp,
       @Nullable Compared compared) {
-    ComparisonView view = comparisons.of(runs, baseline, lineUp, compared);
-    return ReportCsv.table(view.comparison().table(), names(view));
+    return comparisons
+        .of(runs, baseline, lineUp, compared)
+        .thenApply(view -> ReportCsv.table(view.comparison().table(), names(view)));
   }
 
-  String report(
+  CompletableFuture<String> report(
       List<String> runs,
       @Nullable Integer baseline,
       @Nullable LineUp lineUp,
       @Nullable Compared compared) {
-    ComparisonView view = comparisons.of(runs, baseline, lineUp, compared);
+    return comparisons.of(runs, baseline, lineUp, compared).thenApply(this::page);
+  }
+
+  private String page(ComparisonView view) {
     List<Curve> goals =
         view.columns().stream()
             .map(column -> column.curves().goal())

@@ -1,6 +1,7 @@
 package org.opentrellis.app.reports;
 
 import java.util.List;
+import java.util.concurrent.CompletableFuture;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.compare.Compared;
 import org.opentrellis.core.compare.LineUp;
@@ -63,21 +64,25 @@ class ReportController {
   }
 
   @GetMapping("/comparisons.csv")
-  ResponseEntity<String> comparisonAsCsv(
+  CompletableFuture<ResponseEntity<String>> comparisonAsCsv(
       @RequestParam List<String> runs,
       @RequestParam(required = false) @Nullable Integer baseline,
       @RequestParam(required = false) @Nullable LineUp lineUp,
       @RequestParam(required = false) @Nullable Compared compared) {
-    return file(CSV, "side-by-side.csv", comparisons.table(runs, baseline, lineUp, compared));
+    return comparisons
+        .table(runs, baseline, lineUp, compared)
+        .thenApply(text -> file(CSV, "side-by-side.csv", text));
   }
 
   @GetMapping("/comparisons.html")
-  ResponseEntity<String> comparisonAsHtml(
+  CompletableFuture<ResponseEntity<String>> comparisonAsHtml(
       @RequestParam List<String> runs,
       @RequestParam(required = false) @Nullable Integer baseline,
       @RequestParam(required = false) @Nullable LineUp lineUp,
       @RequestParam(required = false) @Nullable Compared compared) {
-    return file(HTML, "side-by-side.html", comparisons.report(runs, baseline, lineUp, compared));
+    return comparisons
+        .report(runs, baseline, lineUp, compared)
+        .thenApply(text -> file(HTML, "side-by-side.html", text));
   }
 
   private static ResponseEntity<String> file(String type, String name, String text) {

@@ -95,7 +95,8 @@ class DoorsTest {
     }
     try (ConfigurableApplicationContext restored = RunningApplication.start(data)) {
       Answers there = Answers.of(restored);
-      assertThat(there.get("/api/journeys").body()).hasSameSizeAs(APP.get("/api/journeys").body());
+      assertThat(there.get("/api/journeys/names").body())
+          .isEqualTo(APP.get("/api/journeys/names").body());
       assertThat(there.get("/api/dry-runs").body()).isEqualTo(APP.get("/api/dry-runs").body());
     }
   }

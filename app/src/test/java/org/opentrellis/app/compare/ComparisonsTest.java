@@ -10,11 +10,14 @@ import java.time.OffsetDateTime;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.mockito.InjectMocks;
 import org.mockito.Mock;
+import org.mockito.Spy;
 import org.mockito.junit.jupiter.MockitoExtension;
+import org.opentrellis.app.computing.ComputingRoom;
 import org.opentrellis.app.dryruns.DryRuns;
 import org.opentrellis.app.dryruns.KeptRun;
 import org.opentrellis.core.behaviour.Behaviour;
@@ -40,7 +43,13 @@ class ComparisonsTest {
   private static final Behaviour PEOPLE = TypicalBehaviour.in(ZoneId.of("Europe/Berlin"));
 
   @Mock private DryRuns dryRuns;
+  @Spy private ComputingRoom room = new ComputingRoom();
   @InjectMocks private Comparisons comparisons;
+
+  @AfterEach
+  void closeTheRoom() {
+    room.close();
+  }
 
   private void kept(long id, String journey, int version, long seed, boolean hasGoal) {
     Catalogue catalogue = Catalogue.of(List.of(Message.email("m", "Hello", "Hello")));
@@ -69,11 +78,12 @@ class ComparisonsTest {
                 30,
                 catalogue,
                 List.of(new KeptRun.Part(1, version, plan, PEOPLE)),
-                RunReport.of(run, run.run(1))));
+                RunReport.of(run, run.run(1)),
+                null));
   }
 
   private ComparisonView compared(String... runs) {
-    return comparisons.of(new ComparisonOrder(List.of(runs), null, null, null));
+    return ComputingRoom.await(comparisons.of(List.of(runs), null, null, null));
   }
 
   @Test

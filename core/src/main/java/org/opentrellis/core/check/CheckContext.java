@@ -16,14 +16,14 @@ import org.opentrellis.core.sentence.Sentences;
  * @param journey as it is written
  * @param catalogue what journeys refer to
  * @param behaviour what is assumed of people, for the figures
- * @param others the other journeys of the account, or of the run
+ * @param others what is to be known of the other journeys of the account, or of the run
  * @param today for dates that are past
  */
 public record CheckContext(
     Journey journey,
     Catalogue catalogue,
     Behaviour behaviour,
-    List<Journey> others,
+    List<Neighbour> others,
     LocalDate today) {
 
   /** The journey with the steps of its strands in place. */
@@ -31,10 +31,9 @@ public record CheckContext(
     return Strands.expand(journey, catalogue);
   }
 
-  /** This journey and the others, with the steps of their strands in place. */
-  Stream<Journey> all() {
-    return Stream.concat(
-        Stream.of(expanded()), others.stream().map(j -> Strands.expand(j, catalogue)));
+  /** This journey and the others. */
+  Stream<Neighbour> all() {
+    return Stream.concat(Stream.of(Neighbour.of(journey, catalogue)), others.stream());
   }
 
   Sentences sentences() {

@@ -4,13 +4,14 @@ import java.util.List;
 import java.util.stream.Collectors;
 import org.opentrellis.core.journey.Circles;
 import org.opentrellis.core.journey.JourneyName;
+import org.opentrellis.core.journey.Leads;
 
 /** Journeys that hand, tag or list people round in a circle at once would never come to an end. */
 final class CircleWithoutWait implements Check {
   @Override
   public List<Finding> look(CheckContext context) {
-    return Circles.find(context.all().toList())
-        .filter(circle -> circle.contains(context.journey().journeyName()))
+    return Circles.through(
+            Leads.of(context.expanded()), context.others().stream().map(Neighbour::leads).toList())
         .map(circle -> List.of(finding(circle)))
         .orElse(List.of());
   }

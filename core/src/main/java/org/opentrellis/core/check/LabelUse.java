@@ -1,8 +1,8 @@
 package org.opentrellis.core.check;
 
 import java.util.HashSet;
-import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.Goal;
@@ -23,7 +23,7 @@ final class LabelUse {
   /** Everything that people can carry: set by a step, brought by a trigger or by a group. */
   static Set<Name> known(CheckContext context) {
     Set<Name> known = new HashSet<>();
-    context.all().forEach(journey -> setBy(journey).forEach(known::add));
+    context.all().flatMap(one -> one.sets().names()).forEach(known::add);
     context.behaviour().groups().forEach(g -> known.addAll(g.tags()));
     context.behaviour().groups().forEach(g -> known.addAll(g.lists()));
     return known;
@@ -63,24 +63,21 @@ final class LabelUse {
     return condition.all().flatMap(one -> Labels.askedBy(one).stream());
   }
 
+  /** The tags and lists that a journey goes by. */
+  static Stream<Name> askedBy(Journey journey) {
+    Stream<Condition> asked =
+        Stream.concat(
+            askedByRules(journey), journey.steps().flatMap(step -> step.conditions().stream()));
+    return Stream.concat(
+        journey.triggers().stream().flatMap(LabelUse::waitedFor), asked.flatMap(LabelUse::in));
+  }
+
   /** Every tag and list that some journey or segment goes by. */
   static Set<Name> used(CheckContext context) {
-    Set<Name> used = new HashSet<>();
-    List<Journey> all = context.all().toList();
-    for (Journey journey : all) {
-      journey.triggers().stream().flatMap(LabelUse::waitedFor).forEach(used::add);
-      askedByRules(journey).flatMap(LabelUse::in).forEach(used::add);
-      journey
-          .steps()
-          .flatMap(s -> s.conditions().stream())
-          .flatMap(LabelUse::in)
-          .forEach(used::add);
-    }
-    context.catalogue().segments().stream()
-        .map(Segment::who)
-        .flatMap(LabelUse::in)
-        .forEach(used::add);
-    return used;
+    Stream<Name> bySegments =
+        context.catalogue().segments().stream().map(Segment::who).flatMap(LabelUse::in);
+    return Stream.concat(context.all().flatMap(one -> one.asks().names()), bySegments)
+        .collect(Collectors.toSet());
   }
 
   /** "tag planner", "list Newcomers". */

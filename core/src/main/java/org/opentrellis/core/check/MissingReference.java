@@ -86,7 +86,7 @@ final class MissingReference implements Check {
   }
 
   private static boolean missing(Step.HandOver over, CheckContext context) {
-    return context.all().noneMatch(journey -> journey.journeyName().equals(over.journey()));
+    return context.all().noneMatch(one -> one.name().equals(over.journey()));
   }
 
   private static Stream<SegmentName> segments(Condition condition, CheckContext context) {

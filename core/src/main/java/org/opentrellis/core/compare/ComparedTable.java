@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.dryrun.Effort;
 import org.opentrellis.core.dryrun.PairedSends;
 import org.opentrellis.core.measure.Share;
 import org.opentrellis.core.measure.StepMeasures;
@@ -20,9 +21,6 @@ import org.opentrellis.core.measure.StepMeasures;
  */
 public record ComparedTable(
     LineUp lineUp, Compared compared, int baseline, List<ComparedRow> rows) {
-  /** So many people are followed again at most where runs are compared one by one. */
-  static final int MOST_PAIRED = 200_000;
-
   /**
    * @param cells by run; null where it has nothing to stand there
    */
@@ -49,10 +47,10 @@ public record ComparedTable(
       @Nullable Judged against) {}
 
   static ComparedTable of(
-      List<ComparedJourney> sides, int baseline, LineUp lineUp, Compared compared) {
+      List<ComparedJourney> sides, int baseline, LineUp lineUp, Compared compared, Effort effort) {
     Map<String, List<@Nullable StepMeasures>> rows = lineUp.rows(sides);
     List<Judge.Case> cases = new ArrayList<>();
-    Map<Integer, PairedSends> paired = paired(sides, baseline, rows);
+    Map<Integer, PairedSends> paired = paired(sides, baseline, rows, effort);
     rows.forEach(
         (label, row) -> {
           StepMeasures base = row.get(baseline);
@@ -93,7 +91,10 @@ public record ComparedTable(
   }
 
   private static Map<Integer, PairedSends> paired(
-      List<ComparedJourney> sides, int baseline, Map<String, List<@Nullable StepMeasures>> rows) {
+      List<ComparedJourney> sides,
+      int baseline,
+      Map<String, List<@Nullable StepMeasures>> rows,
+      Effort effort) {
     ComparedJourney base = sides.get(baseline);
     Map<Integer, PairedSends> all = new HashMap<>();
     for (int i = 0; i < sides.size(); i++) {
@@ -112,12 +113,7 @@ public record ComparedTable(
       all.put(
           i,
           PairedSends.of(
-              side.run(),
-              side.number(),
-              base.run(),
-              base.number(),
-              List.copyOf(pairs),
-              MOST_PAIRED));
+              side.run(), side.number(), base.run(), base.number(), List.copyOf(pairs), effort));
     }
     return all;
   }

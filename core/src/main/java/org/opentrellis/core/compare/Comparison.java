@@ -2,6 +2,8 @@ package org.opentrellis.core.compare;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.dryrun.Effort;
+import org.opentrellis.core.dryrun.RunCancelled;
 import org.opentrellis.core.problem.Refused;
 
 /**
@@ -18,15 +20,18 @@ public record Comparison(
   /**
    * @param sides two to six
    * @param baseline the place of the one that the others are compared with
+   * @throws RunCancelled if the effort's control says so
    */
   public static Comparison of(
-      List<ComparedJourney> sides, int baseline, LineUp lineUp, Compared compared) {
+      List<ComparedJourney> sides, int baseline, LineUp lineUp, Compared compared, Effort effort) {
     if (sides.size() < 2 || sides.size() > MOST || baseline < 0 || baseline >= sides.size()) {
       throw new Refused(
           "two to " + MOST + " runs are compared, with one of them, not " + sides.size());
     }
-    List<@Nullable WholeRunDifference> wholes = WholeRunDifference.of(sides, baseline);
+    List<@Nullable WholeRunDifference> wholes = WholeRunDifference.of(sides, baseline, effort);
     return new Comparison(
-        ComparedTable.of(sides, baseline, lineUp, compared), wholes, StandOuts.of(sides, wholes));
+        ComparedTable.of(sides, baseline, lineUp, compared, effort),
+        wholes,
+        StandOuts.of(sides, wholes));
   }
 }

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.function.Function;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.dryrun.Effort;
 import org.opentrellis.core.dryrun.PairedDryRun;
 import org.opentrellis.core.measure.Curve;
 import org.opentrellis.core.measure.Estimated;
@@ -45,11 +46,13 @@ public record WholeRunDifference(
   public record Pace(double chiSquare, double pValue, String sentence) {}
 
   /** By run; null for the baseline itself. Each figure is judged among all the runs. */
-  static List<@Nullable WholeRunDifference> of(List<ComparedJourney> sides, int baseline) {
+  static List<@Nullable WholeRunDifference> of(
+      List<ComparedJourney> sides, int baseline, Effort effort) {
     ComparedJourney base = sides.get(baseline);
     List<ComparedJourney> others =
         IntStream.range(0, sides.size()).filter(i -> i != baseline).mapToObj(sides::get).toList();
-    List<@Nullable Judged> goals = Judge.all(others.stream().map(s -> goal(s, base)).toList());
+    List<@Nullable Judged> goals =
+        Judge.all(others.stream().map(s -> goal(s, base, effort)).toList());
     List<@Nullable Judged> unsubscribes =
         Judge.all(others.stream().map(s -> unsubscribed(s, base)).toList());
     List<List<@Nullable Judged>> money =
@@ -109,7 +112,7 @@ public record WholeRunDifference(
     return Math.min(one.measures().people(), two.measures().people());
   }
 
-  private static Judge.Case goal(ComparedJourney side, ComparedJourney base) {
+  private static Judge.Case goal(ComparedJourney side, ComparedJourney base, Effort effort) {
     Share now = side.measures().goal();
     Share then = base.measures().goal();
     if (now == null || then == null) {
@@ -118,7 +121,7 @@ public record WholeRunDifference(
     UnjudgedDifference raw;
     if (side.samePeopleAs(base)) {
       Pairs pairs =
-          new PairedDryRun(side.run(), side.number(), base.run(), base.number()).goalMet();
+          new PairedDryRun(side.run(), side.number(), base.run(), base.number()).goalMet(effort);
       raw = UnjudgedDifference.paired(pairs);
     } else {
       raw = UnjudgedDifference.unpaired(now, then);

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import org.opentrellis.core.journey.Circles;
+import org.opentrellis.core.journey.Leads;
 import org.opentrellis.core.journey.Trigger;
 import org.opentrellis.core.machine.Program;
 
@@ -71,6 +71,6 @@ record Door(int program, List<Trigger> all, int[] triggers, String prefix) {
   }
 
   private static boolean leads(Program from, Program to) {
-    return from.steps().stream().anyMatch(step -> Circles.leads(step, to.journey()));
+    return from.steps().stream().anyMatch(step -> Leads.leads(step, to.journey()));
   }
 }

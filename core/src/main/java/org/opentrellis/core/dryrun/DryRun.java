@@ -1,12 +1,7 @@
 package org.opentrellis.core.dryrun;
 
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.concurrent.ExecutionException;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.Future;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.calendar.ZoneClock;
@@ -30,8 +25,6 @@ public final class DryRun {
    * figures.
    */
   public static final int ENGINE = 4;
-
-  private static final int TELL_EVERY = 1024;
 
   private final CohortSettings settings;
   private final Population population;
@@ -76,70 +69,54 @@ public final class DryRun {
 
   /** Runs everyone, in so many threads. */
   public Tallies run(int threads) {
-    return run(threads, RunControl.NONE);
+    return run(Effort.of(threads));
   }
 
   /**
-   * Runs everyone, in so many threads.
+   * Runs everyone.
    *
    * @throws RunCancelled if the control says so
    */
-  public Tallies run(int threads, RunControl control) {
-    if (threads < 1) {
-      throw new IllegalArgumentException("threads must be at least 1, not " + threads);
-    }
-    if (threads == 1) {
-      return part(0, settings.people(), control);
-    }
-    ExecutorService pool = Executors.newFixedThreadPool(threads);
-    try {
-      List<Future<Tallies>> parts = new ArrayList<>();
-      for (int i = 0; i < threads; i++) {
-        int from = bound(i, threads);
-        int to = bound(i + 1, threads);
-        parts.add(pool.submit(() -> part(from, to, control)));
-      }
-      Tallies all = null;
-      for (Future<Tallies> part : parts) {
-        all = all == null ? part.get() : all.combine(part.get());
-      }
-      return all;
-    } catch (ExecutionException failed) {
-      if (failed.getCause() instanceof RuntimeException why) {
-        throw why;
-      }
-      throw new IllegalStateException("a dry run failed", failed);
-    } catch (InterruptedException stopped) {
-      Thread.currentThread().interrupt();
-      throw new RunCancelled();
-    } finally {
-      pool.shutdownNow();
-    }
+  public Tallies run(Effort effort) {
+    PathsInOrder paths = new PathsInOrder(population.world.programs().size());
+    return Chunks.run(settings.people(), effort, () -> new Part(paths)).stream()
+        .map(Part::finished)
+        .reduce(Tallies::combine)
+        .orElseThrow()
+        .paths(paths.all());
   }
 
-  private int bound(int part, int parts) {
-    return (int) ((long) settings.people() * part / parts);
-  }
+  /** What one thread counts. */
+  private final class Part implements Chunks.Worker {
+    private final Tallies tallies = new Tallies(population.world, settings);
+    private final PeopleRunner lives = new PeopleRunner(population, tallies);
+    private final PeopleRunner heldOut =
+        idle == null ? lives : new PeopleRunner(idle, Witness.NOBODY);
+    private final PathsInOrder paths;
 
-  private Tallies part(int from, int to, RunControl control) {
-    Tallies tallies = new Tallies(population.world, settings);
-    PeopleRunner lives = new PeopleRunner(population, tallies);
-    PeopleRunner heldOut = idle == null ? lives : new PeopleRunner(idle, Witness.NOBODY);
-    int sinceTold = 0;
-    for (int number = from; number < to; number++) {
+    Part(PathsInOrder paths) {
+      this.paths = paths;
+    }
+
+    @Override
+    public void take(int number) {
       Person person = lives.unlessHeldOut(number, settings.holdOut());
       if (person == null) {
         tallies.heldOut(heldOut.of(number));
       } else {
         tallies.close(person, number);
       }
-      if (++sinceTold == TELL_EVERY || number == to - 1) {
-        control.reached(sinceTold);
-        sinceTold = 0;
-      }
     }
-    tallies.finish();
-    return tallies;
+
+    @Override
+    public void endsChunk(int chunk) {
+      paths.add(chunk, tallies.takePaths());
+    }
+
+    Tallies finished() {
+      tallies.finish();
+      return tallies;
+    }
   }
 
   /**

@@ -32,7 +32,7 @@ public final class JourneyTally {
   private final TimeBuckets goalTimes = new TimeBuckets();
   final long[] left = new long[LeaveReason.values().length];
   private final long[] sentPerVisit;
-  private final Paths paths = new Paths();
+  private Paths paths = Paths.ofChunk();
 
   long refused;
   long turnedAway;
@@ -122,11 +122,24 @@ public final class JourneyTally {
     }
   }
 
+  /** Gives away the paths of a chunk of people, and begins those of the next. */
+  Paths takePaths() {
+    Paths taken = paths;
+    paths = Paths.ofChunk();
+    return taken;
+  }
+
+  /** Sets the paths of all people. */
+  void paths(Paths all) {
+    paths = all;
+  }
+
   void heldOut(Visit visit, long end) {
     heldOut++;
     heldOutGoalMet += visit.goalMetAt(end) <= end ? 1 : 0;
   }
 
+  /** Adds everything but the paths, which go by the order of people. */
   void combine(JourneyTally other) {
     refused += other.refused;
     turnedAway += other.turnedAway;
@@ -147,7 +160,6 @@ public final class JourneyTally {
     }
     StepTally.add(sentPerVisit, other.sentPerVisit);
     goalTimes.combine(other.goalTimes);
-    paths.combine(other.paths);
     arrivals.combine(other.arrivals);
     for (int i = 0; i < steps.length; i++) {
       steps[i].combine(other.steps[i]);

@@ -19,19 +19,41 @@ public final class Outcomes {
 
   /**
    * @param journey which of the run's
-   * @param from the first person
-   * @param to behind the last
+   * @throws RunCancelled if the control says so
    */
-  public static Outcomes of(DryRun run, int journey, int from, int to) {
-    Outcomes outcomes = new Outcomes();
-    PeopleRunner lives = run.lives(Witness.NOBODY);
-    for (int number = from; number < to; number++) {
-      Person person = lives.unlessHeldOut(number, run.settings().holdOut());
+  public static Outcomes of(DryRun run, int journey, Effort effort) {
+    return Chunks.run(run.settings().people(), effort, () -> new Part(run, journey)).stream()
+        .map(part -> part.outcomes)
+        .reduce(Outcomes::plus)
+        .orElseThrow();
+  }
+
+  /** What one thread finds. */
+  private static final class Part implements Chunks.Worker {
+    private final Outcomes outcomes = new Outcomes();
+    private final PeopleRunner lives;
+    private final double holdOut;
+    private final int journey;
+
+    Part(DryRun run, int journey) {
+      this.lives = run.lives(Witness.NOBODY);
+      this.holdOut = run.settings().holdOut();
+      this.journey = journey;
+    }
+
+    @Override
+    public void take(int number) {
+      Person person = lives.unlessHeldOut(number, holdOut);
       if (person != null) {
         outcomes.note(person, journey, number);
       }
     }
-    return outcomes;
+  }
+
+  private Outcomes plus(Outcomes others) {
+    entered.or(others.entered);
+    met.or(others.met);
+    return this;
   }
 
   private void note(Person person, int journey, int number) {

@@ -1,6 +1,5 @@
 package org.opentrellis.core.dryrun;
 
-import java.util.stream.IntStream;
 import org.opentrellis.core.stats.Pairs;
 
 /**
@@ -8,8 +7,6 @@ import org.opentrellis.core.stats.Pairs;
  * (common random numbers), so most of the chance between the two cancels out.
  */
 public final class PairedDryRun {
-  private static final int PARTITIONS = 8;
-
   private final DryRun first;
   private final DryRun second;
   private final int firstJourney;
@@ -42,18 +39,11 @@ public final class PairedDryRun {
   /**
    * How many people met the goal in any of their visits in both, in one alone and in none; without
    * those who are held out or enter in neither.
+   *
+   * @throws RunCancelled if the control says so
    */
-  public Pairs goalMet() {
-    return IntStream.range(0, PARTITIONS)
-        .parallel()
-        .mapToObj(this::part)
-        .reduce(Pairs.NONE, Pairs::plus);
-  }
-
-  private Pairs part(int part) {
-    int from = (int) ((long) first.settings().people() * part / PARTITIONS);
-    int to = (int) ((long) first.settings().people() * (part + 1) / PARTITIONS);
-    return Outcomes.of(first, firstJourney, from, to)
-        .against(Outcomes.of(second, secondJourney, from, to));
+  public Pairs goalMet(Effort effort) {
+    return Outcomes.of(first, firstJourney, effort)
+        .against(Outcomes.of(second, secondJourney, effort));
   }
 }

@@ -47,7 +47,7 @@ public final class PairedSends {
   /**
    * @param first one run, and which of its journeys
    * @param second another of the same people
-   * @param most how many people are followed at most, from the first
+   * @throws RunCancelled if the control says so
    */
   public static PairedSends of(
       DryRun first,
@@ -55,14 +55,28 @@ public final class PairedSends {
       DryRun second,
       int secondJourney,
       List<Pair> pairs,
-      int most) {
+      Effort effort) {
     if (first.settings().people() != second.settings().people()) {
       throw new IllegalArgumentException("paired runs need the same people");
     }
-    PairedSends sends = new PairedSends(pairs);
-    Side one = new Side(first, firstJourney, pairs.stream().map(Pair::first).toList());
-    Side two = new Side(second, secondJourney, pairs.stream().map(Pair::second).toList());
-    for (int person = 0; person < Math.min(most, first.settings().people()); person++) {
+    return Chunks.run(
+            first.settings().people(),
+            effort,
+            () ->
+                new Part(
+                    new Side(first, firstJourney, pairs.stream().map(Pair::first).toList()),
+                    new Side(second, secondJourney, pairs.stream().map(Pair::second).toList()),
+                    new PairedSends(pairs)))
+        .stream()
+        .map(Part::sends)
+        .reduce(PairedSends::plus)
+        .orElseThrow();
+  }
+
+  /** What one thread counts. */
+  private record Part(Side one, Side two, PairedSends sends) implements Chunks.Worker {
+    @Override
+    public void take(int person) {
       long[][] of = one.of(person);
       long[][] with = two.of(person);
       if (of != null && with != null) {
@@ -71,7 +85,13 @@ public final class PairedSends {
         }
       }
     }
-    return sends;
+  }
+
+  private PairedSends plus(PairedSends others) {
+    for (int pair = 0; pair < sums.length; pair++) {
+      StepTally.add(sums[pair], others.sums[pair]);
+    }
+    return this;
   }
 
   private static void add(long[] one, long[] two, long[] to) {

@@ -5,9 +5,9 @@ import java.util.List;
 import java.util.stream.IntStream;
 
 /**
- * The distinct ways that people went. The first {@value #MOST} in order of people are kept, the
- * rest is counted as one; so the result is the same however the people are parted, as long as parts
- * are combined in order.
+ * The distinct ways that people went. Those of one chunk of people are all kept apart; of several
+ * chunks together, combined in their order, the first {@value #MOST} in order of people, and the
+ * rest is counted as one. So the result is the same however the people are parted.
  */
 public final class Paths {
   /** How many are kept apart. */
@@ -19,7 +19,22 @@ public final class Paths {
   private int[] table = new int[64];
   private long[] keys = new long[32];
   private long[] numbers = new long[32 * NUMBERS];
+  private final int most;
   private long others;
+
+  private Paths(int most) {
+    this.most = most;
+  }
+
+  /** For people of one chunk. */
+  static Paths ofChunk() {
+    return new Paths(Integer.MAX_VALUE);
+  }
+
+  /** For all people, to be combined with one chunk after another. */
+  static Paths ofAll() {
+    return new Paths(MOST);
+  }
 
   /**
    * @param key tells ways apart
@@ -28,6 +43,9 @@ public final class Paths {
     add(key, person, visit, 1, goalMet ? 1 : 0, messages, seconds);
   }
 
+  /**
+   * @param later of the chunk that comes next in order of people
+   */
   void combine(Paths later) {
     for (int i = 0; i < later.size; i++) {
       PathTally path = later.path(i);
@@ -40,14 +58,13 @@ public final class Paths {
           path.messages(),
           path.seconds());
     }
-    others += later.others;
   }
 
   private void add(
       long key, int person, int visit, long count, long goalMet, long messages, long seconds) {
     int path = find(key);
     if (path < 0) {
-      if (size == MOST) {
+      if (size == most) {
         others += count;
         return;
       }

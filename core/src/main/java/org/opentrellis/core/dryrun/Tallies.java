@@ -67,14 +67,27 @@ public final class Tallies implements Witness {
     }
   }
 
-  /** Adds the part of the same run that comes after this one in order of people. */
-  Tallies combine(Tallies later) {
-    people += later.people;
-    StepTally.add(mostInAWeek, later.mostInAWeek);
-    emails.combine(later.emails);
-    texts.combine(later.texts);
+  /** Adds other people of the same run; their paths are told by {@link #paths}. */
+  Tallies combine(Tallies other) {
+    people += other.people;
+    StepTally.add(mostInAWeek, other.mostInAWeek);
+    emails.combine(other.emails);
+    texts.combine(other.texts);
     for (int i = 0; i < journeys.length; i++) {
-      journeys[i].combine(later.journeys[i]);
+      journeys[i].combine(other.journeys[i]);
+    }
+    return this;
+  }
+
+  /** Gives away the paths of a chunk of people, by journey, and begins those of the next. */
+  Paths[] takePaths() {
+    return Arrays.stream(journeys).map(JourneyTally::takePaths).toArray(Paths[]::new);
+  }
+
+  /** Sets the paths of all people, by journey. */
+  Tallies paths(Paths[] all) {
+    for (int i = 0; i < journeys.length; i++) {
+      journeys[i].paths(all[i]);
     }
     return this;
   }

@@ -1,110 +1,54 @@
 package org.opentrellis.core.journey;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
+import java.util.Collection;
+import java.util.Deque;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 
-/**
- * Finds journeys that lead people round in a circle without a wait: by handing over, or by a tag or
- * list that starts another. Only a wait for an amount of time is sure to take any.
- */
+/** Finds journeys that lead people round in a circle without a wait. */
 public final class Circles {
   private Circles() {}
 
+  /** A circle, if there is one: the journeys on it in order, the first again at the end. */
+  public static Optional<List<JourneyName>> find(Collection<Leads> journeys) {
+    return journeys.stream().flatMap(one -> through(one, journeys).stream()).findFirst();
+  }
+
   /**
-   * A circle, if there is one.
+   * The shortest circle through one journey, if there is one.
    *
-   * @param journeys with the steps of their strands in place
-   * @return the journeys on it in order, the first again at the end
+   * @param all the others, it may be among them
+   * @return the journeys on it in order, this one at the beginning and again at the end
    */
-  public static Optional<List<JourneyName>> find(List<Journey> journeys) {
-    Map<JourneyName, Set<JourneyName>> leads = new LinkedHashMap<>();
-    for (Journey journey : journeys) {
-      Set<JourneyName> to = new LinkedHashSet<>();
-      atOnce(journey.body(), journey, journeys, to);
-      leads.put(journey.journeyName(), to);
-    }
-    for (JourneyName start : leads.keySet()) {
-      List<JourneyName> path = new ArrayList<>();
-      if (returns(start, leads, path)) {
-        return Optional.of(path);
+  public static Optional<List<JourneyName>> through(Leads start, Collection<Leads> all) {
+    Map<Leads, Leads> from = new HashMap<>();
+    Deque<Leads> open = new ArrayDeque<>(List.of(start));
+    while (!open.isEmpty()) {
+      Leads at = open.remove();
+      if (at.to(start)) {
+        return Optional.of(circle(at, start, from));
+      }
+      for (Leads next : at.anywhere() ? all : List.<Leads>of()) {
+        if (!next.journey().equals(start.journey()) && at.to(next) && !from.containsKey(next)) {
+          from.put(next, at);
+          open.add(next);
+        }
       }
     }
     return Optional.empty();
   }
 
-  private static boolean returns(
-      JourneyName at, Map<JourneyName, Set<JourneyName>> leads, List<JourneyName> path) {
-    int before = path.indexOf(at);
-    path.add(at);
-    if (before >= 0) {
-      path.subList(0, before).clear();
-      return true;
+  private static List<JourneyName> circle(Leads last, Leads start, Map<Leads, Leads> from) {
+    List<JourneyName> names = new ArrayList<>(List.of(start.journey()));
+    for (Leads at = last; !at.equals(start); at = Objects.requireNonNull(from.get(at))) {
+      names.add(1, at.journey());
     }
-    for (JourneyName next : leads.getOrDefault(at, Set.of())) {
-      if (returns(next, leads, path)) {
-        return true;
-      }
-    }
-    path.remove(path.size() - 1);
-    return false;
-  }
-
-  /**
-   * Collects where people are led at the moment they come in.
-   *
-   * @return whether somebody may come out at the end of the steps without having waited
-   */
-  private static boolean atOnce(
-      List<Step> steps, Journey journey, List<Journey> journeys, Set<JourneyName> to) {
-    for (Step step : steps) {
-      if (step instanceof Step.Wait wait && wait.rule() instanceof WaitRule.For
-          || step instanceof Step.Finish) {
-        return false;
-      }
-      journeys.stream()
-          .filter(other -> leads(step, other))
-          .map(Journey::journeyName)
-          .forEach(to::add);
-      if (step instanceof Step.HandOver over && over.thenFinish()) {
-        return false;
-      }
-      boolean through = step.ways().isEmpty();
-      for (Way way : step.ways()) {
-        through |= atOnce(way.steps(), journey, journeys, to);
-      }
-      if (!through) {
-        return false;
-      }
-    }
-    return true;
-  }
-
-  /** Whether a step brings people into a journey. */
-  public static boolean leads(Step step, Journey to) {
-    return switch (step) {
-      case Step.HandOver over -> over.journey().equals(to.journeyName());
-      case Step.Change change ->
-          change.changes().stream()
-              .flatMap(one -> Labels.setBy(one).stream())
-              .anyMatch(set -> isWaitedFor(set, to));
-      case Step.Send send -> false;
-      case Step.Wait wait -> false;
-      case Step.Branch branch -> false;
-      case Step.SplitTest split -> false;
-      case Step.Include include -> false;
-      case Step.Notify notify -> false;
-      case Step.Finish finish -> false;
-    };
-  }
-
-  private static boolean isWaitedFor(Name label, Journey by) {
-    return by.triggers().stream()
-        .flatMap(trigger -> Labels.waitedFor(trigger).stream())
-        .anyMatch(label::equals);
+    names.add(start.journey());
+    return names;
   }
 }

@@ -33,7 +33,8 @@ public record VariedRun(
     return new VariedRun(journey, catalogue, behaviour, other, settings);
   }
 
-  DryRun dryRun() {
+  /** The run, ready to be made. */
+  public DryRun dryRun() {
     Behaviour whole = behaviour.edit().groups(cohort.groups()).done();
     return new DryRun(List.of(journey), catalogue, List.of(whole), settings);
   }

@@ -6,7 +6,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.dryrun.Effort;
 import org.opentrellis.core.dryrun.Outcomes;
+import org.opentrellis.core.dryrun.RunCancelled;
+import org.opentrellis.core.dryrun.RunControl;
 import org.opentrellis.core.measure.Share;
 import org.opentrellis.core.measure.ShareDifference;
 
@@ -58,16 +61,21 @@ public record WhatMatters(int people, Share goal, List<MattersRow> rows) {
    */
   public record SweepPoint(double value, Share goal, @Nullable ShareDifference against) {}
 
-  /** All numbers of a plan. Nothing is varied of a journey without a goal. */
-  public static WhatMatters of(VariedRun whole) {
+  /**
+   * All numbers of a plan. Nothing is varied of a journey without a goal.
+   *
+   * @param control told of each time that people go through
+   * @throws RunCancelled if the control says so
+   */
+  public static WhatMatters of(VariedRun whole, RunControl control) {
     VariedRun plan = fewer(whole);
-    Outcomes base = outcomes(plan);
+    Outcomes base = outcomes(plan, control);
     if (plan.journey().goal().isEmpty()) {
       return new WhatMatters(plan.settings().people(), Share.of(0, 0), List.of());
     }
     List<MattersRow> rows =
         Knobs.of(plan).parallelStream()
-            .map(knob -> row(knob, plan, base))
+            .map(knob -> row(knob, plan, base, control))
             .sorted(
                 Comparator.comparingDouble(MattersRow::swing)
                     .reversed()
@@ -81,9 +89,9 @@ public record WhatMatters(int people, Share goal, List<MattersRow> rows) {
    *
    * @return empty if the plan has no such number
    */
-  public static Optional<Sweep> sweep(VariedRun whole, String id) {
+  public static Optional<Sweep> sweep(VariedRun whole, String id, RunControl control) {
     VariedRun plan = fewer(whole);
-    Outcomes base = outcomes(plan);
+    Outcomes base = outcomes(plan, control);
     return Knobs.of(plan).stream()
         .filter(knob -> knob.id().equals(id))
         .findFirst()
@@ -94,7 +102,9 @@ public record WhatMatters(int people, Share goal, List<MattersRow> rows) {
                     knob.name(),
                     knob.unit(),
                     knob.value(),
-                    values(knob).parallelStream().map(v -> point(knob, v, plan, base)).toList()));
+                    values(knob).parallelStream()
+                        .map(v -> point(knob, v, plan, base, control))
+                        .toList()));
   }
 
   private static List<Double> values(Knob knob) {
@@ -107,14 +117,15 @@ public record WhatMatters(int people, Share goal, List<MattersRow> rows) {
     return values.stream().distinct().sorted().toList();
   }
 
-  private static SweepPoint point(Knob knob, double value, VariedRun plan, Outcomes base) {
-    Outcomes there = outcomes(knob.at(value, plan));
+  private static SweepPoint point(
+      Knob knob, double value, VariedRun plan, Outcomes base, RunControl control) {
+    Outcomes there = outcomes(knob.at(value, plan), control);
     return new SweepPoint(value, share(there), ShareDifference.paired(there.against(base)));
   }
 
-  private static MattersRow row(Knob knob, VariedRun plan, Outcomes base) {
-    ShareDifference lower = change(knob, knob.lower(), plan, base);
-    ShareDifference higher = change(knob, knob.higher(), plan, base);
+  private static MattersRow row(Knob knob, VariedRun plan, Outcomes base, RunControl control) {
+    ShareDifference lower = change(knob, knob.lower(), plan, base, control);
+    ShareDifference higher = change(knob, knob.higher(), plan, base, control);
     double swing = Math.max(size(lower), size(higher));
     return new MattersRow(
         knob.id(),
@@ -131,10 +142,10 @@ public record WhatMatters(int people, Share goal, List<MattersRow> rows) {
   }
 
   private static @Nullable ShareDifference change(
-      Knob knob, double value, VariedRun plan, Outcomes base) {
+      Knob knob, double value, VariedRun plan, Outcomes base, RunControl control) {
     return value == knob.value()
         ? null
-        : ShareDifference.paired(outcomes(knob.at(value, plan)).against(base));
+        : ShareDifference.paired(outcomes(knob.at(value, plan), control).against(base));
   }
 
   private static double size(@Nullable ShareDifference change) {
@@ -180,8 +191,8 @@ public record WhatMatters(int people, Share goal, List<MattersRow> rows) {
         plan.settings().withPeople(people));
   }
 
-  private static Outcomes outcomes(VariedRun plan) {
-    return Outcomes.of(plan.dryRun(), 0, 0, plan.settings().people());
+  private static Outcomes outcomes(VariedRun plan, RunControl control) {
+    return Outcomes.of(plan.dryRun(), 0, new Effort(1, control));
   }
 
   private static Share share(Outcomes outcomes) {

@@ -26,6 +26,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.FieldGuess;
@@ -79,7 +80,9 @@ class ChecksTest {
 
   private static List<Finding> find(
       String code, Journey journey, Behaviour people, Catalogue catalogue, Journey... others) {
-    CheckContext context = new CheckContext(journey, catalogue, people, List.of(others), TODAY);
+    List<Neighbour> neighbours =
+        Stream.of(others).map(other -> Neighbour.of(other, catalogue)).toList();
+    CheckContext context = new CheckContext(journey, catalogue, people, neighbours, TODAY);
     return Checks.run(context).stream().filter(finding -> finding.code().equals(code)).toList();
   }
 

@@ -2,6 +2,7 @@ package org.opentrellis.core.compare;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 import static org.opentrellis.core.testing.Steps.MESSAGES;
 import static org.opentrellis.core.testing.Steps.behaviour;
 import static org.opentrellis.core.testing.Steps.branch;
@@ -24,6 +25,7 @@ import org.opentrellis.core.behaviour.Keenness;
 import org.opentrellis.core.calendar.TimeUnit;
 import org.opentrellis.core.dryrun.CohortSettings;
 import org.opentrellis.core.dryrun.DryRun;
+import org.opentrellis.core.dryrun.Effort;
 import org.opentrellis.core.dryrun.Tallies;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.StepId;
@@ -32,6 +34,8 @@ import org.opentrellis.core.measure.RunCurves;
 import org.opentrellis.core.measure.RunMeasures;
 
 class ComparisonTest {
+  private static final Effort EFFORT = Effort.of(2);
+
   private static final Instant START = Instant.parse("2027-03-01T00:00:00Z");
 
   private static final int TABLES = 400;
@@ -91,7 +95,8 @@ class ComparisonTest {
       ComparedJourney one = side("one", JOURNEY, PEOPLE, 1_500, 1_000 + n);
       ComparedJourney two = side("two", JOURNEY, PEOPLE, 1_500, 50_000 + n);
       List<Judged> verdicts =
-          verdicts(Comparison.of(List.of(one, two), 0, LineUp.EMAIL_ORDER, Compared.OPENED));
+          verdicts(
+              Comparison.of(List.of(one, two), 0, LineUp.EMAIL_ORDER, Compared.OPENED, EFFORT));
       cells += verdicts.size();
       single += (int) verdicts.stream().filter(v -> v.pValue() <= 0.05).count();
       tables += verdicts.stream().anyMatch(v -> v.kind() == Judged.Kind.DIFFERENCE) ? 1 : 0;
@@ -112,7 +117,8 @@ class ComparisonTest {
             List.of(one, side("two", JOURNEY, PEOPLE, 1_000, 1)),
             0,
             LineUp.STEPS,
-            Compared.CLICKED);
+            Compared.CLICKED,
+            EFFORT);
     assertThat(verdicts(same)).hasSize(5).allMatch(v -> v.points() == 0 && v.paired());
     assertThat(verdicts(same).get(0).sentence()).contains("no difference");
     assertThat(same.wholes().get(1).goal().kind()).isEqualTo(Judged.Kind.COULD_BE_CHANCE);
@@ -143,7 +149,7 @@ class ComparisonTest {
     ComparedJourney base = side("as it is", JOURNEY, one, people, seed);
     ComparedJourney now = side("stronger", JOURNEY, two, people, other);
     ComparedTable table =
-        Comparison.of(List.of(base, now), 0, LineUp.STEPS, Compared.OPENED).table();
+        Comparison.of(List.of(base, now), 0, LineUp.STEPS, Compared.OPENED, EFFORT).table();
     Judged last = table.rows().get(table.rows().size() - 1).cells().get(1).against();
     return last.pValue() <= 0.05 && last.points() > 0;
   }
@@ -161,7 +167,7 @@ class ComparisonTest {
   }
 
   private static List<String> labels(List<ComparedJourney> sides, LineUp lineUp) {
-    return Comparison.of(sides, 0, lineUp, Compared.OPENED).table().rows().stream()
+    return Comparison.of(sides, 0, lineUp, Compared.OPENED, EFFORT).table().rows().stream()
         .map(ComparedTable.ComparedRow::label)
         .toList();
   }
@@ -174,7 +180,8 @@ class ComparisonTest {
                 List.of(one, side("two", JOURNEY, PEOPLE, 500, 2)),
                 0,
                 LineUp.EMAIL_ORDER,
-                Compared.OPENED)
+                Compared.OPENED,
+                EFFORT)
             .table()
             .rows();
     ComparedTable.ComparedCell first = rows.get(0).cells().get(0);
@@ -190,7 +197,8 @@ class ComparisonTest {
     ComparedJourney base = side("one", JOURNEY, PEOPLE, 3_000, 1);
     ComparedJourney now = side("two", JOURNEY, stronger, 3_000, 77);
     List<Judged> open =
-        verdicts(Comparison.of(List.of(base, now), 0, LineUp.STEPS, Compared.OPENED)).stream()
+        verdicts(Comparison.of(List.of(base, now), 0, LineUp.STEPS, Compared.OPENED, EFFORT))
+            .stream()
             .filter(v -> v.kind() == Judged.Kind.TOO_FEW)
             .toList();
     assertThat(open).isNotEmpty().allMatch(v -> v.morePeople() > 0);
@@ -217,7 +225,8 @@ class ComparisonTest {
                     side("fading", JOURNEY, fading, 3_000, 1)),
                 0,
                 LineUp.EMAIL_ORDER,
-                Compared.OPENED)
+                Compared.OPENED,
+                EFFORT)
             .standsOut();
     assertThat(found)
         .extracting(StandOut::rule)
@@ -235,13 +244,34 @@ class ComparisonTest {
     assertThat(weights).isSortedAccordingTo(java.util.Comparator.reverseOrder());
   }
 
+  /** However many they are: the difference beside two shares is of the people that they are of. */
+  @Test
+  void everybodyIsPairedWhoIsCounted() {
+    Journey short_ = journey(send("a"));
+    Behaviour stronger =
+        PEOPLE.edit().emails(Map.of(new StepId("a"), reaction(1.02, 0.3, 0.005))).done();
+    ComparedJourney base = side("as it is", short_, PEOPLE, 250_000, 1);
+    ComparedJourney now = side("stronger", short_, stronger, 250_000, 1);
+    ComparedTable.ComparedRow row =
+        Comparison.of(List.of(base, now), 0, LineUp.STEPS, Compared.OPENED, EFFORT)
+            .table()
+            .rows()
+            .get(0);
+    ComparedTable.ComparedCell then = row.cells().get(0);
+    ComparedTable.ComparedCell cell = row.cells().get(1);
+    assertThat(cell.against().paired()).isTrue();
+    assertThat(cell.against().points())
+        .isCloseTo(cell.share().value() - then.share().value(), within(1e-12))
+        .isPositive();
+  }
+
   @Test
   void twoToSixAreCompared() {
     ComparedJourney one = side("one", JOURNEY, PEOPLE, 50, 1);
-    assertThatThrownBy(() -> Comparison.of(List.of(one), 0, LineUp.STEPS, Compared.OPENED))
+    assertThatThrownBy(() -> Comparison.of(List.of(one), 0, LineUp.STEPS, Compared.OPENED, EFFORT))
         .hasMessageContaining("two to 6 runs");
     List<ComparedJourney> seven = IntStream.range(0, 7).mapToObj(n -> one).toList();
-    assertThatThrownBy(() -> Comparison.of(seven, 0, LineUp.STEPS, Compared.OPENED))
+    assertThatThrownBy(() -> Comparison.of(seven, 0, LineUp.STEPS, Compared.OPENED, EFFORT))
         .hasMessageContaining("two to 6 runs");
   }
 }

@@ -138,7 +138,7 @@ class DryRunTest {
   void aJourneyPairedWithItselfDoesNotDiffer() {
     Behaviour people = behaviour(group(new Keenness(0.4, 0.2), 0.05), 0.2);
     DryRun run = dryRun(journey(send("a"), pause("w", 2, TimeUnit.DAYS)), people, 5_000);
-    Pairs pairs = new PairedDryRun(run, run).goalMet();
+    Pairs pairs = new PairedDryRun(run, run).goalMet(Effort.of(3));
     assertThat(pairs.onlyFirst()).isZero();
     assertThat(pairs.onlySecond()).isZero();
     assertThat(pairs.both()).isEqualTo(run.run(3).journey().goalMet());

@@ -388,23 +388,15 @@ class ModelTest {
             onlyOpens(new Keenness(0.5, 0.2)),
             CohortSettings.of(50_000, 1, START, 30));
     var done = new java.util.concurrent.atomic.AtomicInteger();
-    run.run(2, done::addAndGet);
+    run.run(new Effort(2, done::addAndGet));
     assertThat(done).hasValue(50_000);
-    assertThatThrownBy(
-            () ->
-                run.run(
-                    2,
-                    people -> {
-                      throw new RunCancelled();
-                    }))
-        .isInstanceOf(RunCancelled.class);
-    assertThatThrownBy(
-            () ->
-                run.run(
-                    1,
-                    people -> {
-                      throw new RunCancelled();
-                    }))
-        .isInstanceOf(RunCancelled.class);
+    RunControl stop =
+        people -> {
+          throw new RunCancelled();
+        };
+    for (int threads = 1; threads <= 2; threads++) {
+      Effort stopped = new Effort(threads, stop);
+      assertThatThrownBy(() -> run.run(stopped)).isInstanceOf(RunCancelled.class);
+    }
   }
 }

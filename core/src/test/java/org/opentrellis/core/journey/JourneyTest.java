@@ -13,6 +13,7 @@ import static org.opentrellis.core.testing.Steps.tag;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -133,15 +134,19 @@ class JourneyTest {
     Journey one = leadsTo("One", "Two", List.of());
     Journey two = leadsTo("Two", "One", List.of());
     Journey late = leadsTo("Two", "One", List.of(pause("w", 1, TimeUnit.MINUTES)));
-    assertThat(Circles.find(List.of(one, two)).orElseThrow())
+    assertThat(circle(one, two).orElseThrow())
         .containsExactly(one.journeyName(), two.journeyName(), one.journeyName());
-    assertThat(Circles.find(List.of(one, late))).isEmpty();
+    assertThat(circle(one, late)).isEmpty();
     Journey tags =
         journey(tag("t", "x"))
             .edit()
             .triggers(List.of(new Trigger.GetsTag(new TagName("x"))))
             .done();
-    assertThat(Circles.find(List.of(tags))).isPresent();
+    assertThat(circle(tags)).isPresent();
+  }
+
+  private static Optional<List<JourneyName>> circle(Journey... journeys) {
+    return Circles.find(Stream.of(journeys).map(Leads::of).toList());
   }
 
   private static Journey leadsTo(String name, String other, List<Step> first) {

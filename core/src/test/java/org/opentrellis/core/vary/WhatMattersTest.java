@@ -1,6 +1,7 @@
 package org.opentrellis.core.vary;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 import static org.opentrellis.core.testing.Steps.MESSAGES;
 import static org.opentrellis.core.testing.Steps.behaviour;
@@ -18,6 +19,8 @@ import org.opentrellis.core.behaviour.CohortPlan;
 import org.opentrellis.core.behaviour.Keenness;
 import org.opentrellis.core.calendar.TimeUnit;
 import org.opentrellis.core.dryrun.CohortSettings;
+import org.opentrellis.core.dryrun.RunCancelled;
+import org.opentrellis.core.dryrun.RunControl;
 import org.opentrellis.core.journey.Journey;
 
 class WhatMattersTest {
@@ -36,7 +39,7 @@ class WhatMattersTest {
    */
   @Test
   void whatMultipliesTheGoalMovesItInProportion() {
-    WhatMatters matters = WhatMatters.of(plan(journey(send("a"), pause("w", 3, TimeUnit.DAYS))));
+    WhatMatters matters = whatMatters(plan(journey(send("a"), pause("w", 3, TimeUnit.DAYS))));
     WhatMatters.MattersRow buy = row(matters, "buy-after-click");
     double goal = matters.goal().value();
     assertThat(buy.lower().points()).isCloseTo(-0.2 * goal, within(0.01));
@@ -51,7 +54,7 @@ class WhatMattersTest {
 
   @Test
   void theLargestSwingComesFirst() {
-    WhatMatters matters = WhatMatters.of(plan(journey(send("a"))));
+    WhatMatters matters = whatMatters(plan(journey(send("a"))));
     List<Double> swings = matters.rows().stream().map(WhatMatters.MattersRow::swing).toList();
     assertThat(swings).isSortedAccordingTo(java.util.Comparator.reverseOrder());
     assertThat(matters.rows())
@@ -62,22 +65,39 @@ class WhatMattersTest {
   @Test
   void aSweepHasThePlanItselfWithoutADifference() {
     VariedRun plan = plan(journey(send("a")));
-    Optional<WhatMatters.Sweep> sweep = WhatMatters.sweep(plan, "click:a");
+    Optional<WhatMatters.Sweep> sweep = WhatMatters.sweep(plan, "click:a", RunControl.NONE);
     WhatMatters.SweepPoint here =
         sweep.orElseThrow().points().stream()
             .filter(point -> point.value() == sweep.get().value())
             .findFirst()
             .orElseThrow();
     assertThat(here.against().points()).isZero();
-    assertThat(here.goal()).isEqualTo(WhatMatters.of(plan).goal());
+    assertThat(here.goal()).isEqualTo(whatMatters(plan).goal());
     List<Double> goals = sweep.get().points().stream().map(p -> p.goal().value()).toList();
     assertThat(goals).isSorted();
-    assertThat(WhatMatters.sweep(plan, "nothing")).isEmpty();
+    assertThat(WhatMatters.sweep(plan, "nothing", RunControl.NONE)).isEmpty();
   }
 
   @Test
   void withoutAGoalNothingCanMatter() {
-    assertThat(WhatMatters.of(plan(journey(Optional.empty(), send("a")))).rows()).isEmpty();
+    assertThat(whatMatters(plan(journey(Optional.empty(), send("a")))).rows()).isEmpty();
+  }
+
+  @Test
+  void itCanBeStopped() {
+    VariedRun plan = plan(journey(send("a")));
+    assertThatThrownBy(
+            () ->
+                WhatMatters.of(
+                    plan,
+                    people -> {
+                      throw new RunCancelled();
+                    }))
+        .isInstanceOf(RunCancelled.class);
+  }
+
+  private static WhatMatters whatMatters(VariedRun plan) {
+    return WhatMatters.of(plan, RunControl.NONE);
   }
 
   private static WhatMatters.MattersRow row(WhatMatters matters, String id) {

@@ -1,0 +1,112 @@
+package org.opentrellis.app.dryruns;
+
+import java.util.List;
+import org.opentrellis.app.catalogue.Catalogues;
+import org.opentrellis.app.cohorts.Cohorts;
+import org.opentrellis.app.journeys.Journeys;
+import org.opentrellis.app.journeys.KeptJourney;
+import org.opentrellis.core.behaviour.CohortPlan;
+import org.opentrellis.core.dryrun.CohortSettings;
+import org.opentrellis.core.journey.Circles;
+import org.opentrellis.core.journey.Leads;
+import org.opentrellis.core.journey.Strands;
+import org.opentrellis.core.problem.Problem;
+import org.opentrellis.core.problem.Problems;
+import org.opentrellis.core.problem.ProblemsFound;
+import org.opentrellis.core.problem.Refused;
+import org.springframework.stereotype.Component;
+
+/** Reads orders of dry runs: of the journeys as they are saved now. */
+@Component
+class RunOrders {
+  /** The most people that one request may ask for. */
+  static final int MOST_PEOPLE = 1_000_000;
+
+  private static final int MOST_JOURNEYS = 6;
+
+  private final Journeys journeys;
+  private final Catalogues catalogues;
+  private final Cohorts cohorts;
+  private final Mondays mondays;
+
+  RunOrders(Journeys journeys, Catalogues catalogues, Cohorts cohorts, Mondays mondays) {
+    this.journeys = journeys;
+    this.catalogues = catalogues;
+    this.cohorts = cohorts;
+    this.mondays = mondays;
+  }
+
+  /**
+   * @throws ProblemsFound if something in the order is out of range
+   */
+  RunSetup setup(RunOrder order) {
+    List<Long> wanted = order.journeys();
+    if (wanted.isEmpty()
+        || wanted.size() > MOST_JOURNEYS
+        || wanted.stream().distinct().count() != wanted.size()) {
+      throw refused(
+          "/journeys",
+          "A dry run takes one to %d different journeys together.".formatted(MOST_JOURNEYS));
+    }
+    CohortPlan cohort = Cohorts.read(order.cohort());
+    check(order, cohort);
+    List<KeptJourney> kept = wanted.stream().map(journeys::find).toList();
+    var catalogue = catalogues.current();
+    refuseOneName(kept);
+    Circles.find(
+            kept.stream().map(one -> Leads.of(Strands.expand(one.journey(), catalogue))).toList())
+        .ifPresent(
+            circle -> {
+              throw refused(
+                  "/journeys",
+                  "People would go round in a circle without a wait: %s."
+                      .formatted(
+                          String.join(" to ", circle.stream().map(Object::toString).toList())));
+            });
+    return new RunSetup(
+        kept.stream().map(KeptRun.Part::of).toList(),
+        catalogue,
+        cohort,
+        cohorts.nameOf(order.cohortId(), cohort),
+        settings(order, cohort));
+  }
+
+  private CohortSettings settings(RunOrder order, CohortPlan cohort) {
+    try {
+      return CohortSettings.of(cohort, order.seed(), mondays.thisWeek(), order.horizonDays());
+    } catch (Refused refused) {
+      throw ProblemsFound.refused("/cohort/arrivals", refused);
+    }
+  }
+
+  private static void refuseOneName(List<KeptJourney> kept) {
+    long names = kept.stream().map(one -> one.journey().name()).distinct().count();
+    if (names < kept.size()) {
+      throw refused(
+          "/journeys",
+          "Journeys that run together need different names: they hand people to each other by name.");
+    }
+  }
+
+  private static void check(RunOrder order, CohortPlan cohort) {
+    Problems problems = new Problems();
+    if (cohort.people() > MOST_PEOPLE) {
+      problems.add(
+          "bad-value",
+          "/cohort/people",
+          "A dry run takes 1 to %,d people, not %,d.".formatted(MOST_PEOPLE, cohort.people()));
+    }
+    int longest = CohortSettings.LONGEST_HORIZON_DAYS;
+    if (order.horizonDays() < 1 || order.horizonDays() > longest) {
+      problems.add(
+          "bad-value",
+          "/horizonDays",
+          "People are followed for 1 to %d days, not %d.".formatted(longest, order.horizonDays()));
+    }
+    problems.throwIfAny();
+  }
+
+  private static ProblemsFound refused(String place, String sentence) {
+    return new ProblemsFound(List.of(new Problem("bad-value", place, sentence)));
+  }
+}

@@ -1,0 +1,98 @@
+package org.opentrellis.app.dryruns;
+
+import jakarta.annotation.PreDestroy;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.RejectedExecutionException;
+import org.opentrellis.app.http.NotFound;
+import org.opentrellis.app.http.Refusal;
+import org.opentrellis.app.journeys.CardList;
+import org.opentrellis.app.journeys.CardMade;
+import org.opentrellis.core.measure.RunMeasures;
+import org.opentrellis.core.report.Sketch;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.event.TransactionPhase;
+import org.springframework.transaction.event.TransactionalEventListener;
+
+/**
+ * Draws the small pictures of lists: once a journey has been saved, and it has an estimate, that is
+ * put on its card, with what the checks find by now. One after another, behind what somebody waits
+ * for.
+ */
+@Component
+class Sketches {
+  private static final Logger LOG = LoggerFactory.getLogger(Sketches.class);
+  private static final long BREATH_MILLIS = 500;
+
+  private final CardList cards;
+  private final Estimates estimates;
+  private final Set<Long> waiting = ConcurrentHashMap.newKeySet();
+  private final ExecutorService worker =
+      Executors.newSingleThreadExecutor(task -> new Thread(task, "sketches"));
+
+  Sketches(CardList cards, Estimates estimates) {
+    this.cards = cards;
+    this.estimates = estimates;
+  }
+
+  @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
+  void cardMade(CardMade made) {
+    order(made.journey());
+  }
+
+  /** What is missing is drawn after each start. */
+  @EventListener(ApplicationReadyEvent.class)
+  void started() {
+    cards.withoutSketch().forEach(this::order);
+  }
+
+  private void order(long journey) {
+    if (waiting.add(journey)) {
+      try {
+        worker.execute(() -> draw(journey));
+      } catch (RejectedExecutionException closing) {
+        LOG.debug("It is drawn after the next start.");
+      }
+    }
+  }
+
+  private void draw(long journey) {
+    waiting.remove(journey);
+    try {
+      int made = cards.made(journey);
+      RunMeasures measures = estimates.of(journey).get();
+      cards.keepSketch(journey, made, Sketch.of(measures));
+      cards.refresh(journey);
+    } catch (Refusal busy) {
+      rest();
+      order(journey);
+    } catch (NotFound | ExecutionException refused) {
+      // The list shows its plain picture.
+      LOG.debug("No picture of journey {}: {}", journey, refused.getMessage());
+    } catch (InterruptedException stopped) {
+      Thread.currentThread().interrupt();
+    } catch (RuntimeException failed) {
+      LOG.debug("No picture of journey {} for now", journey, failed);
+    }
+  }
+
+  private static void rest() {
+    try {
+      Thread.sleep(BREATH_MILLIS);
+    } catch (InterruptedException stopped) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  @PreDestroy
+  void close() {
+    worker.shutdownNow();
+  }
+}

@@ -1,0 +1,217 @@
+package org.opentrellis.app.journeys;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.opentrellis.app.catalogue.Catalogues;
+import org.opentrellis.app.http.NotFound;
+import org.opentrellis.app.revisions.CatalogueChanged;
+import org.opentrellis.app.revisions.Revisions;
+import org.opentrellis.core.check.Finding;
+import org.opentrellis.core.check.Neighbour;
+import org.opentrellis.core.format.Documents;
+import org.opentrellis.core.format.Json;
+import org.opentrellis.core.journey.Catalogue;
+import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.Name;
+import org.opentrellis.core.journey.NamesIn;
+import org.opentrellis.core.journey.SegmentName;
+import org.opentrellis.core.journey.StepId;
+import org.opentrellis.core.journey.Strands;
+import org.opentrellis.core.sentence.Phrase;
+import org.opentrellis.core.sentence.RunSheet;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Makes the cards by which lists and the other journeys know a journey, whenever it is saved. */
+@Component
+@Transactional
+class Cards {
+  /** Grows whenever cards say something else, or say it otherwise: all are made anew then. */
+  static final int FORM = 1;
+
+  private static final int LONGEST_SEARCH = 4_000;
+
+  private final CardMapper mapper;
+  private final JourneyMapper journeys;
+  private final JourneyIndex index;
+  private final Catalogues catalogues;
+  private final Revisions revisions;
+  private final ApplicationEventPublisher events;
+  private final Clock clock;
+
+  Cards(
+      CardMapper mapper,
+      JourneyMapper journeys,
+      JourneyIndex index,
+      Catalogues catalogues,
+      Revisions revisions,
+      ApplicationEventPublisher events,
+      Clock clock) {
+    this.mapper = mapper;
+    this.journeys = journeys;
+    this.index = index;
+    this.catalogues = catalogues;
+    this.revisions = revisions;
+    this.events = events;
+    this.clock = clock;
+  }
+
+  /**
+   * A journey as it is kept now, looked over.
+   *
+   * @throws NotFound if there is none
+   */
+  Look look(long id) {
+    KeptJourney kept = find(id);
+    return Look.at(kept, catalogues.current(), index.neighboursOf(id), today());
+  }
+
+  private KeptJourney find(long id) {
+    Optional<JourneyRow> row = journeys.find(id);
+    return KeptJourney.of(row, id, catalogues.current());
+  }
+
+  private LocalDate today() {
+    return LocalDate.now(clock);
+  }
+
+  /** Makes the card of a journey anew; its transaction holds the account. */
+  Look make(long id) {
+    Look look = look(id);
+    make(look.kept(), look.sheet());
+    keepFindings(id, look.findings());
+    return look;
+  }
+
+  /** Makes a card whose findings are still to be looked for. */
+  private void makeUnchecked(long id) {
+    KeptJourney kept = find(id);
+    make(kept, RunSheet.of(kept.journey(), catalogues.current()));
+  }
+
+  private void make(KeptJourney kept, RunSheet sheet) {
+    Journey journey = kept.journey();
+    Catalogue catalogue = catalogues.current();
+    Fact now = Fact.of(kept, Neighbour.of(journey, catalogue));
+    Optional<FactsRow> row = mapper.facts(kept.id());
+    Fact before = row.map(Fact::of).orElse(null);
+    if (before == null || !before.neighbour().equals(now.neighbour())) {
+      revisions.grow(Revisions.Kind.NEIGHBOURS);
+    }
+    long revision =
+        before != null && before.sameAs(now)
+            ? row.get().revision()
+            : revisions.grow(Revisions.Kind.FACTS);
+    Phrase opening = sheet.opening().sentence();
+    mapper.keep(
+        new CardRow(
+            kept.id(),
+            FORM,
+            journey.purpose().name(),
+            String.valueOf(journey.state()),
+            search(journey, opening),
+            Json.write(opening),
+            Json.write(sheet.goal().sentence()),
+            Json.write(Documents.write(Strands.expand(journey, catalogue)).get("body")),
+            Json.write(now.neighbour()),
+            now.writtenNames(),
+            revision));
+    events.publishEvent(new CardMade(kept.id()));
+  }
+
+  private static String search(Journey journey, Phrase opening) {
+    String text =
+        "%s %s %s %s"
+            .formatted(
+                journey.name(),
+                journey.purpose().name().replace('_', '-'),
+                journey.state(),
+                opening.text())
+            .toLowerCase(Locale.ROOT);
+    return text.substring(0, Math.min(LONGEST_SEARCH, text.length()));
+  }
+
+  /** Looks anew at what the checks find in a journey, since others have changed, or the day. */
+  void refresh(long id) {
+    keepFindings(id, look(id).findings());
+  }
+
+  private void keepFindings(long id, List<Finding> findings) {
+    Optional<Finding> first = findings.stream().findFirst();
+    Now now = now();
+    mapper.keepFindings(
+        id,
+        findings.size(),
+        first.map(one -> one.severity().name()).orElse(null),
+        first.flatMap(Finding::step).map(StepId::value).orElse(null),
+        now.neighbours,
+        now.day);
+  }
+
+  /** What findings depend on besides their journey: the others, and the day. */
+  record Now(long neighbours, LocalDate day) {
+    boolean isOf(long checkedAt, LocalDate checkedOn) {
+      return checkedAt == neighbours && checkedOn.equals(day);
+    }
+  }
+
+  Now now() {
+    return new Now(revisions.now(Revisions.Kind.NEIGHBOURS), today());
+  }
+
+  /** A journey was put away, or brought back; its transaction holds the account. */
+  void archived(long id) {
+    revisions.grow(Revisions.Kind.NEIGHBOURS);
+    mapper.touch(id, revisions.grow(Revisions.Kind.FACTS));
+  }
+
+  /** Whatever uses what has changed, itself or through a strand, is made anew. */
+  @EventListener
+  void catalogueChanged(CatalogueChanged change) {
+    if (change.name() instanceof SegmentName) {
+      revisions.grow(Revisions.Kind.NEIGHBOURS);
+    }
+    index.using(usersOf(change.name(), catalogues.current())).forEach(this::makeUnchecked);
+  }
+
+  /** A name, and all strands and segments that come to use it. */
+  private static List<Name> usersOf(Name name, Catalogue catalogue) {
+    Set<Name> found = new HashSet<>(Set.of(name));
+    boolean more = true;
+    while (more) {
+      List<Name> users = new ArrayList<>();
+      Stream.concat(
+              catalogue.strands().stream()
+                  .filter(one -> uses(one, found))
+                  .<Name>map(strand -> strand.id()),
+              catalogue.segments().stream()
+                  .filter(one -> uses(one, found))
+                  .<Name>map(segment -> segment.name()))
+          .forEach(users::add);
+      more = found.addAll(users);
+    }
+    return List.copyOf(found);
+  }
+
+  private static boolean uses(Object part, Set<Name> names) {
+    return NamesIn.of(part).anyMatch(names::contains);
+  }
+
+  /** Makes cards that are missing, or of an earlier form. */
+  void makeMissing() {
+    List<Long> missing = mapper.outOfForm(FORM);
+    if (!missing.isEmpty()) {
+      revisions.hold();
+      missing.forEach(this::makeUnchecked);
+    }
+  }
+}

@@ -1,0 +1,5 @@
+package org.opentrellis.app.journeys;
+
+/** What the others need to know of a journey, as it is kept. */
+record FactsRow(
+    long id, String name, boolean archived, String neighbour, String names, long revision) {}

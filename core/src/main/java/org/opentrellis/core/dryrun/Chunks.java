@@ -1,0 +1,82 @@
+package org.opentrellis.core.dryrun;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Supplier;
+
+/** Takes people through in several threads: each takes chunk after chunk, in order of people. */
+final class Chunks {
+  private static final int LARGEST = 16_384;
+  private static final int EACH_THREAD = 8;
+  private static final int TELL_EVERY = 1024;
+
+  private Chunks() {}
+
+  /** What one thread does with each person of its chunks. */
+  interface Worker {
+    void take(int person);
+
+    /** All people of a chunk have been taken; chunks are numbered from 0 in order of people. */
+    default void endsChunk(int chunk) {}
+  }
+
+  /**
+   * Takes everybody through.
+   *
+   * @return the workers, one for each thread
+   * @throws RunCancelled if the control says so
+   */
+  static <W extends Worker> List<W> run(int people, Effort effort, Supplier<W> workers) {
+    AtomicInteger next = new AtomicInteger();
+    int size = Math.max(1, Math.min(LARGEST, people / (EACH_THREAD * effort.threads()) + 1));
+    if (effort.threads() == 1) {
+      return List.of(work(workers.get(), next, size, people, effort.control()));
+    }
+    ExecutorService pool = Executors.newFixedThreadPool(effort.threads());
+    try {
+      List<Future<W>> parts = new ArrayList<>();
+      for (int i = 0; i < effort.threads(); i++) {
+        parts.add(pool.submit(() -> work(workers.get(), next, size, people, effort.control())));
+      }
+      List<W> done = new ArrayList<>();
+      for (Future<W> part : parts) {
+        done.add(part.get());
+      }
+      return done;
+    } catch (ExecutionException failed) {
+      if (failed.getCause() instanceof RuntimeException why) {
+        throw why;
+      }
+      throw new IllegalStateException("people could not be taken through", failed);
+    } catch (InterruptedException stopped) {
+      Thread.currentThread().interrupt();
+      throw new RunCancelled();
+    } finally {
+      pool.shutdownNow();
+    }
+  }
+
+  private static <W extends Worker> W work(
+      W worker, AtomicInteger next, int size, int people, RunControl control) {
+    int chunk = next.getAndIncrement();
+    for (long from = (long) chunk * size; from < people; from = (long) chunk * size) {
+      int to = (int) Math.min(people, from + size);
+      int told = (int) from;
+      for (int person = (int) from; person < to; person++) {
+        worker.take(person);
+        if (person + 1 - told == TELL_EVERY || person + 1 == to) {
+          control.reached(person + 1 - told);
+          told = person + 1;
+        }
+      }
+      worker.endsChunk(chunk);
+      chunk = next.getAndIncrement();
+    }
+    return worker;
+  }
+}

@@ -1,0 +1,243 @@
+import {
+  infiniteQueryOptions,
+  keepPreviousData,
+  QueryClient,
+  queryOptions,
+} from '@tanstack/vue-query'
+import { answerOf, api } from './client'
+import type { BehaviourDocument, CohortPlan, ComparedBy, RunMeasures, Walker } from './types'
+
+/**
+ * What the server knows, by what it is asked for. Answers are kept and shared: whoever shows the
+ * same thing asks once. Whoever changes something says which answers are no longer true, by the
+ * first words of their keys.
+ */
+export const queryClient = new QueryClient({
+  defaultOptions: {
+    // What fails says so at once; to try again is up to whoever reads it.
+    queries: { retry: false, refetchOnWindowFocus: false, networkMode: 'always' },
+    mutations: { networkMode: 'always' },
+  },
+})
+
+/** Says that answers are no longer true; those that are on the screen are asked for anew. */
+export function outdated(...key: readonly unknown[]): Promise<void> {
+  return queryClient.invalidateQueries({ queryKey: key })
+}
+
+/** What only changes here, where that is said; asked for anew now and then all the same. */
+const FOR_A_MINUTE = { staleTime: 60_000 }
+
+/** A kept run never changes by itself, nor does what is worked out from it. */
+const FOR_EVER = { staleTime: Infinity }
+
+export const questions = {
+  /** The journeys that fit some words, a page after another. */
+  overview: (find: string, archived: boolean) =>
+    infiniteQueryOptions({
+      queryKey: ['journeys', 'overview', find, archived],
+      queryFn: ({ pageParam, signal }) =>
+        answerOf(
+          api.GET('/api/journeys', {
+            params: { query: { find, archived, page: pageParam } },
+            signal,
+          }),
+        ),
+      initialPageParam: 0,
+      getNextPageParam: (last, all) =>
+        all.reduce((count, page) => count + page.journeys.length, 0) < last.total
+          ? all.length
+          : undefined,
+      placeholderData: keepPreviousData,
+    }),
+
+  names: () =>
+    queryOptions({
+      queryKey: ['journeys', 'names'],
+      queryFn: () => answerOf(api.GET('/api/journeys/names')),
+      ...FOR_A_MINUTE,
+    }),
+
+  starters: () =>
+    queryOptions({
+      queryKey: ['starters'],
+      queryFn: () => answerOf(api.GET('/api/starters')),
+      ...FOR_EVER,
+    }),
+
+  messages: () =>
+    queryOptions({
+      queryKey: ['library', 'messages'],
+      queryFn: () => answerOf(api.GET('/api/messages')),
+      ...FOR_A_MINUTE,
+    }),
+
+  strands: () =>
+    queryOptions({
+      queryKey: ['library', 'strands'],
+      queryFn: () => answerOf(api.GET('/api/strands')),
+      ...FOR_A_MINUTE,
+    }),
+
+  segments: () =>
+    queryOptions({
+      queryKey: ['library', 'segments'],
+      queryFn: () => answerOf(api.GET('/api/segments')),
+      ...FOR_A_MINUTE,
+    }),
+
+  /** A quick look at a journey as it was saved. */
+  estimate: (id: number, version: number, behaviourVersion: number) =>
+    queryOptions({
+      queryKey: ['estimate', id, version, behaviourVersion],
+      queryFn: ({ signal }) =>
+        answerOf(api.POST('/api/journeys/{id}/estimates', { params: { path: { id } }, signal })),
+      placeholderData: (last: RunMeasures | undefined, asked) =>
+        asked?.queryKey[1] === id ? last : undefined,
+      ...FOR_A_MINUTE,
+    }),
+
+  versions: (id: number, version: number) =>
+    queryOptions({
+      queryKey: ['versions', id, version],
+      queryFn: () => answerOf(api.GET('/api/journeys/{id}/versions', { params: { path: { id } } })),
+      placeholderData: keepPreviousData,
+    }),
+
+  /** One version, and what has changed between it and the newest. */
+  version: (id: number, version: number, newest: number) =>
+    queryOptions({
+      queryKey: ['versions', id, newest, version],
+      queryFn: () =>
+        answerOf(
+          api.GET('/api/journeys/{id}/versions/{version}', { params: { path: { id, version } } }),
+        ),
+      placeholderData: keepPreviousData,
+    }),
+
+  keptWalks: (id: number, version: number) =>
+    queryOptions({
+      queryKey: ['kept-walks', id, version],
+      queryFn: () =>
+        answerOf(api.GET('/api/journeys/{id}/kept-walks', { params: { path: { id } } })),
+      placeholderData: keepPreviousData,
+    }),
+
+  walk: (id: number, version: number, walker: Walker) =>
+    queryOptions({
+      queryKey: ['walk', id, version, walker],
+      queryFn: ({ signal }) =>
+        answerOf(
+          api.POST('/api/journeys/{id}/walks', {
+            params: { path: { id } },
+            body: { journey: null, walker },
+            signal,
+          }),
+        ),
+      placeholderData: keepPreviousData,
+    }),
+
+  /** Runs in short, the pinned first, then the newest: all, or those with one journey. */
+  runs: (journey: number | null) =>
+    infiniteQueryOptions({
+      queryKey: ['runs', 'list', journey],
+      queryFn: ({ pageParam, signal }) =>
+        answerOf(
+          api.GET('/api/dry-runs', {
+            params: { query: { ...(journey === null ? {} : { journey }), page: pageParam } },
+            signal,
+          }),
+        ),
+      initialPageParam: 0,
+      getNextPageParam: (last, all) =>
+        all.reduce((count, page) => count + page.runs.length, 0) < last.total
+          ? all.length
+          : undefined,
+    }),
+
+  run: (id: number) =>
+    queryOptions({
+      queryKey: ['runs', 'whole', id],
+      queryFn: () => answerOf(api.GET('/api/dry-runs/{id}', { params: { path: { id } } })),
+    }),
+
+  whatMatters: (run: number, number: number) =>
+    queryOptions({
+      queryKey: ['runs', 'what-matters', run, number],
+      queryFn: ({ signal }) =>
+        answerOf(
+          api.GET('/api/dry-runs/{id}/what-matters', {
+            params: { path: { id: run }, query: { number } },
+            signal,
+          }),
+        ),
+      ...FOR_EVER,
+    }),
+
+  sweep: (run: number, number: number, of: string) =>
+    queryOptions({
+      queryKey: ['runs', 'sweep', run, number, of],
+      queryFn: ({ signal }) =>
+        answerOf(
+          api.GET('/api/dry-runs/{id}/sweeps', {
+            params: { path: { id: run }, query: { number, of } },
+            signal,
+          }),
+        ),
+      ...FOR_EVER,
+    }),
+
+  preview: (
+    run: number,
+    number: number,
+    assumed: { cohort: CohortPlan; behaviour: BehaviourDocument },
+  ) =>
+    queryOptions({
+      queryKey: ['runs', 'preview', run, number, assumed],
+      queryFn: ({ signal }) =>
+        answerOf(
+          api.POST('/api/dry-runs/{id}/previews', {
+            params: { path: { id: run }, query: { number } },
+            body: assumed,
+            signal,
+          }),
+        ),
+      placeholderData: keepPreviousData,
+      ...FOR_EVER,
+    }),
+
+  cohorts: () =>
+    queryOptions({
+      queryKey: ['cohorts'],
+      queryFn: () => answerOf(api.GET('/api/cohorts')),
+    }),
+
+  limits: () =>
+    queryOptions({
+      queryKey: ['limits'],
+      queryFn: () => answerOf(api.GET('/api/sending-limits')),
+    }),
+
+  opensOfTen: (keenness: number, spread: number) =>
+    queryOptions({
+      queryKey: ['opens-of-ten', keenness, spread],
+      queryFn: ({ signal }) =>
+        answerOf(api.GET('/api/opens-of-ten', { params: { query: { keenness, spread } }, signal })),
+      placeholderData: keepPreviousData,
+      ...FOR_EVER,
+    }),
+
+  comparison: (of: ComparedBy) =>
+    queryOptions({
+      queryKey: ['runs', 'comparison', of],
+      queryFn: ({ signal }) =>
+        answerOf(api.GET('/api/comparisons', { params: { query: of }, signal })),
+      placeholderData: keepPreviousData,
+    }),
+
+  keptComparisons: () =>
+    queryOptions({
+      queryKey: ['kept-comparisons'],
+      queryFn: () => answerOf(api.GET('/api/kept-comparisons')),
+    }),
+}

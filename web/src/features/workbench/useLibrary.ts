@@ -1,0 +1,65 @@
+import { useQuery } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { answerOf, api } from '@/api/client'
+import { outdated, questions } from '@/api/queries'
+import type { MessageView, SegmentDocument, StrandDocument } from '@/api/types'
+import { namesIn, part } from './editors/shapes'
+import { useJourneyStore } from './journeyStore'
+
+/** What journeys refer to: messages, strands, segments, each other, and names that are in use. */
+export function useLibrary() {
+  const store = useJourneyStore()
+  const kept = useQuery(questions.messages())
+  const strandsKept = useQuery(questions.strands())
+  const segmentsKept = useQuery(questions.segments())
+  const names = useQuery(questions.names())
+
+  const messages = computed<MessageView[]>(() => kept.data.value ?? [])
+  const strands = computed<StrandDocument[]>(
+    () => strandsKept.data.value?.map((one) => one.document) ?? [],
+  )
+  const segments = computed<SegmentDocument[]>(
+    () => segmentsKept.data.value?.map((one) => one.document) ?? [],
+  )
+  /** The names of the other journeys, to hand people over to. */
+  const otherJourneys = computed(
+    () => names.data.value?.filter((one) => one.id !== store.view?.id).map((one) => one.name) ?? [],
+  )
+
+  async function addMessage(name: string, content: MessageView['content']): Promise<MessageView> {
+    const added = await answerOf(
+      api.POST('/api/messages', {
+        body: { name, content, links: [], voucher: false, version: null },
+      }),
+    )
+    await outdated('library')
+    return added
+  }
+
+  async function saveMessage(message: MessageView): Promise<void> {
+    const { id, ...body } = message
+    await answerOf(api.PUT('/api/messages/{id}', { params: { path: { id } }, body }))
+    await Promise.all([outdated('library'), store.lookAnew()])
+    await outdated('estimate')
+  }
+
+  /** The names of one type that the account already uses. */
+  function knownNames(type: string): string[] {
+    if (type === 'LinkName') return [...new Set(messages.value.flatMap((one) => one.links))]
+    if (type === 'SegmentName') return segments.value.map((one) => one.name)
+    if (type === 'JourneyName') return otherJourneys.value
+    const groups = store.view?.behaviour.groups ?? []
+    const held: Record<string, string[]> = {
+      FieldName: groups.flatMap((group) => Object.keys(group.fields)),
+      EventName: groups.flatMap((group) => Object.keys(group.events)),
+    }
+    const named = [
+      ...namesIn(part('Journey'), store.journey, type),
+      ...groups.flatMap((group) => namesIn(part('AudienceGroup'), group, type)),
+      ...(held[type] ?? []),
+    ]
+    return [...new Set(named)].sort()
+  }
+
+  return { messages, strands, segments, otherJourneys, addMessage, saveMessage, knownNames }
+}
