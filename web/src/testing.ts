@@ -34,3 +34,10 @@ export function within<T>(composable: () => T): T {
   mount(host, { global: { plugins: [...plugins()] as never[] } })
   return given!
 }
+
+/** The page that components stand on; whatever floats above others is put there, too. */
+export function page(): HTMLElement {
+  const main = document.createElement('main')
+  document.body.replaceChildren(main)
+  return main
+}

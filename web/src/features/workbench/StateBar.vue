@@ -7,17 +7,10 @@ import Trouble from '@/ui/Trouble.vue'
 import { useJourneyStore } from './journeyStore'
 import { useSelection } from './selectionStore'
 
-/** Says plainly whether people enter, and changes it: first what will happen, then the button. */
+/** Says plainly what the state means now, and changes it: first what will happen, then the button. */
 const store = useJourneyStore()
 const selection = useSelection()
 const { view, save } = storeToRefs(store)
-
-const MEANS = {
-  DRAFT: 'Nobody enters until you open it.',
-  OPEN: 'People enter.',
-  CLOSING: 'Nobody new enters; whoever is inside goes on to the end.',
-  STOPPED: 'Nobody enters and nobody is inside.',
-} as const
 
 const asked = ref<StateChange | null>(null)
 const failure = ref<string | null>(null)
@@ -53,10 +46,8 @@ async function change() {
     @keydown.esc="asked = null"
   >
     <div class="flex min-h-[26px] items-center gap-2">
-      <b>{{
-        state === 'DRAFT' ? 'This journey is a draft.' : `This journey is ${state.toLowerCase()}.`
-      }}</b>
-      <span>{{ MEANS[state] }}</span>
+      <b>{{ view.state.title }}</b>
+      <span>{{ view.state.sentence }}</span>
       <span class="ml-auto flex gap-2">
         <button
           v-for="one in view.stateChanges"

@@ -38,6 +38,7 @@ class Server {
       findings: [],
       behaviour: {} as JourneyView['behaviour'],
       behaviourVersion: 1,
+      state: { title: '', sentence: '' },
       stateChanges: [],
       archived: false,
       starter: null,

@@ -10,6 +10,7 @@ import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.journey.StepId;
 import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.problem.Severity;
+import org.opentrellis.core.sentence.PlannedState;
 import org.opentrellis.core.sentence.RunSheet;
 import org.opentrellis.core.sentence.StateChange;
 import tools.jackson.databind.JsonNode;
@@ -19,6 +20,7 @@ import tools.jackson.databind.JsonNode;
  *
  * @param journey as it is written
  * @param expanded with the steps of its strands in place
+ * @param state its state in words
  * @param stateChanges what can be done with its state, and what that means
  * @param archived whether it has been put away
  * @param starter the starter that it began from, if it did
@@ -33,12 +35,10 @@ public record JourneyView(
     List<FindingView> findings,
     @Schema(ref = Schemas.BEHAVIOUR) JsonNode behaviour,
     int behaviourVersion,
+    PlannedState state,
     List<StateChange> stateChanges,
     boolean archived,
     @Nullable String starter) {
-
-  /** Journeys are planned here and do not run yet. */
-  private static final long NOBODY_INSIDE = 0;
 
   static JourneyView of(Look look) {
     KeptJourney kept = look.kept();
@@ -52,7 +52,8 @@ public record JourneyView(
         look.findings().stream().map(FindingView::of).toList(),
         Documents.write(kept.behaviour()),
         kept.behaviourVersion(),
-        StateChange.of(kept.journey(), look.catalogue(), NOBODY_INSIDE),
+        PlannedState.of(kept.journey().state()),
+        StateChange.ofPlan(kept.journey(), look.catalogue()),
         kept.archived(),
         kept.starter());
   }

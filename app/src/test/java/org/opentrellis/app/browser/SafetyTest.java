@@ -38,17 +38,17 @@ class SafetyTest {
     Locator state =
         page.getByRole(AriaRole.REGION, new GetByRoleOptions().setName("State of the journey"));
     assertThat(state).containsText("This journey is a draft.");
-    assertThat(state).containsText("Nobody enters until you open it.");
+    assertThat(state).containsText("Journeys do not run here yet");
     button(page, "Open…").click();
-    assertThat(state).containsText("From now on it starts when someone leaves a cart");
-    assertThat(state).containsText("Nobody is inside");
+    assertThat(state).containsText("Once journeys run here, it starts when someone leaves a cart");
+    assertThat(state).containsText("Until then nobody enters");
     Accessibility.assertNothingFound(page);
     button(page, "Open now").click();
-    assertThat(state).containsText("This journey is open.");
-    assertThat(state).containsText("People enter.");
+    assertThat(state).containsText("This journey is planned to open.");
+    assertThat(state).containsText("nobody enters and nothing is sent");
     button(page, "Stop…").click();
     button(page, "Leave it").click();
-    assertThat(state).containsText("This journey is open.");
+    assertThat(state).containsText("This journey is planned to open.");
   }
 
   @Test

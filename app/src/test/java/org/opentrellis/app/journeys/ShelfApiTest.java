@@ -49,7 +49,7 @@ class ShelfApiTest {
     long id = begin("welcome");
     assertThat(labels(view(id))).containsExactly("Open");
     assertThat(view(id).at("/stateChanges/0/sentence").asString())
-        .startsWith("From now on it starts when someone joins list Newcomers, once per person.")
+        .startsWith("Once journeys run here, it starts when someone joins list Newcomers, once per person.")
         .contains("Nobody is inside");
     Answer opened = change(id, 1, "OPEN");
     assertThat(opened.status()).isEqualTo(200);

@@ -14,8 +14,30 @@ import org.opentrellis.core.journey.JourneyState;
  */
 public record StateChange(JourneyState to, String label, String sentence) {
 
+  /** What can be done with a journey where journeys are planned, and do not run. */
+  public static List<StateChange> ofPlan(Journey journey, Catalogue catalogue) {
+    return of(journey, catalogue, 0).stream()
+        .map(
+            change ->
+                new StateChange(change.to, change.label, planned(change.to, journey, catalogue)))
+        .toList();
+  }
+
+  private static String planned(JourneyState to, Journey journey, Catalogue catalogue) {
+    return switch (to) {
+      case OPEN ->
+          journey.triggers().isEmpty()
+              ? "Nothing starts this journey yet."
+              : "Once journeys run here, it %s. Until then nobody enters and nothing is sent."
+                  .formatted(starts(journey, catalogue));
+      case CLOSING -> "Once journeys run here, it lets nobody new in. Nobody is inside now.";
+      case STOPPED -> "It stays shut when journeys run here. Nobody is inside now.";
+      case DRAFT -> "It is a plan again, which nobody enters until it is opened.";
+    };
+  }
+
   /**
-   * What can be done with a journey as it is.
+   * What can be done with a journey as it runs.
    *
    * @param inside how many people are in it now
    */
@@ -39,20 +61,21 @@ public record StateChange(JourneyState to, String label, String sentence) {
   }
 
   private static StateChange opening(Journey journey, Catalogue catalogue, long inside) {
-    String opening = new Sentences(journey, catalogue).opening().text();
     String who =
         journey.triggers().isEmpty()
             ? "Nothing starts this journey yet."
-            : "From now on it "
-                + Character.toLowerCase(opening.charAt(0))
-                + opening.substring(1)
-                + ".";
+            : "From now on it " + starts(journey, catalogue) + ".";
     String already =
         inside == 0
             ? " Nobody is inside; whoever did this before does not enter."
             : " " + people(inside) + " inside go" + (inside == 1 ? "es" : "") + " on as before.";
     String again = journey.state() == JourneyState.DRAFT ? "Open" : "Open again";
     return new StateChange(JourneyState.OPEN, again, who + already);
+  }
+
+  private static String starts(Journey journey, Catalogue catalogue) {
+    String opening = new Sentences(journey, catalogue).opening().text();
+    return Character.toLowerCase(opening.charAt(0)) + opening.substring(1);
   }
 
   private static String staying(long inside) {

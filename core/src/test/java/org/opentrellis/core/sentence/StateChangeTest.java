@@ -8,6 +8,8 @@ import static org.opentrellis.core.testing.Steps.send;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.JourneyState;
 
 class StateChangeTest {
@@ -43,5 +45,22 @@ class StateChangeTest {
   void openingAgainSaysThatThoseInsideGoOn() {
     assertThat(sentence(JourneyState.CLOSING, JourneyState.OPEN, 3))
         .endsWith("The 3 people inside go on as before.");
+  }
+
+  /** Where nothing runs, nothing promises entries that cannot happen. */
+  @ParameterizedTest
+  @EnumSource(JourneyState.class)
+  void aPlanPromisesNobodyAnything(JourneyState state) {
+    PlannedState words = PlannedState.of(state);
+    assertThat(words.sentence()).contains("do not run here yet");
+    Journey plan = journey(send("a")).edit().state(state).done();
+    assertThat(StateChange.ofPlan(plan, MESSAGES))
+        .isNotEmpty()
+        .allSatisfy(
+            change ->
+                assertThat(change.sentence()).doesNotContain("From now on").doesNotContain("leave"))
+        .extracting(StateChange::to)
+        .doesNotContain(state)
+        .isEqualTo(StateChange.of(plan, MESSAGES, 0).stream().map(StateChange::to).toList());
   }
 }

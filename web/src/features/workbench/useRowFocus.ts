@@ -1,0 +1,23 @@
+import { nextTick, onBeforeUpdate, onUpdated, type Ref } from 'vue'
+
+type Element = Readonly<Ref<HTMLElement | null>>
+
+/** Puts the focus on the current row of a list. */
+export function useRowFocus(list: Element) {
+  return function focusRow(): void {
+    void nextTick(() => {
+      const row = list.value?.querySelector<HTMLElement>('[data-row][tabindex="0"]')
+      row?.focus()
+      row?.scrollIntoView({ block: 'nearest' })
+    })
+  }
+}
+
+/** A row that moves loses the focus; this tells the component that draws the rows when it did. */
+export function useLostFocus(list: Element, lost: () => void): void {
+  let held = false
+  onBeforeUpdate(() => (held = !!list.value?.contains(document.activeElement)))
+  onUpdated(() => {
+    if (held && document.activeElement === document.body) lost()
+  })
+}

@@ -1,0 +1,73 @@
+import { computed, nextTick, ref } from 'vue'
+import type { UnderstoodView } from '@/api/types'
+import { placeAbove, START } from './edits'
+import { useJourneyStore } from './journeyStore'
+import { useSelection } from './selectionStore'
+import type { Sheet } from './useSheet'
+
+/**
+ * Typing on the run sheet: which line is being changed, and where a new one will stand.
+ *
+ * @param openDock puts the cursor into the field below the sheet, with what was typed already
+ */
+export function useWriting(sheet: Sheet, focusRow: () => void, openDock: (begin: string) => void) {
+  const store = useJourneyStore()
+  const selection = useSelection()
+  const editing = ref<{ row: string; slot: number } | null>(null)
+  const addAbove = ref(false)
+
+  /** The row that a new line will stand below; null for the end of the sheet. */
+  const below = computed(() => {
+    const row = selection.selected
+    if (!store.journey || !row) return null
+    if (addAbove.value) return placeAbove(store.journey, row)
+    if (sheet.foot.value.some((line) => line.id === row)) return null
+    return sheet.selectedRow.value ? row : START
+  })
+  const place = computed(() => {
+    if (below.value === null) return 'At the end'
+    const row = sheet.selectedRow.value
+    if (!row) return 'At the beginning'
+    if (row.kind === 'ARM') return `In arm ${row.label}`
+    const words = row.sentence.spans.map((span) => span.text).join('')
+    return `${addAbove.value ? 'Above' : 'Below'} “${words}”`
+  })
+
+  function edit(row: string | null, slot = 0): void {
+    if (row === null || !sheet.typedOf(row)) return
+    selection.select(row)
+    editing.value = { row, slot }
+  }
+
+  function understood(result: UnderstoodView): void {
+    store.edit('change sentence', () => result.journey)
+    editing.value = null
+    selection.select(result.selected)
+    focusRow()
+  }
+
+  function leave(): void {
+    editing.value = null
+    focusRow()
+  }
+
+  function added(row: string): void {
+    addAbove.value = false
+    selection.select(row)
+  }
+
+  function write(begin = '', above = false): void {
+    const row = sheet.selectedRow.value
+    addAbove.value = above && !!row && row.kind !== 'ARM'
+    void nextTick(() => openDock(begin))
+  }
+
+  /** Another row was chosen: a new line stands below it again. */
+  function chosenAnew(): void {
+    addAbove.value = false
+  }
+
+  return { editing, below, place, edit, understood, leave, added, write, chosenAnew }
+}
+
+export type Writing = ReturnType<typeof useWriting>
