@@ -22,7 +22,7 @@ async function attempt(work: () => Promise<void>) {
 </script>
 
 <template>
-  <div class="flex h-full min-w-[1100px] flex-col">
+  <div class="flex h-full min-w-275 flex-col">
     <TopBar
       :can-sign-out="store.session === 'in'"
       :out="store.session === 'out'"

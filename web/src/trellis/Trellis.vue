@@ -111,8 +111,8 @@ function nameOf(step: string): string {
           patternUnits="userSpaceOnUse"
           patternTransform="rotate(45)"
         >
-          <rect width="6" height="6" fill="#dce9df" />
-          <line x1="0" y1="0" x2="0" y2="6" stroke="#a9c9b6" stroke-width="2" />
+          <rect width="6" height="6" fill="var(--color-shade)" />
+          <line x1="0" y1="0" x2="0" y2="6" stroke="var(--color-hatch)" stroke-width="2" />
         </pattern>
         <clipPath :id="`${uid}-leaf`"><path :d="leafPath(22, 34)" /></clipPath>
       </defs>
@@ -123,21 +123,21 @@ function nameOf(step: string): string {
         :x2="post.x"
         :y1="picture.top - 4"
         :y2="picture.height - 4"
-        stroke="#d9dfd5"
+        stroke="var(--color-post)"
       />
       <path
         v-for="ribbon in picture.ribbons"
         :key="ribbon.id"
         :d="ribbonPath(ribbon)"
-        :fill="ribbon.hatched ? `url(#${uid}-hatch)` : '#cfe3d6'"
-        :stroke="ribbon.hatched ? 'none' : '#cfe3d6'"
+        :fill="ribbon.hatched ? `url(#${uid}-hatch)` : 'var(--color-vine-soft)'"
+        :stroke="ribbon.hatched ? 'none' : 'var(--color-vine-soft)'"
         stroke-width="0.6"
       />
       <path
         v-if="route?.length"
         :d="way"
         fill="none"
-        stroke="#f0a818"
+        stroke="var(--color-marigold)"
         stroke-width="4"
         stroke-linecap="round"
         data-way
@@ -168,9 +168,9 @@ function nameOf(step: string): string {
           :cx="crowd.x"
           :cy="crowd.y"
           :r="crowd.radius"
-          fill="#f0a818"
+          fill="var(--color-marigold)"
           fill-opacity="0.9"
-          stroke="#143d30"
+          stroke="var(--color-pine)"
         />
         <text
           v-if="crowd.radius >= 9"
@@ -179,7 +179,7 @@ function nameOf(step: string): string {
           text-anchor="middle"
           class="figure"
           font-size="9.5"
-          fill="#16241d"
+          fill="var(--color-ink)"
         >
           {{ brief(crowd.people) }}
         </text>

@@ -10,7 +10,13 @@ defineProps<{ label: Label; selected: boolean }>()
       <text :x="label.width / 2" y="12" text-anchor="middle" font-size="12" font-weight="600">
         {{ label.lines[0] }}
       </text>
-      <text :x="label.width / 2" y="26" text-anchor="middle" font-size="11" fill="#5f6b63">
+      <text
+        :x="label.width / 2"
+        y="26"
+        text-anchor="middle"
+        font-size="11"
+        fill="var(--color-ink3)"
+      >
         {{ label.figures }}
       </text>
     </template>
@@ -19,8 +25,8 @@ defineProps<{ label: Label; selected: boolean }>()
         :width="label.width"
         :height="label.height"
         rx="5"
-        :fill="label.kind === 'end' ? '#fcebc4' : '#fbfcf9'"
-        :stroke="selected || label.kind === 'end' ? '#f0a818' : '#d3dacf'"
+        :fill="label.kind === 'end' ? 'var(--color-marigold-soft)' : 'var(--color-panel)'"
+        :stroke="selected || label.kind === 'end' ? 'var(--color-marigold)' : 'var(--color-line)'"
       />
       <text :x="label.width / 2" y="12.5" text-anchor="middle" font-size="11">
         {{ label.lines[0] }}
@@ -33,7 +39,7 @@ defineProps<{ label: Label; selected: boolean }>()
         :y="11 + i * 14"
         :font-size="label.kind === 'email' ? 12 : 11"
         :font-weight="label.kind === 'email' ? 600 : 400"
-        :fill="label.kind === 'email' ? '#16241d' : '#56645b'"
+        :fill="label.kind === 'email' ? 'var(--color-ink)' : 'var(--color-ink2)'"
       >
         {{ line }}
       </text>
@@ -42,7 +48,7 @@ defineProps<{ label: Label; selected: boolean }>()
         :y="11 + label.lines.length * 14"
         font-size="11"
         class="figure"
-        fill="#56645b"
+        fill="var(--color-ink2)"
       >
         {{ label.figures }}
       </text>

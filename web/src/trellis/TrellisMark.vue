@@ -10,7 +10,7 @@ const emit = defineEmits<{ select: [] }>()
 const LEAF = 34
 const choosable = computed(() => !['start', 'merge', 'end'].includes(props.mark.kind))
 const isText = computed(() => props.mark.kind === 'sendText')
-const line = computed(() => (props.selected ? '#f0a818' : '#143d30'))
+const line = computed(() => (props.selected ? 'var(--color-marigold)' : 'var(--color-pine)'))
 
 function choose(event: Event) {
   event.preventDefault()
@@ -39,7 +39,7 @@ function choose(event: Event) {
       width="34"
       :height="mark.bottom - mark.top + 52"
       rx="6"
-      fill="#fcebc4"
+      fill="var(--color-marigold-soft)"
       data-hovered
     />
     <template v-if="isSend(mark)">
@@ -51,16 +51,16 @@ function choose(event: Event) {
         :stroke="line"
         stroke-width="1.6"
       />
-      <circle :cx="mark.x" :cy="mark.y" r="3" fill="#143d30" />
+      <circle :cx="mark.x" :cy="mark.y" r="3" fill="var(--color-pine)" />
       <g v-if="isText" :transform="`translate(${mark.x} ${mark.top - 6})`">
-        <rect x="-13" y="-22" width="26" height="20" rx="4" fill="#fbfcf9" />
+        <rect x="-13" y="-22" width="26" height="20" rx="4" fill="var(--color-panel)" />
         <rect
           v-if="mark.opened !== null"
           x="-13"
           :y="-2 - 20 * mark.opened"
           width="26"
           :height="20 * mark.opened"
-          fill="#62a584"
+          fill="var(--color-leaf)"
         />
         <rect
           x="-13"
@@ -74,14 +74,14 @@ function choose(event: Event) {
         />
       </g>
       <g v-else :transform="`translate(${mark.x} ${mark.top - 6})`">
-        <path :d="leafPath(22, LEAF)" fill="#fbfcf9" />
+        <path :d="leafPath(22, LEAF)" fill="var(--color-panel)" />
         <rect
           v-if="mark.opened !== null"
           x="-14"
           width="28"
           :y="-LEAF * mark.opened"
           :height="LEAF * mark.opened"
-          fill="#62a584"
+          fill="var(--color-leaf)"
           :clip-path="`url(#${clip})`"
         />
         <path
@@ -99,8 +99,8 @@ function choose(event: Event) {
       width="8"
       :height="mark.bottom - mark.top + 8"
       rx="4"
-      fill="#143d30"
-      :stroke="selected ? '#f0a818' : 'none'"
+      fill="var(--color-pine)"
+      :stroke="selected ? 'var(--color-marigold)' : 'none'"
       stroke-width="3"
     />
     <g v-else-if="mark.kind === 'splitTest'">
@@ -110,7 +110,7 @@ function choose(event: Event) {
         width="10"
         :height="mark.bottom - mark.top + 8"
         rx="4"
-        fill="#fbfcf9"
+        fill="var(--color-panel)"
         :stroke="line"
         :stroke-width="selected ? 3 : 1.6"
       />
@@ -119,7 +119,7 @@ function choose(event: Event) {
         :x2="mark.x"
         :y1="mark.top"
         :y2="mark.bottom"
-        stroke="#143d30"
+        stroke="var(--color-pine)"
         stroke-width="3"
         stroke-dasharray="3 3"
       />
@@ -131,31 +131,35 @@ function choose(event: Event) {
         width="16"
         height="16"
         rx="4"
-        fill="#fbfcf9"
+        fill="var(--color-panel)"
         :stroke="line"
         :stroke-width="selected ? 3 : 1.6"
       />
-      <path :d="`M${mark.x - 4},${mark.y + 4}c1,-8 7,0 8,-8`" stroke="#2e7258" stroke-width="1.8" />
+      <path
+        :d="`M${mark.x - 4},${mark.y + 4}c1,-8 7,0 8,-8`"
+        stroke="var(--color-vine)"
+        stroke-width="1.8"
+      />
     </g>
     <path
       v-else-if="mark.kind === 'handOver'"
       :d="`M${mark.x - 8},${mark.y - 4}h7v-4l9,8l-9,8v-4h-7z`"
-      fill="#d5e5ee"
-      :stroke="selected ? '#f0a818' : '#2f6585'"
+      fill="var(--color-slate-soft)"
+      :stroke="selected ? 'var(--color-marigold)' : 'var(--color-slate)'"
       :stroke-width="selected ? 2.5 : 1.3"
     />
     <path
       v-else-if="mark.kind === 'notify'"
       :d="`M${mark.x},${mark.y - 8}l8,8l-8,8l-8,-8z`"
-      fill="#d5e5ee"
-      :stroke="selected ? '#f0a818' : '#2f6585'"
+      fill="var(--color-slate-soft)"
+      :stroke="selected ? 'var(--color-marigold)' : 'var(--color-slate)'"
       :stroke-width="selected ? 2.5 : 1.3"
     />
     <path
       v-else-if="mark.kind === 'change'"
       :d="`M${mark.x - 8},${mark.y - 8}h14l7,8l-7,8h-14z`"
-      fill="#e9dbec"
-      :stroke="selected ? '#f0a818' : '#6b3e75'"
+      fill="var(--color-plum-soft)"
+      :stroke="selected ? 'var(--color-marigold)' : 'var(--color-plum)'"
       :stroke-width="selected ? 2.5 : 1.3"
     />
     <g v-else>
@@ -163,7 +167,7 @@ function choose(event: Event) {
         :cx="mark.x"
         :cy="mark.y"
         r="7"
-        fill="#fbfcf9"
+        fill="var(--color-panel)"
         :stroke="line"
         :stroke-width="selected ? 3 : 1.6"
       />
@@ -172,7 +176,7 @@ function choose(event: Event) {
         :x2="mark.x + 3"
         :y1="mark.y"
         :y2="mark.y"
-        stroke="#143d30"
+        stroke="var(--color-pine)"
         stroke-width="1.6"
       />
     </g>
@@ -180,7 +184,7 @@ function choose(event: Event) {
   <path
     v-else-if="mark.kind === 'end'"
     :d="`M${mark.x},${mark.y - 13}l13,13l-13,13z`"
-    fill="#143d30"
+    fill="var(--color-pine)"
     aria-hidden="true"
   />
 </template>

@@ -27,8 +27,8 @@ const uprights = computed(() => picture.value.marks.filter(isFork))
       v-for="ribbon in picture.ribbons"
       :key="ribbon.id"
       :d="ribbonPath(ribbon)"
-      :fill="ribbon.hatched ? '#dce9df' : '#b9d6c4'"
-      :stroke="ribbon.hatched ? '#dce9df' : '#b9d6c4'"
+      :fill="ribbon.hatched ? 'var(--color-shade)' : 'var(--color-shoot)'"
+      :stroke="ribbon.hatched ? 'var(--color-shade)' : 'var(--color-shoot)'"
     />
     <rect
       v-for="mark in uprights"
@@ -38,17 +38,22 @@ const uprights = computed(() => picture.value.marks.filter(isFork))
       width="8"
       :height="mark.bottom - mark.top + 8"
       rx="4"
-      fill="#143d30"
+      fill="var(--color-pine)"
     />
     <g v-for="mark in leaves" :key="mark.id" :transform="`translate(${mark.x} ${mark.top + 4})`">
-      <path :d="leafPath(22, 34)" fill="#fbfcf9" stroke="#143d30" stroke-width="2" />
+      <path
+        :d="leafPath(22, 34)"
+        fill="var(--color-panel)"
+        stroke="var(--color-pine)"
+        stroke-width="2"
+      />
       <rect
         v-if="mark.opened"
         x="-14"
         width="28"
         :y="-34 * mark.opened"
         :height="34 * mark.opened"
-        fill="#2e7258"
+        fill="var(--color-vine)"
         :clip-path="`url(#${uid})`"
       />
     </g>

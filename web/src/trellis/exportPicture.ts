@@ -79,7 +79,10 @@ export async function svgOf(picture: SVGSVGElement): Promise<string> {
   const ground = document.createElementNS('http://www.w3.org/2000/svg', 'rect')
   ground.setAttribute('width', '100%')
   ground.setAttribute('height', '100%')
-  ground.setAttribute('fill', '#fbfcf9')
+  ground.setAttribute(
+    'fill',
+    getComputedStyle(document.documentElement).getPropertyValue('--color-panel'),
+  )
   copy.prepend(style, ground)
   return new XMLSerializer().serializeToString(copy)
 }

@@ -37,7 +37,7 @@ const { floatingStyles } = useFloating(
     <Teleport defer to="main">
       <MenuItems
         ref="panel"
-        class="z-20 max-h-[78vh] min-w-[220px] overflow-y-auto rounded-lg border border-line bg-panel py-1"
+        class="z-20 max-h-[78vh] min-w-55 overflow-y-auto rounded-lg border border-line bg-panel py-1"
         :style="floatingStyles"
         :aria-label="label"
       >
@@ -60,7 +60,7 @@ const { floatingStyles } = useFloating(
             >
               <span
                 >{{ one.name }}
-                <span v-if="one.note" class="ml-1 text-[12px] text-ink2">{{ one.note }}</span></span
+                <span v-if="one.note" class="ml-1 text-note text-ink2">{{ one.note }}</span></span
               >
               <kbd v-if="one.keys" class="ml-auto">{{ one.keys }}</kbd>
             </button>

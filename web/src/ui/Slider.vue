@@ -33,7 +33,7 @@ function set(event: Event) {
     />
     <DraftInput
       type="number"
-      class="field figure min-h-[26px]! px-1.5! text-right"
+      class="field figure min-h-6.5! px-1.5! text-right"
       :aria-label="label"
       :min="min"
       :max="max"

@@ -13,15 +13,18 @@ const places = [
 
 <template>
   <header class="flex h-11 shrink-0 items-center gap-7 bg-pine px-4 text-panel">
-    <RouterLink to="/journeys" class="flex items-center gap-2 font-display text-[17px] font-bold">
+    <RouterLink to="/journeys" class="flex items-center gap-2 font-display text-empty font-bold">
       <svg viewBox="0 0 24 24" class="size-5" aria-hidden="true">
         <path
           d="M6 3v18M18 3v18M6 8h12M6 16h12"
-          stroke="#cfe3d6"
+          stroke="var(--color-vine-soft)"
           stroke-width="1.8"
           stroke-linecap="round"
         />
-        <path d="M12 17c-3.4-2.4-3.4-7 0-10.500 3.400 3.500 3.400 8.100 0 10.500z" fill="#f0a818" />
+        <path
+          d="M12 17c-3.4-2.4-3.4-7 0-10.500 3.400 3.500 3.400 8.100 0 10.500z"
+          fill="var(--color-marigold)"
+        />
       </svg>
       Open Trellis
     </RouterLink>
@@ -30,7 +33,7 @@ const places = [
         v-for="place in places"
         :key="place.to"
         :to="place.to"
-        class="flex items-center border-b-2 border-transparent pt-0.5 text-[#dfe9e2] hover:text-white"
+        class="flex items-center border-b-2 border-transparent pt-0.5 text-mist hover:text-white"
         :class="{ 'border-marigold! font-semibold text-white': route.path.startsWith(place.to) }"
       >
         {{ place.text }}
@@ -39,7 +42,7 @@ const places = [
     <div v-if="!out" class="ml-auto flex h-full gap-6">
       <button
         type="button"
-        class="text-[#dfe9e2] hover:text-white"
+        class="text-mist hover:text-white"
         title="Everything that is kept here, in one file that ./trellis restore brings back"
         @click="emit('backup')"
       >
@@ -48,7 +51,7 @@ const places = [
       <button
         v-if="canSignOut"
         type="button"
-        class="text-[#dfe9e2] hover:text-white"
+        class="text-mist hover:text-white"
         @click="emit('signOut')"
       >
         Sign out

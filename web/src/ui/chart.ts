@@ -25,7 +25,7 @@ export function useCharts() {
 export const PLAIN_CHART = {
   animation: false,
   aria: { enabled: true },
-  textStyle: { fontFamily: 'Instrument Sans Variable', color: '#56645b' },
+  textStyle: { fontFamily: 'Instrument Sans Variable', color: 'var(--color-ink2)' },
 } as const
 
-export const GRID_LINES = { lineStyle: { color: '#e4e9e0' } } as const
+export const GRID_LINES = { lineStyle: { color: 'var(--color-line2)' } } as const

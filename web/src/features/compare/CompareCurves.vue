@@ -60,7 +60,7 @@ const paces = computed(() =>
   <section class="panel flex min-h-0 flex-col" aria-labelledby="curves">
     <div class="panel-head">
       <h2 id="curves">By day since entry</h2>
-      <ChoiceBar v-model="kind" class="ml-auto text-[12px]" label="Which curve" :choices="KINDS" />
+      <ChoiceBar v-model="kind" class="ml-auto text-note" label="Which curve" :choices="KINDS" />
     </div>
     <ul class="flex flex-wrap gap-x-4 gap-y-0.5 px-3 pt-1.5" aria-label="In the end">
       <li v-for="(column, i) in view.columns" :key="column.ref" class="flex items-center gap-1.5">
@@ -80,7 +80,7 @@ const paces = computed(() =>
       </li>
     </ul>
     <VChart
-      class="min-h-[90px] flex-1"
+      class="min-h-22.5 flex-1"
       :option="options"
       :init-options="{ renderer: 'svg' }"
       autoresize

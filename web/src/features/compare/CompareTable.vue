@@ -36,10 +36,10 @@ function toldOf(cell: ComparedCell | null) {
 
 <template>
   <div class="overflow-auto" tabindex="0" role="group" aria-label="Messages in rows">
-    <table class="w-full table-fixed" :class="{ 'min-w-[1500px]': view.columns.length > 4 }">
+    <table class="w-full table-fixed" :class="{ 'min-w-375': view.columns.length > 4 }">
       <thead class="sticky top-0 z-[1] bg-panel">
         <tr class="border-b border-line text-left align-bottom">
-          <th class="w-[104px] px-3"><span class="sr-only">row</span></th>
+          <th class="w-26 px-3"><span class="sr-only">row</span></th>
           <th v-for="(column, i) in view.columns" :key="column.ref" class="px-2 py-1.5">
             <span class="flex items-center gap-1.5 font-semibold">
               <svg viewBox="0 0 16 16" class="size-4 shrink-0" aria-hidden="true">
@@ -48,7 +48,7 @@ function toldOf(cell: ComparedCell | null) {
               <span class="truncate" :title="column.name">{{ column.name }}</span>
               <button
                 type="button"
-                class="ml-auto px-1 text-[12px] font-normal text-ink2 hover:text-ink"
+                class="ml-auto px-1 text-note font-normal text-ink2 hover:text-ink"
                 :aria-label="`Take ${column.name} away`"
                 @click="emit('remove', column.ref)"
               >
@@ -72,7 +72,7 @@ function toldOf(cell: ComparedCell | null) {
       </thead>
       <tbody>
         <tr v-for="row in table.rows" :key="row.label" class="border-b border-line2">
-          <th scope="row" class="px-3 text-left text-[12px] font-normal text-ink2">
+          <th scope="row" class="px-3 text-left text-note font-normal text-ink2">
             {{ row.label }}
           </th>
           <td
@@ -89,13 +89,13 @@ function toldOf(cell: ComparedCell | null) {
           </td>
         </tr>
         <tr class="bg-sunk">
-          <th scope="row" class="px-3 text-left text-[12px] font-normal text-ink2">whole run</th>
+          <th scope="row" class="px-3 text-left text-note font-normal text-ink2">whole run</th>
           <td v-for="column in view.columns" :key="column.ref" class="px-2 py-1.5">
             <template v-if="column.measures.goal">
-              <b class="font-display text-[16px]" :title="interval(column.measures.goal)">{{
+              <b class="font-display text-name" :title="interval(column.measures.goal)">{{
                 percent(column.measures.goal.value, 1)
               }}</b>
-              <span class="figure ml-1.5 text-[12px] text-ink2"
+              <span class="figure ml-1.5 text-note text-ink2"
                 >{{ margin(column.measures.goal) }} goal met</span
               >
             </template>

@@ -19,19 +19,19 @@ const width = computed(() => {
 <template>
   <span class="grid grid-cols-[1fr_auto] items-start gap-x-2">
     <span class="min-w-0">
-      <span class="block truncate text-[11.5px] text-ink2" :title="cell.name">{{ cell.name }}</span>
+      <span class="block truncate text-fine text-ink2" :title="cell.name">{{ cell.name }}</span>
       <span class="flex items-center gap-1.5">
-        <span class="figure w-9 text-[11px] text-ink2" title="share of the run that got here">{{
+        <span class="figure w-9 text-tiny text-ink2" title="share of the run that got here">{{
           percent(cell.reach.value)
         }}</span>
         <span
           class="relative block h-2 flex-1"
           :title="`95% interval ${interval(cell.share, digits)}`"
         >
-          <span class="absolute inset-y-[3px] w-full rounded-full bg-line2" />
+          <span class="absolute inset-y-0.75 w-full rounded-full bg-line2" />
           <span
             v-if="cell.share.low !== null"
-            class="absolute inset-y-[2px] min-w-[3px] rounded-full opacity-40"
+            class="absolute inset-y-0.5 min-w-0.75 rounded-full opacity-40"
             :style="{ left: at(cell.share.low), width, background: color }"
           />
           <span
@@ -45,10 +45,10 @@ const width = computed(() => {
     <span class="figure grid grid-cols-[78px_52px] text-right">
       <span class="whitespace-nowrap">
         <b>{{ points(cell.share.value, digits) }}</b>
-        <span class="ml-1 text-[11px] text-ink2">{{ margin(cell.share, digits) }}</span>
+        <span class="ml-1 text-tiny text-ink2">{{ margin(cell.share, digits) }}</span>
       </span>
       <span
-        class="text-[11px] leading-[14px] text-ink2"
+        class="text-tiny leading-3.5 text-ink2"
         :title="cell.against?.sentence ?? 'change from the message before, in points'"
       >
         <template v-if="cell.against">

@@ -41,11 +41,11 @@ const forget = (id: number) =>
 <template>
   <Popover class="relative">
     <PopoverButton class="button">Kept</PopoverButton>
-    <PopoverPanel v-slot="{ close }" class="panel absolute right-0 z-20 mt-1 w-[330px] py-2">
+    <PopoverPanel v-slot="{ close }" class="panel absolute right-0 z-20 mt-1 w-82.5 py-2">
       <form v-if="now" class="flex gap-1 px-3 pb-2" @submit.prevent="keep">
         <input
           v-model="name"
-          class="field min-h-[26px]!"
+          class="field min-h-6.5!"
           placeholder="A name for this comparison"
           aria-label="Name of the comparison"
           maxlength="80"

@@ -10,7 +10,7 @@ const emit = defineEmits<{ toggle: [run: string]; all: [] }>()
 
 <template>
   <section class="panel m-3 overflow-y-auto p-10 text-center">
-    <h2 class="text-[17px]">
+    <h2 class="text-empty">
       {{ chosen.length === 1 ? 'One run is chosen' : 'Choose two runs or more' }}
     </h2>
     <p class="mx-auto mt-1 mb-4 max-w-lg text-ink2">

@@ -14,7 +14,7 @@ const emit = defineEmits<{ toggle: [run: string]; more: [] }>()
   <Popover class="relative">
     <PopoverButton class="button">Choose runs</PopoverButton>
     <PopoverPanel
-      class="panel absolute right-0 z-20 mt-1 max-h-[70vh] w-[490px] overflow-y-auto py-1"
+      class="panel absolute right-0 z-20 mt-1 max-h-[70vh] w-122.5 overflow-y-auto py-1"
     >
       <p v-if="runs.length === 0" class="p-3 text-ink2">
         No dry runs yet. Make one from a journey’s run sheet.

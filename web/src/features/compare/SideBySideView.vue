@@ -134,7 +134,7 @@ function file(kind: string): string {
 <template>
   <main class="flex flex-col">
     <header class="flex shrink-0 items-center gap-2 px-4 pt-2.5 pb-1.5">
-      <h1 class="mr-2 text-[22px]">Side by side</h1>
+      <h1 class="mr-2 text-page">Side by side</h1>
       <p v-if="comparison" class="note min-w-0 flex-1 truncate" :title="comparison.peopleSentence">
         {{ comparison.peopleSentence }}
       </p>
@@ -156,7 +156,7 @@ function file(kind: string): string {
     </header>
     <div v-if="failure" class="px-3 pb-2"><Trouble :text="failure" /></div>
     <template v-if="comparison">
-      <div class="flex shrink-0 flex-wrap items-center gap-x-4 gap-y-1 px-4 pb-2 text-[12.5px]">
+      <div class="flex shrink-0 flex-wrap items-center gap-x-4 gap-y-1 px-4 pb-2 text-note">
         <ChoiceBar v-model="measure" label="What the table shows" :choices="MEASURES" />
         <span class="flex items-center gap-2">
           <span class="text-ink2">line up by</span>
@@ -198,7 +198,7 @@ function file(kind: string): string {
             <WholeTable v-else-if="side === 'whole'" :view="comparison" />
             <div v-else class="min-h-0 flex-1 overflow-y-auto p-3" tabindex="0" role="group">
               <section v-for="version in comparison.versions" :key="version.ref" class="mb-3">
-                <h2 class="text-[14px]">
+                <h2 class="text-lead">
                   {{ version.name }} against
                   {{ comparison.columns[comparison.comparison.table.baseline]!.name }}
                 </h2>

@@ -41,7 +41,7 @@ function verdict(judged: Judged | null | undefined): string {
 <template>
   <div class="min-h-0 flex-1 overflow-auto" tabindex="0" role="group" aria-label="Whole runs">
     <table class="w-full text-right">
-      <thead class="text-[12px] text-ink2">
+      <thead class="text-note text-ink2">
         <tr class="h-8 border-b border-line">
           <th class="px-3 text-left font-medium">whole run</th>
           <th v-for="column in view.columns" :key="column.ref" class="px-3 font-medium">
@@ -49,15 +49,15 @@ function verdict(judged: Judged | null | undefined): string {
           </th>
         </tr>
       </thead>
-      <tbody class="figure text-[12px]">
+      <tbody class="figure text-note">
         <tr class="border-b border-line2">
           <th class="px-3 py-1 text-left font-sans font-normal">unsubscribed</th>
           <td v-for="(column, i) in view.columns" :key="column.ref" class="px-3">
             <b>{{ percent(column.measures.unsubscribed.value, 2) }}</b>
-            <span class="block text-[11px] text-ink2">{{
+            <span class="block text-tiny text-ink2">{{
               interval(column.measures.unsubscribed, 2)
             }}</span>
-            <span class="block font-sans text-[11px] text-ink2">{{
+            <span class="block font-sans text-tiny text-ink2">{{
               verdict(view.comparison.wholes[i]?.unsubscribed)
             }}</span>
           </td>
@@ -72,11 +72,11 @@ function verdict(judged: Judged | null | undefined): string {
           <th class="px-3 py-1 text-left font-sans font-normal">{{ figure.name }}</th>
           <td v-for="(column, i) in view.columns" :key="column.ref" class="px-3">
             <b>{{ estimated(column.measures.money[figure.key]) }}</b>
-            <span class="block text-[11px] text-ink2">{{
+            <span class="block text-tiny text-ink2">{{
               estimatedRange(column.measures.money[figure.key])
             }}</span>
             <span
-              class="block font-sans text-[11px] text-ink2"
+              class="block font-sans text-tiny text-ink2"
               :title="view.comparison.wholes[i]?.[figure.key]?.sentence"
               >{{ verdict(view.comparison.wholes[i]?.[figure.key]) }}</span
             >
@@ -85,7 +85,7 @@ function verdict(judged: Judged | null | undefined): string {
       </tbody>
     </table>
     <section v-for="one in words" :key="one.run" class="border-b border-line2 px-3 py-2">
-      <h2 class="text-[14px]">{{ one.run }}</h2>
+      <h2 class="text-lead">{{ one.run }}</h2>
       <p v-for="line in one.lines" :key="line" class="mt-0.5">{{ line }}</p>
     </section>
   </div>

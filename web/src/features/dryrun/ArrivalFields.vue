@@ -48,7 +48,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).valueAsNumber
     <label class="contents">
       <span>They come</span>
       <select
-        class="field min-h-[26px]! w-36!"
+        class="field min-h-6.5! w-36!"
         :value="plan.kind"
         @change="become(($event.target as HTMLSelectElement).value)"
       >
@@ -59,7 +59,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).valueAsNumber
       <span>At, local time</span>
       <input
         type="time"
-        class="field figure min-h-[26px]! w-28! justify-self-end"
+        class="field figure min-h-6.5! w-28! justify-self-end"
         :value="plan.at.slice(0, 5)"
         @change="
           emit('change', {
@@ -75,7 +75,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).valueAsNumber
         type="number"
         min="1"
         max="366"
-        class="field figure min-h-[26px]! w-28! justify-self-end text-right"
+        class="field figure min-h-6.5! w-28! justify-self-end text-right"
         :value="plan.days"
         @change="
           value($event) >= 1 && emit('change', { kind: 'evenly', days: Math.round(value($event)) })
@@ -88,7 +88,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).valueAsNumber
         <DraftInput
           type="number"
           min="1"
-          class="field figure min-h-[26px]! w-28! justify-self-end text-right"
+          class="field figure min-h-6.5! w-28! justify-self-end text-right"
           :value="plan.perDay"
           @change="value($event) >= 1 && emit('change', { ...plan, perDay: value($event) })"
         />
@@ -96,13 +96,13 @@ const value = (event: Event) => (event.target as HTMLInputElement).valueAsNumber
       <fieldset class="col-span-2">
         <legend class="note">The week’s rhythm: how many come, against the other days</legend>
         <div class="mt-1 grid grid-cols-7 gap-1">
-          <label v-for="(name, i) in DAYS" :key="name" class="text-center text-[11px] text-ink2">
+          <label v-for="(name, i) in DAYS" :key="name" class="text-center text-tiny text-ink2">
             {{ name }}
             <DraftInput
               type="number"
               min="0"
               step="any"
-              class="field figure min-h-[26px]! px-1! text-center text-[12px]"
+              class="field figure min-h-6.5! px-1! text-center text-note"
               :value="plan.weekdays[i]"
               @change="
                 value($event) >= 0 &&

@@ -25,7 +25,7 @@ function set(event: Event) {
   <span class="inline-flex items-center gap-1">
     <DraftInput
       type="number"
-      class="field figure min-h-[26px]! w-[68px]! px-1.5! text-right"
+      class="field figure min-h-6.5! w-17! px-1.5! text-right"
       min="0"
       :step="step ?? (share ? 0.1 : 'any')"
       :value="shown()"
@@ -34,6 +34,6 @@ function set(event: Event) {
       @change="set"
     />
     <span v-if="share" class="text-ink2">%</span>
-    <span class="w-12 text-[11px] text-ink2">{{ ORIGINS[assumed.origin] }}</span>
+    <span class="w-12 text-tiny text-ink2">{{ ORIGINS[assumed.origin] }}</span>
   </span>
 </template>

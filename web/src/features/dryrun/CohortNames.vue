@@ -56,7 +56,7 @@ function choose(id: string) {
     <label class="flex items-center gap-2">
       <span class="shrink-0">Cohort</span>
       <select
-        class="field min-h-[26px]!"
+        class="field min-h-6.5!"
         :value="current?.id ?? ''"
         @change="choose(($event.target as HTMLSelectElement).value)"
       >
@@ -70,7 +70,7 @@ function choose(id: string) {
     <form v-if="naming" class="mt-1.5 flex gap-1" @submit.prevent="keep(name)">
       <input
         v-model="name"
-        class="field min-h-[26px]!"
+        class="field min-h-6.5!"
         placeholder="Spring sign-ups"
         aria-label="Name of the cohort"
         maxlength="80"

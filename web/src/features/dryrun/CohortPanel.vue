@@ -136,7 +136,7 @@ function whole(event: Event): number {
         <span>People</span>
         <DraftInput
           type="number"
-          class="field figure min-h-[26px]! w-28! text-right"
+          class="field figure min-h-6.5! w-28! text-right"
           min="1"
           max="1000000"
           :value="draft.people"
@@ -153,7 +153,7 @@ function whole(event: Event): number {
         <span>Get nothing (hold-out), %</span>
         <DraftInput
           type="number"
-          class="field figure min-h-[26px]! w-28! text-right"
+          class="field figure min-h-6.5! w-28! text-right"
           min="0"
           max="90"
           step="any"
@@ -165,7 +165,7 @@ function whole(event: Event): number {
         <span>Followed for, days</span>
         <DraftInput
           type="number"
-          class="field figure min-h-[26px]! w-28! text-right"
+          class="field figure min-h-6.5! w-28! text-right"
           min="1"
           max="730"
           :value="draft.horizonDays"
@@ -176,7 +176,7 @@ function whole(event: Event): number {
         <span>Seed</span>
         <DraftInput
           type="number"
-          class="field figure min-h-[26px]! w-28! text-right"
+          class="field figure min-h-6.5! w-28! text-right"
           :value="draft.seed"
           @change="setDraft({ seed: whole($event) })"
         />

@@ -15,7 +15,7 @@ function toggle(key: string) {
 <template>
   <Popover class="relative">
     <PopoverButton class="button button-small">Columns</PopoverButton>
-    <PopoverPanel class="panel absolute right-0 z-20 mt-1 w-[320px] py-1">
+    <PopoverPanel class="panel absolute right-0 z-20 mt-1 w-80 py-1">
       <label
         v-for="column in COLUMNS"
         :key="column.key"

@@ -8,14 +8,14 @@ const props = defineProps<{ dropOff: DropOff; sheet: RunSheet; selected: string 
 const emit = defineEmits<{ select: [step: string] }>()
 
 const KINDS = [
-  { key: 'met', name: 'met the goal', color: '#2e7258' },
-  { key: 'unsubscribed', name: 'unsubscribed', color: '#9a3a20' },
-  { key: 'bounced', name: 'address dead', color: '#c98a76' },
-  { key: 'complained', name: 'complained', color: '#6b3e75' },
-  { key: 'byRule', name: 'left by a rule', color: '#2f6585' },
-  { key: 'erased', name: 'erased', color: '#16241d' },
-  { key: 'early', name: 'finished early', color: '#8a7a3a' },
-  { key: 'waiting', name: 'still inside', color: '#b9c4bb' },
+  { key: 'met', name: 'met the goal', color: 'var(--color-vine)' },
+  { key: 'unsubscribed', name: 'unsubscribed', color: 'var(--color-clay)' },
+  { key: 'bounced', name: 'address dead', color: 'var(--color-clay-mid)' },
+  { key: 'complained', name: 'complained', color: 'var(--color-plum)' },
+  { key: 'byRule', name: 'left by a rule', color: 'var(--color-slate)' },
+  { key: 'erased', name: 'erased', color: 'var(--color-ink)' },
+  { key: 'early', name: 'finished early', color: 'var(--color-straw)' },
+  { key: 'waiting', name: 'still inside', color: 'var(--color-stone)' },
 ] as const
 
 const names = computed(() => new Map(props.sheet.rows.map((row) => [row.id, row])))
@@ -39,14 +39,14 @@ const words = computed(() => {
     <p class="border-b border-line2 px-3 py-1.5">{{ words }}</p>
     <div class="min-h-0 flex-1 overflow-auto" tabindex="0" role="group" aria-label="Drop-off">
       <table class="w-full">
-        <thead class="sticky top-0 bg-panel text-right text-[12px] text-ink2">
+        <thead class="sticky top-0 bg-panel text-right text-note text-ink2">
           <tr class="h-8 border-b border-line whitespace-nowrap">
             <th class="px-3 text-left font-medium">where their way ends</th>
             <th class="px-2 font-medium">got here</th>
             <th class="w-[22%]"><span class="sr-only">picture</span></th>
             <th v-for="kind in kinds" :key="kind.key" class="px-2 font-medium">
               <span
-                class="mr-1 inline-block size-2 rounded-[2px]"
+                class="mr-1 inline-block size-2 rounded-xs"
                 :style="{ background: kind.color }"
               />{{ kind.name }}
             </th>
@@ -57,10 +57,10 @@ const words = computed(() => {
           <tr
             v-for="place in dropOff.places"
             :key="place.step"
-            class="figure h-[32px] border-b border-line2 text-right text-[12px]"
+            class="figure h-8 border-b border-line2 text-right text-note"
             :class="place.step === selected ? 'bg-marigold-soft' : ''"
           >
-            <th scope="row" class="px-3 text-left font-sans text-[13px] font-normal">
+            <th scope="row" class="px-3 text-left font-sans text-plain font-normal">
               <button type="button" class="text-left" @click="emit('select', place.step)">
                 <span v-if="names.get(place.step)?.label" class="chip mr-1.5 px-1.5">{{
                   names.get(place.step)!.label

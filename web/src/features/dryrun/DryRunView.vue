@@ -202,7 +202,7 @@ function changeBehaviour(behaviour: BehaviourDocument) {
           @limited="reread"
         />
         <section class="panel flex min-h-0 flex-1 flex-col" aria-labelledby="trellis">
-          <div class="panel-head min-h-[30px]!">
+          <div class="panel-head min-h-7.5!">
             <h2 id="trellis">Trellis</h2>
             <span class="note">
               {{
@@ -228,7 +228,7 @@ function changeBehaviour(behaviour: BehaviourDocument) {
         </section>
       </div>
       <section v-else class="panel grid place-content-center p-10 text-center">
-        <h2 class="text-[17px]">No dry run yet</h2>
+        <h2 class="text-empty">No dry run yet</h2>
         <p class="mt-1 mb-4 max-w-md text-ink2">
           Look over who enters on the left, then send them through: what would happen is here in a
           moment, and nobody is mailed.

@@ -118,12 +118,12 @@ function forget(id: string) {
       <button type="button" class="button button-small" @click="again">Look again</button>
     </p>
     <table class="w-full">
-      <thead class="text-left text-[12px] text-ink2">
+      <thead class="text-left text-note text-ink2">
         <tr class="h-9 border-b border-line">
           <th class="px-3 font-medium">email</th>
           <th v-for="part in PARTS" :key="part.field" class="px-2 font-medium">{{ part.head }}</th>
           <th
-            class="min-w-[84px] px-2 text-right font-medium"
+            class="min-w-21 px-2 text-right font-medium"
             title="points that the goal of this run moves by at a pull a quarter stronger"
           >
             goal, pull +25%
@@ -134,10 +134,10 @@ function forget(id: string) {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="email in emails" :key="email.id" class="h-[38px] border-b border-line2">
+        <tr v-for="email in emails" :key="email.id" class="h-9.5 border-b border-line2">
           <th
             scope="row"
-            class="max-w-[190px] truncate px-3 text-left font-semibold"
+            class="max-w-47.5 truncate px-3 text-left font-semibold"
             :title="email.name"
           >
             <span v-if="email.label" class="chip mr-1.5">{{ email.label }}</span>{{ email.name }}
@@ -152,14 +152,14 @@ function forget(id: string) {
             />
           </td>
           <td
-            class="figure px-2 text-right text-[12px]"
+            class="figure px-2 text-right text-note"
             :title="effects.get(email.id)?.sentence"
             :class="{ 'text-ink3': !effects.get(email.id)?.higher?.realDifference }"
           >
             {{ effect(email.id) }}
           </td>
-          <td class="figure px-2 text-right text-[12px]">{{ percent(email.before, 1) }}</td>
-          <td class="figure px-2 text-right text-[12px]">
+          <td class="figure px-2 text-right text-note">{{ percent(email.before, 1) }}</td>
+          <td class="figure px-2 text-right text-note">
             <b :class="{ 'font-normal': email.after === email.before }">{{
               percent(email.after, 1)
             }}</b>

@@ -49,19 +49,19 @@ const money = computed(() => {
       aria-label="Orders and tries"
     >
       <table class="w-full text-right">
-        <thead class="text-[12px] text-ink2">
+        <thead class="text-note text-ink2">
           <tr>
             <th class="text-left font-medium">per thousand</th>
             <th class="font-medium">people</th>
             <th class="font-medium">emails</th>
           </tr>
         </thead>
-        <tbody class="figure text-[12px]">
+        <tbody class="figure text-note">
           <tr v-for="line in money" :key="line.name" class="border-t border-line2">
             <th class="py-1 text-left font-sans font-normal">{{ line.name }}</th>
             <td v-for="(figure, i) in [line.people, line.emails]" :key="i">
               <b>{{ estimated(figure) }}</b>
-              <span class="block text-[11px] text-ink2">{{ estimatedRange(figure) }}</span>
+              <span class="block text-tiny text-ink2">{{ estimatedRange(figure) }}</span>
             </td>
           </tr>
         </tbody>
@@ -71,7 +71,7 @@ const money = computed(() => {
         {{ percent(report.measures.money.buyers.value, 1) }} of those who entered, whatever brought
         them about.
       </p>
-      <h2 class="mt-3 text-[14px]">Tried again</h2>
+      <h2 class="mt-3 text-lead">Tried again</h2>
       <p v-if="report.measures.chains.length === 0" class="note">
         No email here is tried again with those who did not open it.
       </p>

@@ -60,9 +60,9 @@ function names(event: Event): string[] {
         <b class="font-semibold">{{ group.name }}</b>
         <span class="figure">{{ Number((group.share * 100).toFixed(1)) }}%</span>
       </span>
-      <span class="mt-1 flex items-center justify-between text-[11.5px] text-ink2">
+      <span class="mt-1 flex items-center justify-between text-fine text-ink2">
         opens of ten
-        <span class="flex gap-[3px]" role="img" :aria-label="`${tenths} of ten`">
+        <span class="flex gap-0.75" role="img" :aria-label="`${tenths} of ten`">
           <span
             v-for="n in 10"
             :key="n"
@@ -76,7 +76,7 @@ function names(event: Event): string[] {
       <label class="contents">
         <span>Name</span>
         <DraftInput
-          class="field min-h-[26px]! w-36!"
+          class="field min-h-6.5! w-36!"
           :value="group.name"
           @change="set({ name: ($event.target as HTMLInputElement).value || group.name })"
         />
@@ -113,7 +113,7 @@ function names(event: Event): string[] {
       <label class="contents">
         <span>Time zone</span>
         <DraftInput
-          class="field min-h-[26px]! w-36!"
+          class="field min-h-6.5! w-36!"
           :value="group.zone"
           @change="set({ zone: ($event.target as HTMLInputElement).value })"
         />
@@ -130,7 +130,7 @@ function names(event: Event): string[] {
       <label class="contents">
         <span>Have tags</span>
         <DraftInput
-          class="field min-h-[26px]! w-36!"
+          class="field min-h-6.5! w-36!"
           :value="group.tags.join(', ')"
           @change="set({ tags: names($event) })"
         />
@@ -138,7 +138,7 @@ function names(event: Event): string[] {
       <label class="contents">
         <span>Are on lists</span>
         <DraftInput
-          class="field min-h-[26px]! w-36!"
+          class="field min-h-6.5! w-36!"
           :value="group.lists.join(', ')"
           @change="set({ lists: names($event) })"
         />

@@ -58,7 +58,7 @@ function use() {
     <div v-if="fitted" class="mt-2">
       <p>{{ fitted.sentences.join(' ') }}</p>
       <table v-if="fitted.checks.length" class="mt-1 w-full text-right">
-        <thead class="text-[12px] text-ink2">
+        <thead class="text-note text-ink2">
           <tr>
             <th class="text-left font-medium">message</th>
             <th class="font-medium">delivered</th>
@@ -69,7 +69,7 @@ function use() {
             <th class="font-medium">fits</th>
           </tr>
         </thead>
-        <tbody class="figure text-[12px]">
+        <tbody class="figure text-note">
           <tr v-for="check in fitted.checks" :key="check.step" class="border-t border-line2">
             <th class="text-left font-sans font-normal">{{ check.message }}</th>
             <td>{{ count(check.delivered) }}</td>

@@ -18,18 +18,18 @@ const highest = computed(() => Math.max(0.01, ...(opens.value?.shares ?? [])))
 
 <template>
   <figure v-if="opens">
-    <div class="flex h-10 items-end gap-[3px]" aria-hidden="true">
+    <div class="flex h-10 items-end gap-0.75" aria-hidden="true">
       <span
         v-for="(share, k) in opens.shares"
         :key="k"
-        class="flex-1 rounded-t-[2px] bg-vine"
+        class="flex-1 rounded-t-xs bg-vine"
         :style="{ height: `${Math.max(1, (share / highest) * 100)}%` }"
         :title="`${k} of ten: ${percent(share, 1)} of them`"
       />
     </div>
-    <div class="figure flex gap-[3px] border-t border-line text-center text-[10px] text-ink2">
+    <div class="figure flex gap-0.75 border-t border-line text-center text-micro text-ink2">
       <span v-for="k in 11" :key="k" class="flex-1">{{ k - 1 }}</span>
     </div>
-    <figcaption class="note mt-0.5 text-[11.5px]">{{ opens.sentence }}</figcaption>
+    <figcaption class="note mt-0.5 text-fine">{{ opens.sentence }}</figcaption>
   </figure>
 </template>

@@ -23,7 +23,7 @@ const note = computed(() => {
     </div>
     <div class="min-h-0 flex-1 overflow-auto" tabindex="0" role="group" aria-label="Paths">
       <table class="w-full">
-        <thead class="sticky top-0 bg-panel text-right text-[12px] text-ink2">
+        <thead class="sticky top-0 bg-panel text-right text-note text-ink2">
           <tr class="h-8 border-b border-line whitespace-nowrap">
             <th class="px-3 font-medium">people</th>
             <th class="px-2 font-medium">of entered</th>
@@ -38,7 +38,7 @@ const note = computed(() => {
           <tr
             v-for="(path, i) in paths.paths"
             :key="i"
-            class="figure border-b border-line2 text-right text-[12px]"
+            class="figure border-b border-line2 text-right text-note"
             :class="i === chosen ? 'bg-marigold-soft' : ''"
           >
             <td class="px-3">{{ count(path.people.count) }}</td>
@@ -53,7 +53,7 @@ const note = computed(() => {
                 />
               </span>
             </td>
-            <th scope="row" class="px-3 py-1.5 text-left font-sans text-[13px] font-normal">
+            <th scope="row" class="px-3 py-1.5 text-left font-sans text-plain font-normal">
               <button
                 type="button"
                 class="text-left"
@@ -69,11 +69,11 @@ const note = computed(() => {
             <td class="px-2">{{ path.emails.toFixed(1) }}</td>
             <td class="px-3">{{ path.days.toFixed(1) }}</td>
           </tr>
-          <tr v-if="paths.rest.count > 0" class="figure text-right text-[12px] text-ink2">
+          <tr v-if="paths.rest.count > 0" class="figure text-right text-note text-ink2">
             <td class="px-3">{{ count(paths.rest.count) }}</td>
             <td class="px-2">{{ percent(paths.rest.value, 1) }}</td>
             <td></td>
-            <td class="px-3 py-1.5 text-left font-sans text-[13px]" colspan="4">
+            <td class="px-3 py-1.5 text-left font-sans text-plain" colspan="4">
               went one of {{ count(paths.restOf) }} other ways
             </td>
           </tr>

@@ -45,7 +45,7 @@ const outdated = computed(
 <template>
   <header class="flex shrink-0 items-center gap-2 px-4 pt-2.5 pb-2">
     <div class="min-w-0 flex-1">
-      <h1 class="truncate text-[22px] leading-7">{{ journey.journey.name }}</h1>
+      <h1 class="truncate text-page leading-7">{{ journey.journey.name }}</h1>
       <p v-if="shown" class="note truncate">
         {{ words }}
         <template v-if="others.length">

@@ -25,7 +25,7 @@ const words = computed(() => {
       :max="progress.people"
       aria-label="People through"
     />
-    <span class="figure text-[12px]">{{ words }}</span>
+    <span class="figure text-note">{{ words }}</span>
     <button
       v-if="progress.said"
       type="button"

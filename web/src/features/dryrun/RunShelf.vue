@@ -58,7 +58,7 @@ async function remove(run: DryRunSummary) {
     <PopoverButton class="button" @click="load">Runs</PopoverButton>
     <PopoverPanel
       v-slot="{ close }"
-      class="panel absolute right-0 z-20 mt-1 max-h-[70vh] w-[600px] overflow-y-auto py-1"
+      class="panel absolute right-0 z-20 mt-1 max-h-[70vh] w-150 overflow-y-auto py-1"
     >
       <p v-if="failure" class="p-3 text-clay">{{ failure }}</p>
       <p v-else-if="pages.length && runs.length === 0" class="p-3 text-ink2">No dry runs yet.</p>
@@ -71,7 +71,7 @@ async function remove(run: DryRunSummary) {
         >
           <span class="min-w-0">
             <DraftInput
-              class="field min-h-[24px]! border-transparent! bg-transparent! px-1! font-semibold"
+              class="field min-h-6! border-transparent! bg-transparent! px-1! font-semibold"
               :value="run.name ?? ''"
               :placeholder="`Run ${run.id}: give it a name`"
               :aria-label="`Name of run ${run.id}`"

@@ -58,15 +58,15 @@ function plain(column: StepColumn, step: StepMeasures): string {
   <div class="flex min-h-0 flex-1 flex-col">
     <div class="flex items-center gap-2 border-b border-line2 px-3 py-1">
       <span class="note">± is half of a 95% interval; point at a figure for its interval</span>
-      <label class="ml-auto flex items-center gap-1.5 text-[12px]">
+      <label class="ml-auto flex items-center gap-1.5 text-note">
         <input v-model="onlyMessages" type="checkbox" /> only emails and texts
       </label>
       <ColumnChooser v-model="chosen" />
       <a class="button button-small" :href="csv" download>CSV</a>
     </div>
     <div class="min-h-0 flex-1 overflow-auto" tabindex="0" role="group" aria-label="Steps">
-      <table class="w-full min-w-[820px]">
-        <thead class="sticky top-0 z-[1] bg-panel text-right text-[12px] text-ink2">
+      <table class="w-full min-w-205">
+        <thead class="sticky top-0 z-[1] bg-panel text-right text-note text-ink2">
           <tr class="h-8 border-b border-line whitespace-nowrap">
             <th class="px-3 text-left font-medium">step</th>
             <th class="px-2 font-medium">reached</th>
@@ -95,12 +95,12 @@ function plain(column: StepColumn, step: StepMeasures): string {
           <tr
             v-for="{ row, step } in lines"
             :key="row.id"
-            class="figure h-[32px] border-b border-line2 text-right text-[12px]"
+            class="figure h-8 border-b border-line2 text-right text-note"
             :class="row.id === selected ? 'bg-marigold-soft' : ''"
           >
             <th
               scope="row"
-              class="max-w-[200px] min-w-[190px] px-3 text-left font-sans text-[13px] font-normal"
+              class="max-w-50 min-w-47.5 px-3 text-left font-sans text-plain font-normal"
             >
               <button
                 type="button"
@@ -125,10 +125,8 @@ function plain(column: StepColumn, step: StepMeasures): string {
                   <b :class="{ 'font-normal': !step.email }">{{
                     points(column.share(step)!.value, 1)
                   }}</b>
-                  <span class="ml-0.5 text-[10.5px] text-ink2">{{
-                    margin(column.share(step)!)
-                  }}</span>
-                  <span class="mt-px block h-[2px] rounded-full bg-line2" aria-hidden="true">
+                  <span class="ml-0.5 text-micro text-ink2">{{ margin(column.share(step)!) }}</span>
+                  <span class="mt-px block h-0.5 rounded-full bg-line2" aria-hidden="true">
                     <span
                       class="block h-full rounded-full bg-vine opacity-70"
                       :style="{ width: `${(column.share(step)!.value ?? 0) * 100}%` }"

@@ -46,14 +46,14 @@ function typed(event: Event): number | null {
   <div class="grid min-h-0 flex-1 grid-cols-[1fr_250px] overflow-hidden">
     <div class="flex min-h-0 flex-col">
       <VChart
-        class="min-h-[80px] flex-1"
+        class="min-h-20 flex-1"
         :option="options"
         :init-options="{ renderer: 'svg' }"
         autoresize
         aria-label="Messages by day"
       />
       <table
-        class="mx-3 mb-1.5 table-fixed border-separate border-spacing-[1.5px] text-[10px] text-ink2"
+        class="mx-3 mb-1.5 table-fixed border-separate border-spacing-[1.5px] text-micro text-ink2"
       >
         <caption class="sr-only">
           Messages by weekday and local hour
@@ -72,10 +72,10 @@ function typed(event: Event): number | null {
             <td
               v-for="(messages, hour) in row"
               :key="hour"
-              class="h-[11px] rounded-[2px]"
+              class="h-2.75 rounded-xs"
               :title="`${DAYS[i]} ${hour}:00: ${count(messages)}`"
               :style="{
-                background: messages ? '#2e7258' : '#eef1eb',
+                background: messages ? 'var(--color-vine)' : 'var(--color-cell)',
                 opacity: messages ? 0.15 + 0.85 * (messages / fullest) : 1,
               }"
             >
@@ -102,7 +102,7 @@ function typed(event: Event): number | null {
           <DraftInput
             type="number"
             min="1"
-            class="field figure min-h-[26px]! text-right"
+            class="field figure min-h-6.5! text-right"
             placeholder="no limit"
             :value="limits.monthlyQuota"
             @change="set({ monthlyQuota: typed($event) })"
@@ -114,7 +114,7 @@ function typed(event: Event): number | null {
             type="number"
             min="0"
             step="any"
-            class="field figure min-h-[26px]! text-right"
+            class="field figure min-h-6.5! text-right"
             placeholder="unknown"
             :value="limits.segmentPrice"
             @change="set({ segmentPrice: typed($event) })"
@@ -126,7 +126,7 @@ function typed(event: Event): number | null {
             type="number"
             min="1"
             max="50"
-            class="field figure min-h-[26px]! text-right"
+            class="field figure min-h-6.5! text-right"
             :value="limits.emailsPerWeek"
             @change="set({ emailsPerWeek: typed($event) ?? 4 })"
           />

@@ -81,10 +81,10 @@ function bar(points: number | undefined) {
             <tr
               v-for="row in matters.rows"
               :key="row.id"
-              class="h-[30px] border-b border-line2"
+              class="h-7.5 border-b border-line2"
               :class="row.id === chosen ? 'bg-marigold-soft' : ''"
             >
-              <th scope="row" class="max-w-[260px] px-3 text-left font-normal">
+              <th scope="row" class="max-w-65 px-3 text-left font-normal">
                 <button
                   type="button"
                   class="block w-full truncate text-left"
@@ -99,16 +99,16 @@ function bar(points: number | undefined) {
                 <span class="relative block h-4" aria-hidden="true">
                   <span class="absolute inset-y-0 left-1/2 w-px bg-line" />
                   <span
-                    class="absolute top-0 h-[7px] rounded-[2px] bg-slate"
+                    class="absolute top-0 h-1.75 rounded-xs bg-slate"
                     :style="bar(row.lower?.points)"
                   />
                   <span
-                    class="absolute top-[8px] h-[7px] rounded-[2px] bg-vine"
+                    class="absolute top-2 h-1.75 rounded-xs bg-vine"
                     :style="bar(row.higher?.points)"
                   />
                 </span>
               </td>
-              <td class="figure w-14 px-1 text-right text-[12px]">
+              <td class="figure w-14 px-1 text-right text-note">
                 <span
                   :class="{ 'text-ink3': !row.lower?.realDifference }"
                   :title="
@@ -117,7 +117,7 @@ function bar(points: number | undefined) {
                   >{{ row.lower ? change(row.lower.points, 1) : '' }}</span
                 >
               </td>
-              <td class="figure w-14 px-2 text-right text-[12px]">
+              <td class="figure w-14 px-2 text-right text-note">
                 <span
                   :class="{ 'text-ink3': !row.higher?.realDifference }"
                   :title="

@@ -65,15 +65,15 @@ const now = computed(() =>
         :aria-valuetext="`day ${at}`"
         @pointerdown="pause()"
       />
-      <b class="w-16 font-display text-[15px]">Day {{ at }}</b>
+      <b class="w-16 font-display text-part">Day {{ at }}</b>
     </div>
     <p class="note flex flex-wrap gap-x-4 px-3 py-1" aria-live="polite">
       <span>Of {{ count(entered) }} who entered:</span>
       <span v-for="band in now" :key="band.name">
-        <span
-          class="mr-1 inline-block size-2.5 rounded-[2px]"
-          :style="{ background: band.color }"
-        />{{ percent(band.here / entered, 1) }} {{ band.name }}
+        <span class="mr-1 inline-block size-2.5 rounded-xs" :style="{ background: band.color }" />{{
+          percent(band.here / entered, 1)
+        }}
+        {{ band.name }}
       </span>
     </p>
     <VChart

@@ -27,8 +27,8 @@ export function dayOptions(out: Outgoing) {
     xAxis: { type: 'category', data: days, axisLabel: { hideOverlap: true } },
     yAxis: { type: 'value', splitLine: GRID_LINES },
     series: [
-      bars('emails', out.emailsByDay, '#2e7258'),
-      ...(texts ? [bars('texts', out.textsByDay, '#6b3e75')] : []),
+      bars('emails', out.emailsByDay, 'var(--color-vine)'),
+      ...(texts ? [bars('texts', out.textsByDay, 'var(--color-plum)')] : []),
     ],
   }
 }

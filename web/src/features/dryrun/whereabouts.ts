@@ -8,7 +8,14 @@ export interface Band {
   color: string
 }
 
-const GREENS = ['#1d5a43', '#5ba181', '#2e7258', '#9cc4ad', '#3f8a6c', '#bcd9c8']
+const GREENS = [
+  'var(--color-grove-1)',
+  'var(--color-grove-2)',
+  'var(--color-vine)',
+  'var(--color-grove-4)',
+  'var(--color-grove-5)',
+  'var(--color-grove-6)',
+]
 
 export function bandsOf(where: Whereabouts, sheet: RunSheet): Band[] {
   const names = new Map(sheet.rows.map((row) => [row.id, row]))
@@ -23,9 +30,9 @@ export function bandsOf(where: Whereabouts, sheet: RunSheet): Band[] {
   })
   return [
     ...steps,
-    { name: 'left with the goal met', people: where.met, color: '#f0a818' },
-    { name: 'went through', people: where.finished, color: '#b7c2ba' },
-    { name: 'lost', people: where.lost, color: '#d9a393' },
+    { name: 'left with the goal met', people: where.met, color: 'var(--color-marigold)' },
+    { name: 'went through', people: where.finished, color: 'var(--color-stone)' },
+    { name: 'lost', people: where.lost, color: 'var(--color-clay-pale)' },
   ]
 }
 
@@ -63,7 +70,7 @@ export function areaOptions(bands: Band[], days: number, day: number) {
               silent: true,
               symbol: 'none',
               label: { show: false },
-              lineStyle: { color: '#143d30', width: 2, type: 'solid' },
+              lineStyle: { color: 'var(--color-pine)', width: 2, type: 'solid' },
               data: [{ xAxis: Math.min(day, days - 1) }],
             },
           }

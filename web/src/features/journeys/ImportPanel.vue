@@ -59,7 +59,7 @@ async function send(keep: boolean) {
     </ul>
     <div v-if="found" class="mt-3 grid grid-cols-2 gap-4">
       <div>
-        <h2 class="text-[14px]">{{ found.name }}</h2>
+        <h2 class="text-lead">{{ found.name }}</h2>
         <p v-if="found.note" class="note">{{ found.note }}</p>
         <p class="mt-1"><Sentence :phrase="found.sheet.opening.sentence" /></p>
         <ol class="mt-1 max-h-48 overflow-y-auto text-ink2" tabindex="0" aria-label="Its steps">

@@ -44,7 +44,7 @@ const findings = computed(() => {
       <div class="flex items-center gap-2">
         <RouterLink
           :to="{ name: 'workbench', params: { id: journey.id } }"
-          class="font-display text-[16px] font-semibold hover:underline"
+          class="font-display text-name font-semibold hover:underline"
         >
           {{ journey.name }}
         </RouterLink>
@@ -69,10 +69,8 @@ const findings = computed(() => {
     </div>
     <div>
       <template v-if="run">
-        <b class="font-display text-[16px]">{{ run.goal ? percent(run.goal.value, 1) : '–' }}</b>
-        <span v-if="run.goal" class="figure ml-1 text-[11.5px] text-ink2">{{
-          margin(run.goal)
-        }}</span>
+        <b class="font-display text-name">{{ run.goal ? percent(run.goal.value, 1) : '–' }}</b>
+        <span v-if="run.goal" class="figure ml-1 text-fine text-ink2">{{ margin(run.goal) }}</span>
         {{ run.goal ? 'met the goal' : 'no goal' }}
         <p class="note">
           <template v-if="run.lastReach"

@@ -85,7 +85,7 @@ const archive = (id: number, away: boolean) =>
 <template>
   <main class="flex flex-col overflow-y-auto px-4 pb-4">
     <header class="flex items-center gap-3 pt-3 pb-2.5">
-      <h1 class="text-[22px]">Journeys</h1>
+      <h1 class="text-page">Journeys</h1>
       <span class="note"
         >what happens to people after they join, buy or leave something behind</span
       >
@@ -143,7 +143,7 @@ const archive = (id: number, away: boolean) =>
       />
     </section>
     <section v-else-if="newest && !adding" class="panel p-10 text-center">
-      <h2 class="text-[17px]">No journeys yet</h2>
+      <h2 class="text-empty">No journeys yet</h2>
       <p class="mt-1 mb-4 text-ink2">
         Begin with the one you have on paper: who comes in, what they get, and when.
       </p>

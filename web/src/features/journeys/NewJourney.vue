@@ -49,7 +49,7 @@ onMounted(() => first.value?.focus())
       <button type="submit" class="button button-main">Start planning</button>
       <button type="button" class="button" @click="emit('cancel')">Cancel</button>
     </form>
-    <h2 class="mt-3 mb-1.5 text-[14px]">Or begin from a starter</h2>
+    <h2 class="mt-3 mb-1.5 text-lead">Or begin from a starter</h2>
     <Trouble v-if="error" :text="reasonOf(error)" />
     <ul class="grid grid-cols-[repeat(auto-fill,minmax(270px,1fr))] gap-2">
       <StarterCard

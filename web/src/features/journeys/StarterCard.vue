@@ -9,7 +9,7 @@ const steps = computed(() => props.starter.sheet.rows.filter((row) => row.kind !
 </script>
 
 <template>
-  <li class="flex flex-col rounded-[8px] border border-line bg-sunk p-2.5">
+  <li class="flex flex-col rounded-lg border border-line bg-sunk p-2.5">
     <span class="flex items-center gap-2">
       <b class="min-w-0 flex-1">{{ starter.name }}</b>
       <span class="chip">{{ starter.id }}</span>

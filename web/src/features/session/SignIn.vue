@@ -28,8 +28,8 @@ async function signIn() {
 
 <template>
   <main class="grid place-items-center bg-ground p-6">
-    <form class="panel w-[380px] px-6 py-5" @submit.prevent="signIn">
-      <h1 class="text-[20px]">Say the password</h1>
+    <form class="panel w-95 px-6 py-5" @submit.prevent="signIn">
+      <h1 class="text-page">Say the password</h1>
       <p class="mt-1 mb-4 text-ink2">These plans are kept behind a password.</p>
       <label class="block">
         <span class="mb-1 block text-ink2">Password</span>

@@ -18,7 +18,7 @@ function choose(does: WalkChoice['does'], after = hours.value) {
 
 <template>
   <div
-    class="rounded-[8px] border border-marigold bg-marigold-soft p-2.5"
+    class="rounded-lg border border-marigold bg-marigold-soft p-2.5"
     role="group"
     aria-label="What do they do with it?"
   >

@@ -34,7 +34,7 @@ function canGoBack(line: WalkView['lines'][number]): boolean {
       class="grid grid-cols-[118px_1fr_auto] items-baseline gap-2 border-b border-line2 px-3 py-1"
       :class="TONES[line.kind]"
     >
-      <span class="figure text-[11.5px] text-ink2">{{ line.when }}</span>
+      <span class="figure text-fine text-ink2">{{ line.when }}</span>
       <span>{{ line.sentence }}</span>
       <button
         v-if="canGoBack(line)"

@@ -74,7 +74,7 @@ function open(kept: Walker) {
     <Trouble v-if="loadFailure" class="m-4" :text="loadFailure" />
     <template v-if="journey && view">
       <header class="flex shrink-0 items-center gap-2 px-4 pt-2.5 pb-2">
-        <h1 class="text-[22px]">{{ journey.name }}: one person’s walk</h1>
+        <h1 class="text-page">{{ journey.name }}: one person’s walk</h1>
         <RouterLink class="button ml-auto" :to="{ name: 'workbench', params: { id } }"
           >Back to the workbench</RouterLink
         >

@@ -67,7 +67,7 @@ const rails = computed(() =>
     @dblclick="emit('edit', 0)"
   >
     <span
-      class="figure self-center pr-2 text-right text-[11.5px] leading-[15px] whitespace-nowrap text-ink2"
+      class="figure self-center pr-2 text-right text-fine leading-3.75 whitespace-nowrap text-ink2"
     >
       <template v-if="atOnce">at once</template>
       <template v-else-if="arrival">
@@ -79,18 +79,18 @@ const rails = computed(() =>
       <span
         v-for="(plain, i) in rails"
         :key="i"
-        class="ml-1 w-0 shrink-0 border-l-[3px] border-vine"
+        class="ml-1 w-0 shrink-0 border-l-3 border-vine"
         :class="{ 'border-dotted': !plain }"
         aria-hidden="true"
       />
       <span
         v-if="row.ofStrand"
-        class="ml-1 w-0 shrink-0 border-l-[3px] border-double border-slate"
+        class="ml-1 w-0 shrink-0 border-l-3 border-double border-slate"
         title="of a strand"
       />
       <span
-        class="flex min-h-[36px] min-w-0 items-center gap-2 py-1"
-        :class="{ 'min-h-[26px] text-ink2': row.kind === 'ARM' }"
+        class="flex min-h-9 min-w-0 items-center gap-2 py-1"
+        :class="{ 'min-h-6.5 text-ink2': row.kind === 'ARM' }"
       >
         <StepGlyph :kind="row.kind" />
         <span class="min-w-0">
@@ -103,7 +103,7 @@ const rails = computed(() =>
           <span v-if="folded !== null" class="chip ml-1.5" title="Unfold (Space)"
             >{{ folded === 1 ? '1 step' : `${folded} steps` }} folded</span
           >
-          <span v-if="measures?.email" class="figure ml-2 text-[11px] whitespace-nowrap text-ink2">
+          <span v-if="measures?.email" class="figure ml-2 text-tiny whitespace-nowrap text-ink2">
             {{ points(measures.email.opened.value) }} open
             {{ points(measures.email.clicked.value) }} click
           </span>
@@ -118,7 +118,7 @@ const rails = computed(() =>
       </span>
     </span>
     <ShareBar :value="reach" class="ml-2 self-center" />
-    <span class="figure self-center pr-2 text-right text-[12px]">
+    <span class="figure self-center pr-2 text-right text-note">
       {{ reach === null ? '' : percent(reach) }}
     </span>
   </div>

@@ -55,7 +55,7 @@ async function settle(rows: string[]) {
         <label
           v-for="ours in [false, true]"
           :key="String(ours)"
-          class="flex items-start gap-2 rounded-[6px] px-1"
+          class="flex items-start gap-2 rounded-md px-1"
           :class="{ 'bg-marigold-soft': mine.has(line.row) === ours }"
         >
           <input

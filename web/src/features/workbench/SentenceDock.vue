@@ -85,7 +85,7 @@ defineExpose({ focus: (begin?: string) => line.value?.focus(begin) })
 </script>
 
 <template>
-  <div class="rounded-b-[10px] border-t border-line bg-sunk px-3 pt-1.5 pb-1">
+  <div class="rounded-b-panel border-t border-line bg-sunk px-3 pt-1.5 pb-1">
     <NewMessage
       v-if="writing"
       class="mb-2 bg-panel!"

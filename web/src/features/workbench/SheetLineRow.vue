@@ -30,7 +30,7 @@ function onClick(event: MouseEvent) {
     :data-row="line.id"
     class="flex w-full items-center gap-2 border-b border-line2 px-3 text-left"
     :class="[
-      quiet ? 'min-h-[26px] py-0.5 text-[12px] text-ink2' : 'min-h-[36px] py-1.5',
+      quiet ? 'min-h-6.5 py-0.5 text-note text-ink2' : 'min-h-9 py-1.5',
       selected
         ? 'bg-marigold-soft shadow-[inset_3px_0_0_var(--color-marigold)] slots'
         : 'hover:bg-sunk',

@@ -54,7 +54,7 @@ const { reachOf, measuresOf, findingsOf } = useRowFigures()
         :row="row.id"
         :typed="row.typed"
         :editing="editing"
-        field-class="border-b border-line2 bg-marigold-soft pr-2 pl-[78px]"
+        field-class="border-b border-line2 bg-marigold-soft pr-2 pl-19.5"
         @understood="(result) => emit('understood', result)"
         @cancel="emit('cancel')"
       >

@@ -40,12 +40,12 @@ async function change() {
 <template>
   <section
     v-if="view"
-    class="mx-3 mb-2 rounded-[8px] border px-3 py-1"
+    class="mx-3 mb-2 rounded-lg border px-3 py-1"
     :class="state === 'DRAFT' ? 'border-marigold bg-marigold-soft' : 'border-line bg-panel'"
     aria-label="State of the journey"
     @keydown.esc="asked = null"
   >
-    <div class="flex min-h-[26px] items-center gap-2">
+    <div class="flex min-h-6.5 items-center gap-2">
       <b>{{ view.state.title }}</b>
       <span>{{ view.state.sentence }}</span>
       <span class="ml-auto flex gap-2">

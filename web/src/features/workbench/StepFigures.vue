@@ -39,10 +39,10 @@ const figures = computed(() => {
   <div>
     <dl class="flex flex-wrap gap-x-8 gap-y-2">
       <div v-for="figure in figures" :key="figure.name">
-        <dt class="text-[11.5px] text-ink2">{{ figure.name }}</dt>
+        <dt class="text-fine text-ink2">{{ figure.name }}</dt>
         <dd>
-          <b class="font-display text-[15px]">{{ figure.value }}</b>
-          <span class="figure ml-1.5 text-[11.5px] text-ink2">{{ figure.more }}</span>
+          <b class="font-display text-part">{{ figure.value }}</b>
+          <span class="figure ml-1.5 text-fine text-ink2">{{ figure.more }}</span>
         </dd>
       </div>
     </dl>

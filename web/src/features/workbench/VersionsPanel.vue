@@ -66,7 +66,7 @@ function restore() {
         <li v-for="one in versions" :key="one.version">
           <button
             type="button"
-            class="w-full rounded-[6px] px-2 py-1 text-left"
+            class="w-full rounded-md px-2 py-1 text-left"
             :class="one.version === opened ? 'bg-marigold-soft' : 'hover:bg-sunk'"
             :aria-pressed="one.version === opened"
             @click="opened = one.version"

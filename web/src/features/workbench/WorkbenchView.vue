@@ -88,7 +88,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     <Trouble v-if="loadFailure" class="m-4" :text="loadFailure" />
     <template v-if="journey && view">
       <header class="flex shrink-0 items-center gap-2 px-4 pt-2.5 pb-2">
-        <h1 class="text-[22px]">{{ journey.name }}</h1>
+        <h1 class="text-page">{{ journey.name }}</h1>
         <span class="chip">{{ journey.purpose.toLowerCase().replace('_', '-') }}</span>
         <SaveNote class="ml-auto" />
         <button

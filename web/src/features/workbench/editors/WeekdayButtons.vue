@@ -22,7 +22,7 @@ const name = (day: string) => day.charAt(0) + day.slice(1).toLowerCase()
       v-for="day in WEEKDAYS"
       :key="day"
       type="button"
-      class="border border-line px-1.5 py-1 text-[12px] first:rounded-l-md last:rounded-r-md not-first:border-l-0"
+      class="border border-line px-1.5 py-1 text-note first:rounded-l-md last:rounded-r-md not-first:border-l-0"
       :class="days.includes(day) ? 'bg-pine text-white' : 'bg-panel'"
       :aria-pressed="days.includes(day)"
       :aria-label="name(day)"

@@ -233,7 +233,7 @@ defineExpose({ focus })
 <template>
   <div class="min-w-0 py-1" :class="{ 'opacity-60': busy }">
     <div
-      class="grid rounded-[7px] border bg-panel focus-within:outline-2 focus-within:outline-offset-1 focus-within:outline-slate"
+      class="grid rounded-control border bg-panel focus-within:outline-2 focus-within:outline-offset-1 focus-within:outline-slate"
       :class="wrong ? 'border-clay' : 'border-line'"
     >
       <div class="typed invisible" aria-hidden="true">
@@ -272,7 +272,7 @@ defineExpose({ focus })
     </div>
     <p
       :id="hint"
-      class="mt-0.5 min-h-[18px] px-1 text-[12px] leading-[18px]"
+      class="mt-0.5 min-h-4.5 px-1 text-note leading-4.5"
       :class="wrong || failure || trouble ? 'text-clay' : 'text-ink2'"
       aria-live="polite"
     >
@@ -304,6 +304,6 @@ defineExpose({ focus })
 <style scoped>
 @reference '../../../styles.css';
 .typed {
-  @apply col-start-1 row-start-1 min-h-[28px] px-2 py-[4px] leading-[18px] break-words whitespace-pre-wrap;
+  @apply col-start-1 row-start-1 min-h-7 px-2 py-1 leading-4.5 break-words whitespace-pre-wrap;
 }
 </style>

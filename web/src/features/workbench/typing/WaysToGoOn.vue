@@ -44,7 +44,7 @@ const { floatingStyles } = useFloating(
       ref="popup"
       role="listbox"
       aria-label="Ways to go on"
-      class="z-20 min-w-[180px] overflow-y-auto rounded-lg border border-line bg-panel py-1"
+      class="z-20 min-w-45 overflow-y-auto rounded-lg border border-line bg-panel py-1"
       :style="floatingStyles"
     >
       <li
@@ -57,7 +57,7 @@ const { floatingStyles } = useFloating(
         :class="i === active ? 'bg-marigold-soft' : 'hover:bg-sunk'"
         @mousedown.prevent="$emit('take', one)"
       >
-        {{ one.text }}<span class="ml-auto text-[11.5px] text-ink2">{{ one.what }}</span>
+        {{ one.text }}<span class="ml-auto text-fine text-ink2">{{ one.what }}</span>
       </li>
     </ul>
   </Teleport>

@@ -1,7 +1,11 @@
 package org.opentrellis.app.reports;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 import java.util.Map;
+import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.TemplateEngine;
 import org.thymeleaf.context.Context;
@@ -12,6 +16,7 @@ import org.thymeleaf.templateresolver.ClassLoaderTemplateResolver;
 @Component
 class Pages {
   private final TemplateEngine engine = new TemplateEngine();
+  private final String tokens = tokens();
 
   Pages() {
     ClassLoaderTemplateResolver resolver = new ClassLoaderTemplateResolver();
@@ -22,9 +27,23 @@ class Pages {
     engine.setTemplateResolver(resolver);
   }
 
+  /** The colours of the screens, as a page by itself can use them. */
+  private static String tokens() {
+    try {
+      return new ClassPathResource("pages/tokens.css")
+          .getContentAsString(StandardCharsets.UTF_8)
+          .replaceAll("(?s)/\\*.*?\\*/", "")
+          .replaceFirst("@theme[^{]*", ":root ")
+          .replaceAll("\\s*\\n\\s*", " ");
+    } catch (IOException missing) {
+      throw new UncheckedIOException(missing);
+    }
+  }
+
   String write(String page, Map<String, Object> values) {
     Context context = new Context(Locale.ENGLISH, values);
     context.setVariable("say", new Figures());
+    context.setVariable("tokens", tokens);
     return engine.process(page, context);
   }
 }
