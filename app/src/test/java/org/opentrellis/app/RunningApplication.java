@@ -6,6 +6,8 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
@@ -143,15 +145,26 @@ public final class RunningApplication implements BeforeAllCallback, AfterAllCall
   /** Waits for a run that has begun. */
   public long ran(Answers.Answer begun) {
     JsonNode progress = begun.body();
-    long giveUp = System.nanoTime() + 120_000_000_000L;
-    while (!progress.path("state").asString().equals("DONE")) {
-      if (progress.path("state").asString().matches("CANCELLED|FAILED")
-          || begun.status() >= 400
-          || System.nanoTime() > giveUp) {
-        throw new IllegalStateException("the run did not come to its end: " + progress);
-      }
-      progress = get("/api/runs-on-their-way/" + begun.body().get("job").asLong()).body();
+    if (begun.status() < 400) {
+      progress = until(begun, at -> at.get("state").asString().matches("DONE|CANCELLED|FAILED"));
+    }
+    if (!progress.path("state").asString().equals("DONE")) {
+      throw new IllegalStateException("the run did not come to its end: " + progress);
     }
     return progress.get("run").asLong();
+  }
+
+  /** Asks how far a run is until that is so, for two minutes at most. */
+  public JsonNode until(Answers.Answer begun, Predicate<JsonNode> so) {
+    String job = "/api/runs-on-their-way/" + begun.body().get("job").asLong();
+    long giveUp = System.nanoTime() + TimeUnit.MINUTES.toNanos(2);
+    JsonNode progress = begun.body();
+    while (!so.test(progress)) {
+      if (System.nanoTime() > giveUp) {
+        throw new IllegalStateException("the run did not get there in two minutes: " + progress);
+      }
+      progress = get(job).body();
+    }
+    return progress;
   }
 }

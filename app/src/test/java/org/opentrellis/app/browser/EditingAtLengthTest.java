@@ -53,13 +53,22 @@ class EditingAtLengthTest {
     assertThat(APP.get("/api/journeys/1").body().get("journey")).isEqualTo(before);
   }
 
-  /** Moves are carried out one after another: waits until none of them is left. */
+  /**
+   * Moves are carried out one after another: waits, a minute at most, until the sheet has stayed as
+   * it is for two seconds.
+   */
   private static void settle(Page page) {
-    String before;
-    do {
-      before = page.locator("main").textContent();
-      page.waitForTimeout(2_000);
-    } while (!before.equals(page.locator("main").textContent()));
+    page.waitForFunction(
+        """
+        () => {
+          const now = document.querySelector('main').textContent
+          const seen = (window.settling ??= {})
+          if (seen.text !== now) Object.assign(seen, { text: now, since: performance.now() })
+          return performance.now() - seen.since > 2_000
+        }
+        """,
+        null,
+        new Page.WaitForFunctionOptions().setTimeout(60_000));
   }
 
   /** Chooses the row at a share of the sheet's length, and gives it the keys. */

@@ -76,18 +76,13 @@ class DryRunApiTest {
             1);
     assertThat(begun.status()).isEqualTo(202);
     String job = "/api/runs-on-their-way/" + begun.body().get("job").asLong();
-    JsonNode progress = begun.body();
-    while (progress.get("done").asInt() == 0) {
-      progress = APP.get(job).body();
-    }
+    JsonNode progress = APP.until(begun, at -> at.get("done").asInt() > 0);
     assertThat(progress.get("people").asInt()).isEqualTo(1_000_000);
     assertThat(progress.get("peoplePerSecond").asLong()).isPositive();
     // Meanwhile the application answers.
     assertThat(APP.post("/api/journeys/1/estimates", "").status()).isEqualTo(200);
     APP.delete(job);
-    while (!progress.get("state").asString().matches("CANCELLED|DONE")) {
-      progress = APP.get(job).body();
-    }
+    progress = APP.until(begun, at -> at.get("state").asString().matches("CANCELLED|DONE"));
     assertThat(progress.get("state").asString()).isEqualTo("CANCELLED");
     assertThat(progress.get("run").isNull()).isTrue();
   }
