@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { DropOff, RunSheet } from '@/api/types'
+import DataTable from '@/ui/DataTable.vue'
 import { count, interval, percent } from '@/ui/figures'
+import type { TableColumn } from '@/ui/table'
 
 /** Where people's way ends, and to what; whoever met the goal is not lost. */
 const props = defineProps<{ dropOff: DropOff; sheet: RunSheet; selected: string | null }>()
@@ -28,6 +30,21 @@ const most = computed(() =>
     ...props.dropOff.places.map((place) => KINDS.reduce((sum, kind) => sum + place[kind.key], 0)),
   ),
 )
+type Place = DropOff['places'][number]
+
+const columns = computed<TableColumn<Place>[]>(() => [
+  { id: 'step', head: 'where their way ends', names: true, headClass: 'px-3', cellClass: 'px-3' },
+  { id: 'reached', head: 'got here', value: (place) => place.reached },
+  { id: 'picture', head: 'picture', quiet: true, headClass: 'w-[22%]' },
+  ...kinds.value.map((kind) => ({ id: kind.key, head: kind.name })),
+  {
+    id: 'lost',
+    head: 'lost here',
+    value: (place) => place.lost.value,
+    headClass: 'px-3',
+    cellClass: 'px-3',
+  },
+])
 const words = computed(() => {
   const { through, met, lost, waiting } = props.dropOff
   return `${percent(through.value, 1)} went through to the end, ${percent(met.value, 1)} left with the goal met, ${percent(lost.value, 1)} were lost on the way, ${percent(waiting.value, 1)} are still inside.`
@@ -37,56 +54,46 @@ const words = computed(() => {
 <template>
   <div class="flex min-h-0 flex-1 flex-col">
     <p class="border-b border-line2 px-3 py-1.5">{{ words }}</p>
-    <div class="min-h-0 flex-1 overflow-auto" tabindex="0" role="group" aria-label="Drop-off">
-      <table class="w-full">
-        <thead class="sticky top-0 bg-panel text-right text-note text-ink2">
-          <tr class="h-8 border-b border-line whitespace-nowrap">
-            <th class="px-3 text-left font-medium">where their way ends</th>
-            <th class="px-2 font-medium">got here</th>
-            <th class="w-[22%]"><span class="sr-only">picture</span></th>
-            <th v-for="kind in kinds" :key="kind.key" class="px-2 font-medium">
-              <span
-                class="mr-1 inline-block size-2 rounded-xs"
-                :style="{ background: kind.color }"
-              />{{ kind.name }}
-            </th>
-            <th class="px-3 font-medium">lost here</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr
-            v-for="place in dropOff.places"
-            :key="place.step"
-            class="figure h-8 border-b border-line2 text-right text-note"
-            :class="place.step === selected ? 'bg-marigold-soft' : ''"
-          >
-            <th scope="row" class="px-3 text-left font-sans text-plain font-normal">
-              <button type="button" class="text-left" @click="emit('select', place.step)">
-                <span v-if="names.get(place.step)?.label" class="chip mr-1.5 px-1.5">{{
-                  names.get(place.step)!.label
-                }}</span>{{ names.get(place.step)?.brief ?? place.step }}
-              </button>
-            </th>
-            <td class="px-2">{{ count(place.reached) }}</td>
-            <td class="px-2">
-              <span class="flex h-2.5 overflow-hidden rounded-full bg-line2" aria-hidden="true">
-                <span
-                  v-for="kind in kinds"
-                  :key="kind.key"
-                  :style="{ width: `${(place[kind.key] / most) * 100}%`, background: kind.color }"
-                />
-              </span>
-            </td>
-            <td v-for="kind in kinds" :key="kind.key" class="px-2">
-              {{ place[kind.key] ? count(place[kind.key]) : '' }}
-            </td>
-            <td class="px-3" :title="interval(place.lost)">{{ percent(place.lost.value, 1) }}</td>
-          </tr>
-        </tbody>
-      </table>
-      <p v-if="dropOff.places.length === 0" class="p-4 text-ink2">
-        Nobody’s way has ended yet: nobody entered.
-      </p>
-    </div>
+    <DataTable
+      label="Drop-off"
+      :columns="columns"
+      :rows="dropOff.places"
+      :key-of="(place) => place.step"
+      :chosen="selected"
+    >
+      <template #cell-step="{ row }">
+        <button type="button" class="text-left" @click="emit('select', row.step)">
+          <span v-if="names.get(row.step)?.label" class="chip mr-1.5 px-1.5">{{
+            names.get(row.step)!.label
+          }}</span>{{ names.get(row.step)?.brief ?? row.step }}
+        </button>
+      </template>
+      <template #cell-reached="{ row }">{{ count(row.reached) }}</template>
+      <template #cell-picture="{ row }">
+        <span class="flex h-2.5 overflow-hidden rounded-full bg-line2" aria-hidden="true">
+          <span
+            v-for="kind in kinds"
+            :key="kind.key"
+            :style="{ width: `${(row[kind.key] / most) * 100}%`, background: kind.color }"
+          />
+        </span>
+      </template>
+      <template v-for="kind in kinds" :key="kind.key" #[`head-${kind.key}`]>
+        <span class="mr-1 inline-block size-2 rounded-xs" :style="{ background: kind.color }" />{{
+          kind.name
+        }}
+      </template>
+      <template v-for="kind in kinds" :key="kind.key" #[`cell-${kind.key}`]="{ row }">
+        {{ row[kind.key] ? count(row[kind.key]) : '' }}
+      </template>
+      <template #cell-lost="{ row }">
+        <span :title="interval(row.lost)">{{ percent(row.lost.value, 1) }}</span>
+      </template>
+      <template #empty>
+        <p v-if="dropOff.places.length === 0" class="p-4 text-ink2">
+          Nobody’s way has ended yet: nobody entered.
+        </p>
+      </template>
+    </DataTable>
   </div>
 </template>

@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import { useStorage } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import StepGlyph from '@/features/workbench/StepGlyph.vue'
 import type { RunMeasures, RunSheet, StepMeasures } from '@/api/types'
-import { count, duration, interval, margin, points } from '@/ui/figures'
+import DataTable from '@/ui/DataTable.vue'
+import { count, duration } from '@/ui/figures'
 import Sentence from '@/ui/Sentence.vue'
 import ShareBar from '@/ui/ShareBar.vue'
 import ColumnChooser from './ColumnChooser.vue'
-import { COLUMNS, sorted, type StepColumn } from './stepColumns'
+import type { TableColumn } from '@/ui/table'
+import ShareCell from './ShareCell.vue'
+import { COLUMNS, type StepColumn, type StepLine, valueOf } from './stepColumns'
 
 const props = defineProps<{
   measures: RunMeasures
@@ -21,30 +24,34 @@ const emit = defineEmits<{ select: [step: string] }>()
 const usual = COLUMNS.filter((one) => one.shown).map((one) => one.key)
 const chosen = useStorage('step-columns', usual)
 const onlyMessages = useStorage('step-only-messages', false)
-const columns = computed(() => COLUMNS.filter((one) => chosen.value.includes(one.key)))
-const sortedBy = ref<{ key: string; down: boolean } | null>(null)
+const figures = computed(() => COLUMNS.filter((one) => chosen.value.includes(one.key)))
+const columns = computed<TableColumn<StepLine>[]>(() => [
+  {
+    id: 'step',
+    head: 'step',
+    names: true,
+    headClass: 'px-3',
+    cellClass: 'max-w-50 min-w-47.5 px-3',
+  },
+  { id: 'reached', head: 'reached', cellClass: 'px-1.5' },
+  { id: 'bar', head: 'share reached', quiet: true, headClass: 'w-12', cellClass: 'min-w-9' },
+  ...figures.value.map((column) => ({
+    id: column.key,
+    head: column.head,
+    title: column.title,
+    value: ({ step }: StepLine) => valueOf(column, step),
+    headClass: 'px-1.5',
+    cellClass: 'px-1.5 whitespace-nowrap',
+  })),
+])
 
-const lines = computed(() => {
+const lines = computed<StepLine[]>(() => {
   const steps = new Map(props.measures.steps.map((step) => [step.id, step]))
-  const all = props.sheet.rows.flatMap((row) => {
+  return props.sheet.rows.flatMap((row) => {
     const step = steps.get(row.id)
     return step && (step.email || !onlyMessages.value) ? [{ row, step }] : []
   })
-  const by = COLUMNS.find((one) => one.key === sortedBy.value?.key) ?? null
-  return sorted(all, by, sortedBy.value?.down ?? true)
 })
-
-/** Down first, then up, then back to the run sheet's order. */
-function sort(column: StepColumn) {
-  const now = sortedBy.value
-  if (now?.key !== column.key) sortedBy.value = { key: column.key, down: true }
-  else sortedBy.value = now.down ? { key: column.key, down: false } : null
-}
-
-function order(column: StepColumn) {
-  if (sortedBy.value?.key !== column.key) return 'none'
-  return sortedBy.value.down ? 'descending' : 'ascending'
-}
 
 function plain(column: StepColumn, step: StepMeasures): string {
   const hours = column.hours?.(step)
@@ -64,81 +71,36 @@ function plain(column: StepColumn, step: StepMeasures): string {
       <ColumnChooser v-model="chosen" />
       <a class="button button-small" :href="csv" download>CSV</a>
     </div>
-    <div class="min-h-0 flex-1 overflow-auto" tabindex="0" role="group" aria-label="Steps">
-      <table class="w-full min-w-205">
-        <thead class="sticky top-0 z-[1] bg-panel text-right text-note text-ink2">
-          <tr class="h-8 border-b border-line whitespace-nowrap">
-            <th class="px-3 text-left font-medium">step</th>
-            <th class="px-2 font-medium">reached</th>
-            <th class="w-12"><span class="sr-only">share reached</span></th>
-            <th
-              v-for="column in columns"
-              :key="column.key"
-              class="px-1.5 font-medium"
-              :aria-sort="order(column)"
-            >
-              <button
-                type="button"
-                class="hover:text-ink"
-                :title="column.title"
-                @click="sort(column)"
-              >
-                {{ column.head }}
-                <span v-if="sortedBy?.key === column.key" aria-hidden="true">{{
-                  sortedBy.down ? '↓' : '↑'
-                }}</span>
-              </button>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr
-            v-for="{ row, step } in lines"
-            :key="row.id"
-            class="figure h-8 border-b border-line2 text-right text-note"
-            :class="row.id === selected ? 'bg-marigold-soft' : ''"
-          >
-            <th
-              scope="row"
-              class="max-w-50 min-w-47.5 px-3 text-left font-sans text-plain font-normal"
-            >
-              <button
-                type="button"
-                class="flex w-full items-center gap-2 text-left"
-                :title="row.sentence.spans.map((span) => span.text).join('')"
-                @click="emit('select', row.id)"
-              >
-                <StepGlyph :kind="row.kind" class="shrink-0" />
-                <span v-if="row.label" class="chip px-1.5">{{ row.label }}</span>
-                <span class="truncate"><Sentence :phrase="row.sentence" /></span>
-              </button>
-            </th>
-            <td class="px-1.5">{{ count(step.reach.count) }}</td>
-            <td class="min-w-9"><ShareBar :value="step.reach.value" /></td>
-            <td v-for="column in columns" :key="column.key" class="px-1.5 whitespace-nowrap">
-              <template v-if="column.share">
-                <span
-                  v-if="column.share(step)"
-                  class="block"
-                  :title="interval(column.share(step)!)"
-                >
-                  <b :class="{ 'font-normal': !step.email }">{{
-                    points(column.share(step)!.value, 1)
-                  }}</b>
-                  <span class="ml-0.5 text-micro text-ink2">{{ margin(column.share(step)!) }}</span>
-                  <span class="mt-px block h-0.5 rounded-full bg-line2" aria-hidden="true">
-                    <span
-                      class="block h-full rounded-full bg-vine opacity-70"
-                      :style="{ width: `${(column.share(step)!.value ?? 0) * 100}%` }"
-                    />
-                  </span>
-                </span>
-              </template>
-              <template v-else>{{ plain(column, step) }}</template>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
+    <DataTable
+      label="Steps"
+      table-class="min-w-205"
+      :columns="columns"
+      :rows="lines"
+      :key-of="(line) => line.row.id"
+      :chosen="selected"
+    >
+      <template #cell-step="{ row: { row } }">
+        <button
+          type="button"
+          class="flex w-full items-center gap-2 text-left"
+          :title="row.sentence.spans.map((span) => span.text).join('')"
+          @click="emit('select', row.id)"
+        >
+          <StepGlyph :kind="row.kind" class="shrink-0" />
+          <span v-if="row.label" class="chip px-1.5">{{ row.label }}</span>
+          <span class="truncate"><Sentence :phrase="row.sentence" /></span>
+        </button>
+      </template>
+      <template #cell-reached="{ row: { step } }">{{ count(step.reach.count) }}</template>
+      <template #cell-bar="{ row: { step } }"><ShareBar :value="step.reach.value" /></template>
+      <template
+        v-for="column in figures"
+        :key="column.key"
+        #[`cell-${column.key}`]="{ row: { step } }"
+      >
+        <ShareCell v-if="column.share" :share="column.share(step) ?? null" :strong="!!step.email" />
+        <template v-else>{{ plain(column, step) }}</template>
+      </template>
+    </DataTable>
   </div>
 </template>

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { StepMeasures } from '@/api/types'
-import { COLUMNS, sorted, type StepLine, valueOf } from './stepColumns'
+import { COLUMNS, type StepLine, valueOf } from './stepColumns'
 
 const share = (value: number | null) => ({ count: 0, of: 0, value, low: null, high: null })
 const line = (id: string, opened: number | null) =>
@@ -14,13 +14,6 @@ describe('the columns of the step table', () => {
   it('have a name each, and say what they are of', () => {
     expect(new Set(COLUMNS.map((one) => one.key)).size).toBe(COLUMNS.length)
     for (const one of COLUMNS) expect(one.title).not.toBe('')
-  })
-
-  it('sort both ways, with what has no figure last', () => {
-    const lines = [line('a', 0.2), line('wait', null), line('b', 0.5)]
-    expect(sorted(lines, OPENED, true).map((one) => one.row.id)).toEqual(['b', 'a', 'wait'])
-    expect(sorted(lines, OPENED, false).map((one) => one.row.id)).toEqual(['a', 'b', 'wait'])
-    expect(sorted(lines, null, true)).toBe(lines)
   })
 
   it('tell nothing from nought', () => {

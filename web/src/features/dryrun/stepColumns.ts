@@ -141,14 +141,3 @@ export function valueOf(column: StepColumn, step: StepMeasures): number | null {
   const share = column.share?.(step)
   return share ? share.value : (column.count?.(step) ?? column.hours?.(step) ?? null)
 }
-
-/** In the order of the run sheet, or by a column; what has no figure comes last. */
-export function sorted(lines: StepLine[], column: StepColumn | null, down: boolean): StepLine[] {
-  if (!column) return lines
-  const figure = (line: StepLine) => valueOf(column, line.step)
-  return [...lines].sort((a, b) => {
-    const [x, y] = [figure(a), figure(b)]
-    if (x === null || y === null) return Number(x === null) - Number(y === null)
-    return down ? y - x : x - y
-  })
-}
