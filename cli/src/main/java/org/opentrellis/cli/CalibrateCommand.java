@@ -1,5 +1,6 @@
 package org.opentrellis.cli;
 
+import java.io.StringReader;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.Comparator;
@@ -41,7 +42,7 @@ final class CalibrateCommand implements Callable<Integer> {
   @Override
   public Integer call() {
     try {
-      List<SendRecord> history = HistoryCsv.read(JourneyFiles.text(file));
+      List<SendRecord> history = HistoryCsv.read(new StringReader(JourneyFiles.text(file)));
       Instant end =
           until != null
               ? until

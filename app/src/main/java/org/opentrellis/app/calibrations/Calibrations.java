@@ -1,5 +1,6 @@
 package org.opentrellis.app.calibrations;
 
+import java.io.Reader;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -40,10 +41,7 @@ class Calibrations {
    * @param seenUntil when the history was looked at; null for its last moment
    * @throws ProblemsFound if the file cannot be read, or says too little
    */
-  CalibrationView fit(long id, @Nullable String csv, @Nullable Instant seenUntil) {
-    if (csv == null || csv.isBlank()) {
-      throw refused("", "The file is empty.");
-    }
+  CalibrationView fit(long id, Reader csv, @Nullable Instant seenUntil) {
     checkYear(seenUntil);
     KeptJourney kept = journeys.find(id);
     List<SendRecord> history = HistoryCsv.read(csv);

@@ -88,6 +88,9 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
   /** Either the disk is to blame, or we are. */
   @ExceptionHandler
   ProblemDetail unexpected(Exception failure) {
+    if (BodyLimit.exceeded(failure)) {
+      return BodyLimit.tooLarge();
+    }
     return storage
         .failed(failure)
         .map(

@@ -1,7 +1,8 @@
 package org.opentrellis.core.format;
 
+import java.io.BufferedReader;
 import java.io.IOException;
-import java.io.StringReader;
+import java.io.Reader;
 import java.io.UncheckedIOException;
 import java.time.DateTimeException;
 import java.time.Instant;
@@ -11,6 +12,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.apache.commons.csv.CSVException;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
@@ -44,6 +46,7 @@ public final class HistoryCsv {
           "zone");
   private static final int MOST_PROBLEMS = 20;
   private static final int MOST_COLUMNS = 200;
+  private static final int LONGEST_HEADER = 65_536;
 
   private final Problems problems = new Problems();
   private final Map<List<Object>, Long> lines = new HashMap<>();
@@ -52,13 +55,42 @@ public final class HistoryCsv {
   private HistoryCsv() {}
 
   /**
+   * Reads line by line; nothing but the records is held in memory.
+   *
    * @throws ProblemsFound with the line of each problem, at most {@value #MOST_PROBLEMS}
+   * @throws UncheckedIOException if the text cannot be read to its end
    */
-  public static List<SendRecord> read(String text) {
-    return new HistoryCsv().records(text);
+  public static List<SendRecord> read(Reader text) {
+    try {
+      return new HistoryCsv().records(new BufferedReader(text));
+    } catch (IOException broken) {
+      throw new UncheckedIOException(broken);
+    }
   }
 
-  private List<SendRecord> records(String text) {
+  /** The header's columns are counted before it is read: it may be no CSV at all. */
+  private void checkHeader(BufferedReader text) throws IOException {
+    text.mark(LONGEST_HEADER + 1);
+    long columns = 1;
+    int characters = 0;
+    for (int c = text.read(); c >= 0 && c != '\n' && characters < LONGEST_HEADER; c = text.read()) {
+      columns += c == ',' ? 1 : 0;
+      characters++;
+    }
+    text.reset();
+    if (characters == 0) {
+      add("bad-value", "", "The file is empty.");
+    } else if (columns > MOST_COLUMNS) {
+      add(
+          "too-many-columns",
+          "/0",
+          "Line 1: there are %,d columns; at most %d are read.".formatted(columns, MOST_COLUMNS));
+    }
+    problems.throwIfAny();
+  }
+
+  private List<SendRecord> records(BufferedReader text) throws IOException {
+    checkHeader(text);
     CSVFormat format =
         CSVFormat.RFC4180
             .builder()
@@ -68,16 +100,8 @@ public final class HistoryCsv {
             .setIgnoreEmptyLines(true)
             .get();
     List<SendRecord> records = new ArrayList<>();
-    long columns = 1 + text.lines().findFirst().orElse("").chars().filter(c -> c == ',').count();
-    if (columns > MOST_COLUMNS) {
-      add(
-          "too-many-columns",
-          "/0",
-          "Line 1: there are %,d columns; at most %d are read.".formatted(columns, MOST_COLUMNS));
-      problems.throwIfAny();
-    }
     long line = 1;
-    try (CSVParser parser = CSVParser.parse(new StringReader(text), format)) {
+    try (CSVParser parser = CSVParser.parse(text, format)) {
       List<String> header = parser.getHeaderNames();
       NEEDED.stream()
           .filter(column -> !header.contains(column))
@@ -104,10 +128,13 @@ public final class HistoryCsv {
           break;
         }
       }
-    } catch (IOException
+    } catch (CSVException
         | UncheckedIOException
         | IllegalArgumentException
         | IllegalStateException broken) {
+      if (broken.getCause() instanceof IOException cause && !(cause instanceof CSVException)) {
+        throw cause;
+      }
       add(
           "bad-csv",
           "/" + (line - 1),

@@ -1,12 +1,20 @@
 package org.opentrellis.core.format;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
+import java.io.IOException;
+import java.io.Reader;
+import java.io.StringReader;
+import java.io.UncheckedIOException;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import org.opentrellis.core.calibrate.SendRecord;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 
@@ -15,14 +23,18 @@ class HistoryCsvTest {
   private static final String HEADER =
       "person,message,sent,delivered,opened,clicked,unsubscribed,bought,zone\r\n";
 
+  private static List<SendRecord> read(String text) {
+    return HistoryCsv.read(new StringReader(text));
+  }
+
   private static List<Problem> problems(String text) {
-    return catchThrowableOfType(ProblemsFound.class, () -> HistoryCsv.read(text)).problems();
+    return catchThrowableOfType(ProblemsFound.class, () -> read(text)).problems();
   }
 
   @Test
   void readsTimesAndWhatDidNotHappen() {
     var records =
-        HistoryCsv.read(
+        read(
             HEADER
                 + "ada,planner,2027-03-14T09:00:00Z,2027-03-14T09:00:02Z,2027-03-14T12:00:00+01:00,,,,America/New_York\r\n"
                 + "\"bo, the \"\"younger\"\"\",planner,2027-03-14T09:00:00Z,,,,,,\r\n");
@@ -35,7 +47,7 @@ class HistoryCsvTest {
 
   @Test
   void withoutAColumnForItEverythingIsDelivered() {
-    var records = HistoryCsv.read("person,message,sent\nada,planner,2027-03-14T09:00:00Z\n");
+    var records = read("person,message,sent\nada,planner,2027-03-14T09:00:00Z\n");
     assertThat(records.get(0).delivered()).contains(Instant.parse("2027-03-14T09:00:00Z"));
   }
 
@@ -108,5 +120,34 @@ class HistoryCsvTest {
         .containsExactly("missing-column", "unknown-column");
     assertThat(problems("")).isNotEmpty();
     assertThat(problems("person,message,sent\n\"broken")).isNotEmpty();
+  }
+
+  /** What breaks off on the way is no fault of the file. */
+  @Test
+  void aTextThatBreaksOffIsNotTakenForABadOne() {
+    String begun =
+        HEADER
+            + IntStream.range(0, 3_000)
+                .mapToObj("p%d,planner,2027-03-14T09:00:00Z,,,,,,\r\n"::formatted)
+                .collect(Collectors.joining());
+    Reader breaking =
+        new Reader() {
+          private final StringReader text = new StringReader(begun);
+
+          @Override
+          public int read(char[] into, int offset, int length) throws IOException {
+            int read = text.read(into, offset, length);
+            if (read < 0) {
+              throw new IOException("the line is dead");
+            }
+            return read;
+          }
+
+          @Override
+          public void close() {}
+        };
+    assertThatThrownBy(() -> HistoryCsv.read(breaking))
+        .isInstanceOf(UncheckedIOException.class)
+        .hasMessageContaining("the line is dead");
   }
 }
