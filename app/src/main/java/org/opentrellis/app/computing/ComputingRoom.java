@@ -19,6 +19,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.function.Function;
 import org.opentrellis.app.http.Refusal;
+import org.opentrellis.app.storage.Quietly;
 import org.opentrellis.core.dryrun.Effort;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
@@ -145,6 +146,6 @@ public class ComputingRoom {
   @PreDestroy
   public void close() {
     unfinished.forEach(this::stop);
-    lanes.values().forEach(ThreadPoolExecutor::shutdownNow);
+    lanes.values().forEach(Quietly::end);
   }
 }

@@ -11,6 +11,8 @@ import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.Refusal;
 import org.opentrellis.app.journeys.CardList;
 import org.opentrellis.app.journeys.CardMade;
+import org.opentrellis.app.storage.Quietly;
+import org.opentrellis.app.storage.StorageWatch;
 import org.opentrellis.core.measure.RunMeasures;
 import org.opentrellis.core.report.Sketch;
 import org.slf4j.Logger;
@@ -33,13 +35,16 @@ class Sketches {
 
   private final CardList cards;
   private final Estimates estimates;
+  private final StorageWatch storage;
   private final Set<Long> waiting = ConcurrentHashMap.newKeySet();
+  private volatile boolean closing;
   private final ExecutorService worker =
       Executors.newSingleThreadExecutor(task -> new Thread(task, "sketches"));
 
-  Sketches(CardList cards, Estimates estimates) {
+  Sketches(CardList cards, Estimates estimates, StorageWatch storage) {
     this.cards = cards;
     this.estimates = estimates;
+    this.storage = storage;
   }
 
   @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
@@ -65,6 +70,9 @@ class Sketches {
 
   private void draw(long journey) {
     waiting.remove(journey);
+    if (closing) {
+      return;
+    }
     try {
       int made = cards.made(journey);
       RunMeasures measures = estimates.of(journey).get();
@@ -79,6 +87,7 @@ class Sketches {
     } catch (InterruptedException stopped) {
       Thread.currentThread().interrupt();
     } catch (RuntimeException failed) {
+      storage.failed(failed);
       LOG.debug("No picture of journey {} for now", journey, failed);
     }
   }
@@ -93,6 +102,7 @@ class Sketches {
 
   @PreDestroy
   void close() {
-    worker.shutdownNow();
+    closing = true;
+    Quietly.end(worker);
   }
 }

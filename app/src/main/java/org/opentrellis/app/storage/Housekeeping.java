@@ -60,6 +60,6 @@ class Housekeeping {
 
   @PreDestroy
   void close() {
-    worker.shutdownNow();
+    Quietly.end(worker);
   }
 }
