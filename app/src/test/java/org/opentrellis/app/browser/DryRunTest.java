@@ -135,7 +135,8 @@ class DryRunTest {
   @Test
   void aWayIsLitOnTheTrellis() {
     Page page = at("1/dry-run?show=paths");
-    Locator ways = page.getByRole(AriaRole.GROUP, new GetByRoleOptions().setName("Paths"));
+    Locator ways =
+        page.getByRole(AriaRole.GROUP, new GetByRoleOptions().setName("Paths")).locator("tbody");
     ways.getByRole(AriaRole.BUTTON).nth(1).click();
     assertThat(page.locator("[data-way]")).hasCount(1);
     ways.getByRole(AriaRole.BUTTON).nth(1).click();
