@@ -99,6 +99,7 @@ class DiskTroubleTest {
       assertThat(answer.body().get("code").asString()).isEqualTo("disk-full");
       assertThat(answer.body().get("detail").asString()).contains("Make room");
       assertKept();
+      disk.fillUpTo(0);
       answer = save();
     }
     assertHealth(503, "The disk that holds the data is full.");

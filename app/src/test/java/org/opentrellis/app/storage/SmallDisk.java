@@ -3,6 +3,7 @@ package org.opentrellis.app.storage;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
 import java.io.IOException;
+import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
@@ -17,6 +18,8 @@ final class SmallDisk implements AutoCloseable {
     this.path = path;
   }
 
+  private static final int PIECE = 65_536;
+
   static SmallDisk ofMegabytes(int size) throws IOException {
     Path path = Files.createTempDirectory("trellis-small-disk");
     boolean mounted = run("mount", "-t", "tmpfs", "-o", "size=" + size + "m", "tmpfs", path) == 0;
@@ -28,15 +31,23 @@ final class SmallDisk implements AutoCloseable {
     return path;
   }
 
-  /** Leaves so much room and no more. */
+  /** Leaves so much room and no more, whatever others take of it meanwhile. */
   void fillUpTo(long bytesLeft) throws IOException {
-    long room = Files.getFileStore(path).getUsableSpace();
-    byte[] zeros = new byte[(int) Math.max(0, room - bytesLeft)];
-    Files.write(
-        path.resolve("other-peoples-files"),
-        zeros,
-        StandardOpenOption.CREATE,
-        StandardOpenOption.APPEND);
+    Path others = path.resolve("other-peoples-files");
+    try (OutputStream file =
+        Files.newOutputStream(others, StandardOpenOption.CREATE, StandardOpenOption.APPEND)) {
+      for (long more = roomAbove(bytesLeft); more > 0; more = roomAbove(bytesLeft)) {
+        file.write(new byte[(int) Math.min(more, PIECE)]);
+      }
+    } catch (IOException full) {
+      if (roomAbove(bytesLeft) > 0) {
+        throw full;
+      }
+    }
+  }
+
+  private long roomAbove(long bytesLeft) throws IOException {
+    return Files.getFileStore(path).getUsableSpace() - bytesLeft;
   }
 
   void makeRoom() throws IOException {
