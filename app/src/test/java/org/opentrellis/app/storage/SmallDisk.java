@@ -12,13 +12,13 @@ import java.nio.file.StandardOpenOption;
  * A disk of a few megabytes, in memory. Only root may mount one; without it the test is skipped.
  */
 final class SmallDisk implements AutoCloseable {
+  private static final int PIECE = 65_536;
+
   private final Path path;
 
   private SmallDisk(Path path) {
     this.path = path;
   }
-
-  private static final int PIECE = 65_536;
 
   static SmallDisk ofMegabytes(int size) throws IOException {
     Path path = Files.createTempDirectory("trellis-small-disk");
