@@ -72,13 +72,15 @@ public final class HistoryCsv {
   private void checkHeader(BufferedReader text) throws IOException {
     text.mark(LONGEST_HEADER + 1);
     long columns = 1;
-    int characters = 0;
-    for (int c = text.read(); c >= 0 && c != '\n' && characters < LONGEST_HEADER; c = text.read()) {
+    boolean empty = true;
+    int c = text.read();
+    for (int read = 1; c >= 0 && (empty || c != '\n') && read < LONGEST_HEADER; read++) {
+      empty &= Character.isWhitespace(c);
       columns += c == ',' ? 1 : 0;
-      characters++;
+      c = text.read();
     }
     text.reset();
-    if (characters == 0) {
+    if (empty) {
       add("bad-value", "", "The file is empty.");
     } else if (columns > MOST_COLUMNS) {
       add(

@@ -122,6 +122,16 @@ class HistoryCsvTest {
     assertThat(problems("person,message,sent\n\"broken")).isNotEmpty();
   }
 
+  @Test
+  void emptyLinesBeforeTheHeaderAreNoEmptyFile() {
+    assertThat(read("\r\n\nperson,message,sent\nada,planner,2027-03-14T09:00:00Z\n")).hasSize(1);
+    for (String empty : List.of("", " \n", "\r\n\r\n")) {
+      assertThat(problems(empty))
+          .extracting(Problem::sentence)
+          .containsExactly("The file is empty.");
+    }
+  }
+
   /** What breaks off on the way is no fault of the file. */
   @Test
   void aTextThatBreaksOffIsNotTakenForABadOne() {
