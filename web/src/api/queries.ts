@@ -31,6 +31,12 @@ const FOR_A_MINUTE = { staleTime: 60_000 }
 /** A kept run never changes by itself, nor does what is worked out from it. */
 const FOR_EVER = { staleTime: Infinity }
 
+/** The number of the page behind those that are there; nothing if there is none. */
+function nextPage<P extends { total: number }>(pages: P[], lines: (page: P) => number) {
+  const shown = pages.reduce((count, page) => count + lines(page), 0)
+  return shown < (pages.at(-1)?.total ?? 0) ? pages.length : undefined
+}
+
 export const questions = {
   /** The journeys that fit some words, a page after another. */
   overview: (find: string, archived: boolean) =>
@@ -44,10 +50,7 @@ export const questions = {
           }),
         ),
       initialPageParam: 0,
-      getNextPageParam: (last, all) =>
-        all.reduce((count, page) => count + page.journeys.length, 0) < last.total
-          ? all.length
-          : undefined,
+      getNextPageParam: (_, all) => nextPage(all, (page) => page.journeys.length),
       placeholderData: keepPreviousData,
     }),
 
@@ -149,10 +152,7 @@ export const questions = {
           }),
         ),
       initialPageParam: 0,
-      getNextPageParam: (last, all) =>
-        all.reduce((count, page) => count + page.runs.length, 0) < last.total
-          ? all.length
-          : undefined,
+      getNextPageParam: (_, all) => nextPage(all, (page) => page.runs.length),
     }),
 
   run: (id: number) =>

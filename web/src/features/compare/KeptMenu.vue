@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
 import { useQuery } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
-import { answerOf, api, reasonOf } from '@/api/client'
+import { ref } from 'vue'
+import { answerOf, api } from '@/api/client'
 import { outdated, questions } from '@/api/queries'
 import type { ComparedBy, KeptComparison } from '@/api/types'
+import { useAttempt } from '@/api/useAttempt'
 
 /** Comparisons kept under a name: what they show, not their figures, which are read anew. */
 const props = defineProps<{ now: ComparedBy | null }>()
@@ -12,30 +13,25 @@ const emit = defineEmits<{ open: [kept: KeptComparison] }>()
 
 const { data: all, error } = useQuery(questions.keptComparisons())
 const name = ref('')
-const refused = ref<string | null>(null)
-const failure = computed(() => refused.value ?? (error.value ? reasonOf(error.value) : null))
+const { failure, attempt } = useAttempt(error)
 
-async function attempt(work: () => Promise<unknown>) {
-  refused.value = null
-  try {
+const change = (work: () => Promise<unknown>) =>
+  attempt(async () => {
     await work()
     await outdated('kept-comparisons')
-  } catch (reason) {
-    refused.value = reasonOf(reason)
-  }
-}
+  })
 
 async function keep() {
   const now = props.now
   if (!now) return
-  await attempt(() =>
+  const kept = await change(() =>
     answerOf(api.POST('/api/kept-comparisons', { body: { name: name.value, ...now } })),
   )
-  if (!refused.value) name.value = ''
+  if (kept) name.value = ''
 }
 
 const forget = (id: number) =>
-  attempt(() => answerOf(api.DELETE('/api/kept-comparisons/{id}', { params: { path: { id } } })))
+  change(() => answerOf(api.DELETE('/api/kept-comparisons/{id}', { params: { path: { id } } })))
 </script>
 
 <template>

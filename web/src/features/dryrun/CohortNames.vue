@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { answerOf, api, reasonOf } from '@/api/client'
+import { answerOf, api } from '@/api/client'
 import { outdated, questions } from '@/api/queries'
 import type { CohortPlan, CohortView } from '@/api/types'
+import { useAttempt } from '@/api/useAttempt'
 
 /** Cohorts kept under a name: to begin from, and to keep this one. */
 const props = defineProps<{ cohort: CohortPlan; chosen: number | null }>()
@@ -12,39 +13,28 @@ const emit = defineEmits<{ choose: [cohort: CohortView | null] }>()
 const { data: all, error } = useQuery(questions.cohorts())
 const name = ref('')
 const naming = ref(false)
-const refused = ref<string | null>(null)
-const failure = computed(() => refused.value ?? (error.value ? reasonOf(error.value) : null))
+const { failure, attempt } = useAttempt(error)
 
 const current = computed(() => all.value?.find((one) => one.id === props.chosen) ?? null)
 const changed = computed(
   () => current.value && JSON.stringify(current.value.cohort) !== JSON.stringify(props.cohort),
 )
 
-async function keep(as: string) {
-  refused.value = null
-  try {
+const keep = (as: string) =>
+  attempt(async () => {
     const body = { name: as, cohort: props.cohort }
     const kept = await answerOf(api.POST('/api/cohorts', { body }))
     await outdated('cohorts')
     naming.value = false
     emit('choose', kept)
-  } catch (reason) {
-    refused.value = reasonOf(reason)
-  }
-}
+  })
 
-async function forget() {
-  if (!current.value) return
-  refused.value = null
-  try {
-    const params = { path: { id: current.value.id } }
-    await answerOf(api.DELETE('/api/cohorts/{id}', { params }))
+const forget = (id: number) =>
+  attempt(async () => {
+    await answerOf(api.DELETE('/api/cohorts/{id}', { params: { path: { id } } }))
     emit('choose', null)
     await outdated('cohorts')
-  } catch (reason) {
-    refused.value = reasonOf(reason)
-  }
-}
+  })
 
 function choose(id: string) {
   emit('choose', all.value?.find((one) => one.id === Number(id)) ?? null)
@@ -91,7 +81,7 @@ function choose(id: string) {
       <button type="button" class="button button-small" @click="naming = true">
         Keep under a name
       </button>
-      <button v-if="current" type="button" class="button button-small" @click="forget">
+      <button v-if="current" type="button" class="button button-small" @click="forget(current.id)">
         Forget it
       </button>
     </div>

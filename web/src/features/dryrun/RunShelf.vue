@@ -2,9 +2,10 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
 import { useInfiniteQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { answerOf, api, reasonOf } from '@/api/client'
+import { answerOf, api } from '@/api/client'
 import { outdated, questions } from '@/api/queries'
 import type { DryRunSummary } from '@/api/types'
+import { useAttempt } from '@/api/useAttempt'
 import { clock, count, day, percent } from '@/ui/figures'
 import DraftInput from '@/ui/DraftInput.vue'
 import MoreButton from '@/ui/MoreButton.vue'
@@ -17,38 +18,29 @@ const opened = ref(false)
 const list = useInfiniteQuery(() => ({ ...questions.runs(props.journey), enabled: opened.value }))
 const pages = computed(() => list.data.value?.pages ?? [])
 const runs = computed(() => pages.value.flatMap((page) => page.runs))
-const refused = ref<string | null>(null)
-const failure = computed(
-  () => refused.value ?? (list.error.value ? reasonOf(list.error.value) : null),
-)
+const { failure, attempt } = useAttempt(list.error)
 
 function load() {
   opened.value = true
   void outdated('runs', 'list')
 }
 
-async function attempt(work: () => Promise<unknown>) {
-  refused.value = null
-  try {
+const change = (work: () => Promise<unknown>) =>
+  attempt(async () => {
     await work()
     await outdated('runs', 'list')
-    return true
-  } catch (reason) {
-    refused.value = reasonOf(reason)
-    return false
-  }
-}
+  })
 
-async function label(run: DryRunSummary, change: { name?: string | null; pinned?: boolean }) {
-  const body = { name: run.name, pinned: run.pinned, ...change }
+async function label(run: DryRunSummary, to: { name?: string | null; pinned?: boolean }) {
+  const body = { name: run.name, pinned: run.pinned, ...to }
   const params = { path: { id: run.id } }
-  const done = await attempt(() => answerOf(api.PUT('/api/dry-runs/{id}/label', { params, body })))
+  const done = await change(() => answerOf(api.PUT('/api/dry-runs/{id}/label', { params, body })))
   if (done) emit('changed')
 }
 
 async function remove(run: DryRunSummary) {
   const params = { path: { id: run.id } }
-  const done = await attempt(() => answerOf(api.DELETE('/api/dry-runs/{id}', { params })))
+  const done = await change(() => answerOf(api.DELETE('/api/dry-runs/{id}', { params })))
   if (done) emit('deleted', run.id)
 }
 </script>

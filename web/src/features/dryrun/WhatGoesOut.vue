@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import VChart from 'vue-echarts'
-import { answerOf, api, reasonOf } from '@/api/client'
+import { answerOf, api } from '@/api/client'
 import { queryClient, questions } from '@/api/queries'
 import type { LimitLine, Outgoing, LimitsView } from '@/api/types'
+import { useAttempt } from '@/api/useAttempt'
 import { useCharts } from '@/ui/chart'
 import { count } from '@/ui/figures'
 import DraftInput from '@/ui/DraftInput.vue'
@@ -20,21 +21,16 @@ const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
 const options = computed(() => dayOptions(props.out))
 const fullest = computed(() => Math.max(1, ...props.out.byWeekdayHour.flat()))
 const { data: limits, error } = useQuery(questions.limits())
-const refused = ref<string | null>(null)
-const failure = computed(() => refused.value ?? (error.value ? reasonOf(error.value) : null))
+const { failure, attempt } = useAttempt(error)
 
-async function set(change: Partial<LimitsView>) {
-  if (!limits.value) return
-  refused.value = null
-  try {
+const set = (change: Partial<LimitsView>) =>
+  attempt(async () => {
+    if (!limits.value) return
     const body = { ...limits.value, ...change }
     const saved = await answerOf(api.PUT('/api/sending-limits', { body }))
     queryClient.setQueryData(questions.limits().queryKey, saved)
     emit('limited')
-  } catch (reason) {
-    refused.value = reasonOf(reason)
-  }
-}
+  })
 
 function typed(event: Event): number | null {
   const value = (event.target as HTMLInputElement).valueAsNumber

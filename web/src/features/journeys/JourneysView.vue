@@ -3,9 +3,10 @@ import { useInfiniteQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { answerOf, api, reasonOf } from '@/api/client'
+import { answerOf, api } from '@/api/client'
 import { outdated, questions } from '@/api/queries'
 import type { JourneyDocument } from '@/api/types'
+import { useAttempt } from '@/api/useAttempt'
 import MoreButton from '@/ui/MoreButton.vue'
 import Trouble from '@/ui/Trouble.vue'
 import ArchivedJourneys from './ArchivedJourneys.vue'
@@ -17,7 +18,6 @@ import NewJourney from './NewJourney.vue'
 const LOOK_AGAIN_MILLIS = 2_000
 
 const router = useRouter()
-const refused = ref<string | null>(null)
 const adding = ref<'new' | 'import' | null>(null)
 const wanted = ref('')
 const find = refDebounced(wanted, 150)
@@ -32,18 +32,7 @@ const list = useInfiniteQuery(() => ({
 const pages = computed(() => list.data.value?.pages ?? [])
 const shown = computed(() => pages.value.flatMap((page) => page.journeys))
 const newest = computed(() => pages.value.at(-1))
-const failure = computed(
-  () => refused.value ?? (list.error.value ? reasonOf(list.error.value) : null),
-)
-
-async function attempt(work: () => Promise<unknown>) {
-  refused.value = null
-  try {
-    await work()
-  } catch (reason) {
-    refused.value = reasonOf(reason)
-  }
-}
+const { failure, attempt } = useAttempt(list.error)
 
 const add = (name: string, purpose: JourneyDocument['purpose']) =>
   attempt(async () => {

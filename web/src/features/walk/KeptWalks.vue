@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
-import { answerOf, api, reasonOf } from '@/api/client'
+import { ref } from 'vue'
+import { answerOf, api } from '@/api/client'
 import { outdated, questions } from '@/api/queries'
 import type { Walker } from '@/api/types'
+import { useAttempt } from '@/api/useAttempt'
 import Trouble from '@/ui/Trouble.vue'
 
 /** Walks that are kept as tests of the journey: each is walked again as the journey is now. */
@@ -12,21 +13,16 @@ const emit = defineEmits<{ open: [walker: Walker] }>()
 
 const { data: kept, error } = useQuery(() => questions.keptWalks(props.id, props.version))
 const name = ref('')
-const refused = ref<string | null>(null)
-const failure = computed(() => refused.value ?? (error.value ? reasonOf(error.value) : null))
+const { failure, attempt } = useAttempt(error)
 
-async function attempt(work: () => Promise<unknown>) {
-  refused.value = null
-  try {
+const change = (work: () => Promise<unknown>) =>
+  attempt(async () => {
     await work()
     await outdated('kept-walks', props.id)
-  } catch (problem) {
-    refused.value = reasonOf(problem)
-  }
-}
+  })
 
 async function keep() {
-  await attempt(() =>
+  const kept = await change(() =>
     answerOf(
       api.POST('/api/journeys/{id}/kept-walks', {
         params: { path: { id: props.id } },
@@ -34,11 +30,11 @@ async function keep() {
       }),
     ),
   )
-  if (!refused.value) name.value = ''
+  if (kept) name.value = ''
 }
 
 function forget(walk: number) {
-  return attempt(() =>
+  return change(() =>
     answerOf(
       api.DELETE('/api/journeys/{id}/kept-walks/{walk}', {
         params: { path: { id: props.id, walk } },

@@ -118,6 +118,13 @@ function onKey(event: KeyboardEvent) {
   if (pressed(event, keys)) event.preventDefault()
 }
 
+/** What all lines and steps are shown by. */
+const shared = computed(() => ({
+  editing: editing.value,
+  reasons: why.reasons.value,
+  markOf,
+}))
+
 const menu = computed(() =>
   sheetMenu({
     edit: !!sheet.typedOf(current.value),
@@ -167,21 +174,17 @@ const CHOICES: Record<string, () => unknown> = {
     >
       <SheetLines
         :lines="head"
+        v-bind="shared"
         :current="current"
-        :editing="editing"
-        :reasons="why.reasons.value"
-        :mark-of="markOf"
         @edit="writing.edit"
         @understood="writing.understood"
         @cancel="writing.leave"
       />
       <SheetSteps
         :sheet="sheet"
-        :editing="editing"
-        :reasons="why.reasons.value"
+        v-bind="shared"
         :dragging="dragging"
         :removing="removing"
-        :mark-of="markOf"
         @select="going.select"
         @lost-focus="focusRow"
         @edit="writing.edit"
@@ -190,10 +193,8 @@ const CHOICES: Record<string, () => unknown> = {
       />
       <SheetLines
         :lines="foot"
+        v-bind="shared"
         :current="current"
-        :editing="editing"
-        :reasons="why.reasons.value"
-        :mark-of="markOf"
         @edit="writing.edit"
         @understood="writing.understood"
         @cancel="writing.leave"

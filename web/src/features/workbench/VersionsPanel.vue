@@ -2,8 +2,9 @@
 import { storeToRefs } from 'pinia'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { answerOf, api, reasonOf } from '@/api/client'
+import { answerOf, api } from '@/api/client'
 import { outdated, questions } from '@/api/queries'
+import { useAttempt } from '@/api/useAttempt'
 import DraftInput from '@/ui/DraftInput.vue'
 import { clock, day } from '@/ui/figures'
 import Trouble from '@/ui/Trouble.vue'
@@ -15,7 +16,6 @@ const store = useJourneyStore()
 const { view, author } = storeToRefs(store)
 const opened = ref<number | null>(null)
 const all = ref(false)
-const refused = ref<string | null>(null)
 
 const newest = computed(() => [view.value!.id, view.value!.version] as const)
 const list = useQuery(() => questions.versions(...newest.value))
@@ -25,29 +25,23 @@ const whole = useQuery(() => ({
 }))
 const versions = computed(() => list.data.value ?? [])
 const open = computed(() => (opened.value === null ? null : (whole.data.value ?? null)))
-const failure = computed(() => {
-  const reason = list.error.value ?? whole.error.value
-  return refused.value ?? (reason ? reasonOf(reason) : null)
-})
+const { failure, attempt } = useAttempt(list.error, whole.error)
 const lines = computed(() =>
   (open.value?.difference ?? []).filter((line) => all.value || line.kind !== 'SAME'),
 )
 const chosen = computed(() => versions.value.find((one) => one.version === open.value?.version))
 
-async function rename(version: number, name: string) {
-  refused.value = null
-  try {
+const rename = (version: number, name: string) =>
+  attempt(async () => {
+    const [id] = newest.value
     await answerOf(
       api.PUT('/api/journeys/{id}/versions/{version}/name', {
-        params: { path: { id: newest.value[0], version } },
+        params: { path: { id, version } },
         body: { name },
       }),
     )
-    await outdated('versions', newest.value[0])
-  } catch (problem) {
-    refused.value = reasonOf(problem)
-  }
-}
+    await outdated('versions', id)
+  })
 
 function restore() {
   const then = open.value

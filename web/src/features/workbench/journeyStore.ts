@@ -3,7 +3,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { answerOf, api, reasonOf } from '@/api/client'
 import { outdated } from '@/api/queries'
-import type { BehaviourDocument, JourneyDocument, JourneyView, StepDocument } from '@/api/types'
+import type { JourneyDocument, JourneyView, StepDocument } from '@/api/types'
 import { allSteps } from './edits'
 import { useHistory } from './useHistory'
 import { useSaving } from './useSaving'
@@ -128,17 +128,6 @@ export const useJourneyStore = defineStore('journey', () => {
     void outdated('journeys')
   }
 
-  async function saveBehaviour(behaviour: BehaviourDocument): Promise<void> {
-    if (!view.value) return
-    const { id, behaviourVersion } = view.value
-    view.value = await answerOf(
-      api.PUT('/api/journeys/{id}/behaviour', {
-        params: { path: { id } },
-        body: { version: behaviourVersion, behaviour },
-      }),
-    )
-  }
-
   /** Reads sentences and findings anew, since what the journey refers to has changed. */
   async function lookAnew(): Promise<void> {
     if (!view.value) return
@@ -184,7 +173,6 @@ export const useJourneyStore = defineStore('journey', () => {
     saveAgain,
     settle,
     changeState,
-    saveBehaviour,
     lookAnew,
   }
 })

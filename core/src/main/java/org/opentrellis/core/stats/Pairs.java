@@ -1,7 +1,7 @@
 package org.opentrellis.core.stats;
 
 /**
- * The same people under two treatments, by where an event happened. Mergeable.
+ * The same people under two treatments, by where an event happened.
  *
  * @param both in both
  * @param onlyFirst in the first alone
@@ -9,8 +9,6 @@ package org.opentrellis.core.stats;
  * @param neither in none
  */
 public record Pairs(long both, long onlyFirst, long onlySecond, long neither) {
-  public static final Pairs NONE = new Pairs(0, 0, 0, 0);
-
   public Pairs {
     if (both < 0 || onlyFirst < 0 || onlySecond < 0 || neither < 0) {
       throw new IllegalArgumentException("counts of pairs must not be negative");
@@ -27,13 +25,5 @@ public record Pairs(long both, long onlyFirst, long onlySecond, long neither) {
 
   public Proportion second() {
     return new Proportion(both + onlySecond, total());
-  }
-
-  public Pairs plus(Pairs other) {
-    return new Pairs(
-        both + other.both,
-        onlyFirst + other.onlyFirst,
-        onlySecond + other.onlySecond,
-        neither + other.neither);
   }
 }

@@ -192,7 +192,7 @@ class MeasuresTest {
     assertThat(difference.high()).isCloseTo(0.33387265, within(1e-8));
     assertThat(difference.realDifference()).isTrue();
     assertThat(ShareDifference.unpaired(Share.of(0, 0), Share.of(1, 2))).isNull();
-    assertThat(ShareDifference.paired(Pairs.NONE)).isNull();
+    assertThat(ShareDifference.paired(new Pairs(0, 0, 0, 0))).isNull();
   }
 
   @Test
