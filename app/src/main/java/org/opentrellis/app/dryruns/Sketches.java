@@ -11,6 +11,7 @@ import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.Refusal;
 import org.opentrellis.app.journeys.CardList;
 import org.opentrellis.app.journeys.CardMade;
+import org.opentrellis.app.journeys.CardOutdated;
 import org.opentrellis.app.storage.Quietly;
 import org.opentrellis.app.storage.StorageWatch;
 import org.opentrellis.core.measure.RunMeasures;
@@ -52,6 +53,11 @@ class Sketches {
     order(made.journey());
   }
 
+  @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
+  void cardOutdated(CardOutdated outdated) {
+    order(outdated.journey());
+  }
+
   /** What is missing is drawn after each start. */
   @EventListener(ApplicationReadyEvent.class)
   void started() {
@@ -74,10 +80,12 @@ class Sketches {
       return;
     }
     try {
-      int made = cards.made(journey);
-      RunMeasures measures = estimates.of(journey).get();
-      cards.keepSketch(journey, made, Sketch.of(measures));
       cards.refresh(journey);
+      if (!cards.hasSketch(journey)) {
+        int made = cards.made(journey);
+        RunMeasures measures = estimates.of(journey).get();
+        cards.keepSketch(journey, made, Sketch.of(measures));
+      }
     } catch (Refusal busy) {
       rest();
       order(journey);

@@ -56,7 +56,7 @@ public class CardList {
       @ArraySchema(schema = @Schema(ref = Schemas.STEP)) List<JsonNode> body,
       @JsonRawValue @Schema(implementation = Sketch.class) @Nullable String sketch) {
 
-    static Card of(ListedRow row) {
+    static Card of(ListedRow row, Found found) {
       return new Card(
           row.id(),
           row.name(),
@@ -66,9 +66,9 @@ public class CardList {
           JourneyState.valueOf(row.state()),
           row.opening(),
           row.goal(),
-          row.findings(),
-          row.worst() == null ? null : Severity.valueOf(row.worst()),
-          row.firstPlace(),
+          found.count(),
+          found.worst(),
+          found.firstPlace(),
           List.copyOf(Json.tree(row.body()).values()),
           row.sketch());
     }
@@ -81,16 +81,10 @@ public class CardList {
    * @param find words that a journey's name, purpose, state and start must all have among them
    */
   public List<Card> page(boolean archived, String find, int from, int most) {
-    List<String> words = words(find);
-    List<ListedRow> rows = mapper.page(archived, words, from, most);
     Cards.Now now = cards.now();
-    List<ListedRow> old =
-        rows.stream().filter(row -> !now.isOf(row.checkedAt(), row.checkedOn())).toList();
-    if (!old.isEmpty()) {
-      old.forEach(row -> cards.refresh(row.id()));
-      rows = mapper.page(archived, words, from, most);
-    }
-    return rows.stream().map(Card::of).toList();
+    return mapper.page(archived, words(find), from, most).stream()
+        .map(row -> Card.of(row, cards.found(row, now)))
+        .toList();
   }
 
   /** How many there are in all. */
@@ -110,12 +104,13 @@ public class CardList {
     return mapper.withoutSketch();
   }
 
-  /** Looks anew at what the checks find in a journey, if that is not of now. */
+  /** Keeps what the checks find in a journey by now, if that has changed. */
   public void refresh(long journey) {
-    CardMapper.Checked checked = mapper.checked(journey);
-    if (!cards.now().isOf(checked.at(), checked.day())) {
-      cards.refresh(journey);
-    }
+    cards.refresh(journey);
+  }
+
+  public boolean hasSketch(long journey) {
+    return mapper.hasSketch(journey);
   }
 
   /** What tells whether a card is still the one that a picture was made for. */

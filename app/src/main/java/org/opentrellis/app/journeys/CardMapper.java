@@ -33,9 +33,13 @@ interface CardMapper {
       update journey_card set findings = #{findings}, worst = #{worst},
         first_place = #{firstPlace}, checked_at = #{checkedAt}, checked_on = #{checkedOn}
       where journey_id = #{journeyId}
+        and exists (select 1 from journey where id = #{journeyId} and version = #{version}
+          and behaviour_version = #{behaviourVersion})
       """)
   void keepFindings(
       @Param("journeyId") long journeyId,
+      @Param("version") int version,
+      @Param("behaviourVersion") int behaviourVersion,
       @Param("findings") int findings,
       @Param("worst") @Nullable String worst,
       @Param("firstPlace") @Nullable String firstPlace,
@@ -45,6 +49,9 @@ interface CardMapper {
   /** Whether somebody was put away, or brought back: the others look anew. */
   @Update("update journey_card set revision = #{revision} where journey_id = #{journey}")
   void touch(@Param("journey") long journey, @Param("revision") long revision);
+
+  @Select("select sketch is not null from journey_card where journey_id = #{journey}")
+  boolean hasSketch(long journey);
 
   /** Keeps a picture, unless the card has been made anew since. */
   @Update(

@@ -13,7 +13,6 @@ import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.revisions.CatalogueChanged;
 import org.opentrellis.app.revisions.Revisions;
-import org.opentrellis.core.check.Finding;
 import org.opentrellis.core.check.Neighbour;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.Json;
@@ -22,7 +21,6 @@ import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.journey.NamesIn;
 import org.opentrellis.core.journey.SegmentName;
-import org.opentrellis.core.journey.StepId;
 import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.sentence.Phrase;
 import org.opentrellis.core.sentence.RunSheet;
@@ -88,7 +86,7 @@ class Cards {
   Look make(long id) {
     Look look = look(id);
     make(look.kept(), look.sheet());
-    keepFindings(id, look.findings());
+    keep(id, look, now());
     return look;
   }
 
@@ -140,21 +138,40 @@ class Cards {
     return text.substring(0, Math.min(LONGEST_SEARCH, text.length()));
   }
 
-  /** Looks anew at what the checks find in a journey, since others have changed, or the day. */
+  /** Keeps what the checks find in a journey by now, if others have changed since, or the day. */
   void refresh(long id) {
-    keepFindings(id, look(id).findings());
+    Now now = now();
+    CardMapper.Checked checked = mapper.checked(id);
+    if (!now.isOf(checked.at(), checked.day())) {
+      keep(id, look(id), now);
+    }
   }
 
-  private void keepFindings(long id, List<Finding> findings) {
-    Optional<Finding> first = findings.stream().findFirst();
-    Now now = now();
+  /** Unless the journey has been saved again since it was looked at. */
+  private void keep(long id, Look look, Now now) {
+    Found found = Found.of(look.findings());
+    String worst = found.worst() == null ? null : found.worst().name();
     mapper.keepFindings(
         id,
-        findings.size(),
-        first.map(one -> one.severity().name()).orElse(null),
-        first.flatMap(Finding::step).map(StepId::value).orElse(null),
+        look.kept().version(),
+        look.kept().behaviourVersion(),
+        found.count(),
+        worst,
+        found.firstPlace(),
         now.neighbours,
         now.day);
+  }
+
+  /**
+   * What the checks find by now in a journey of a list. It is only read here, also on a full disk;
+   * whoever keeps it is told.
+   */
+  Found found(ListedRow row, Now now) {
+    if (now.isOf(row.checkedAt(), row.checkedOn())) {
+      return Found.of(row);
+    }
+    events.publishEvent(new CardOutdated(row.id()));
+    return Found.of(look(row.id()).findings());
   }
 
   /** What findings depend on besides their journey: the others, and the day. */

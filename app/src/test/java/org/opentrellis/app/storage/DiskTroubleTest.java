@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.sql.SQLException;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.concurrent.TimeUnit;
 import org.h2.api.ErrorCode;
 import org.h2.mvstore.DataUtils;
 import org.h2.mvstore.MVStoreException;
@@ -116,6 +117,32 @@ class DiskTroubleTest {
       }
     }
     assertThat(all).as("every save that was acknowledged").hasSize(version);
+  }
+
+  /** Also what has to be worked out anew, since another journey has changed, is told. */
+  @Test
+  void listsAreReadOnAFullDisk() throws IOException {
+    start();
+    begin();
+    assertThat(app.post("/api/journeys/1/copies", "").status()).isEqualTo(201);
+    awaitPictures();
+    assertThat(app.put("/api/journeys/1/archived", "").status()).isEqualTo(200);
+    disk.fillUpTo(0);
+    Answers.Answer list = app.get("/api/journeys");
+    assertThat(list.status()).isEqualTo(200);
+    long copy = list.body().at("/journeys/0/card/id").asLong();
+    assertThat(list.body().at("/journeys/0/card/findings").asInt())
+        .isEqualTo(app.get("/api/journeys/" + copy).body().get("findings").size());
+    disk.makeRoom();
+    assertThat(app.get("/api/journeys").status()).isEqualTo(200);
+  }
+
+  /** Until nothing is written behind what was answered. */
+  private void awaitPictures() {
+    long giveUp = System.nanoTime() + TimeUnit.SECONDS.toNanos(60);
+    while (app.get("/api/journeys").body().toString().contains("\"sketch\":null")) {
+      assertThat(System.nanoTime()).as("a minute is enough").isLessThan(giveUp);
+    }
   }
 
   @Test
