@@ -7,6 +7,7 @@ import ArrivalFields from './ArrivalFields.vue'
 import AssumedField from './AssumedField.vue'
 import CohortNames from './CohortNames.vue'
 import GroupEditor from './GroupEditor.vue'
+import TogetherWith from './TogetherWith.vue'
 import { cohortOf, shareOut, withoutGroup, type RunDraft } from './runDraft'
 
 /** Who enters, and how they react in general. */
@@ -44,15 +45,6 @@ function begin(kept: CohortView | null) {
   const { people, arrivals, holdOut, groups } = kept.cohort
   setDraft({ people, arrivals, holdOut, cohortId: kept.id })
   if (JSON.stringify(groups) !== JSON.stringify(props.behaviour.groups)) set({ groups })
-}
-
-function toggle(journey: number) {
-  const { together } = props.draft
-  setDraft({
-    together: together.includes(journey)
-      ? together.filter((id) => id !== journey)
-      : [...together, journey],
-  })
 }
 
 const REACTIONS = [
@@ -184,24 +176,13 @@ function whole(event: Event): number {
       <p class="note col-span-2">
         The same seed gives the same people, so two versions can be compared person by person.
       </p>
-      <details v-if="others.length" class="col-span-2" :open="draft.together.length > 0">
-        <summary>
-          Together with
-          {{ draft.together.length ? `${draft.together.length} other` : 'no other journey' }}
-        </summary>
-        <label v-for="one in others" :key="one.id" class="flex items-center gap-2 py-0.5 pl-3">
-          <input
-            type="checkbox"
-            :checked="draft.together.includes(one.id)"
-            :disabled="!draft.together.includes(one.id) && draft.together.length >= 5"
-            @change="toggle(one.id)"
-          />
-          {{ one.name }}
-        </label>
-        <p class="note pl-3">
-          Who enters two gets both, and the frequency guard counts across them.
-        </p>
-      </details>
+      <TogetherWith
+        v-if="others.length"
+        class="col-span-2"
+        :others="others"
+        :chosen="draft.together"
+        @change="setDraft({ together: $event })"
+      />
     </div>
     <GroupEditor
       v-for="(group, i) in behaviour.groups"
