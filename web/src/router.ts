@@ -1,5 +1,6 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import JourneysView from '@/features/journeys/JourneysView.vue'
+import NowhereView from '@/ui/NowhereView.vue'
 
 const numbered = (route: { params: Record<string, unknown> }) => ({ id: Number(route.params.id) })
 
@@ -31,6 +32,6 @@ export const router = createRouter({
       name: 'side-by-side',
       component: () => import('@/features/compare/SideBySideView.vue'),
     },
-    { path: '/:elsewhere(.*)*', redirect: '/journeys' },
+    { path: '/:elsewhere(.*)*', name: 'nowhere', component: NowhereView },
   ],
 })

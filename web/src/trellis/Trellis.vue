@@ -44,7 +44,7 @@ const picture = computed(() =>
     figures: (step) => {
       const email = emails.value.get(step)
       return email
-        ? `${points(email.opened.value)} open ${points(email.clicked.value)} click`
+        ? `${points(email.opened.value)}% open ${points(email.clicked.value)}% click`
         : null
     },
     goal: props.measures?.goal ? `goal ${percent(props.measures.goal.value, 1)}` : null,

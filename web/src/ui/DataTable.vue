@@ -10,7 +10,8 @@ const ROW_PIXELS = 32
 
 /**
  * A table of figures: heads that stay, columns that can be sorted by, a chosen row. A cell is the
- * slot "cell-" with its column's id; "foot" holds rows below all, "empty" what is said without any.
+ * slot "cell-" with its column's id, its head may be one too; "foot" holds rows below all others,
+ * "below" what is said after the table.
  */
 const props = defineProps<{
   label: string
@@ -19,12 +20,16 @@ const props = defineProps<{
   keyOf: (row: T) => string | number
   chosen?: string | number | null
   tableClass?: string
+  /** How high a row is and how its figures look; a table of very many rows keeps the usual. */
+  rowClass?: string
+  /** All heads are only read aloud. */
+  headless?: boolean
 }>()
 
 defineSlots<
   { [cell: `cell-${string}`]: (given: { row: T; index: number }) => unknown } & {
     [head: `head-${string}`]: () => unknown
-  } & { foot?: () => unknown; empty?: () => unknown }
+  } & { foot?: () => unknown; below?: () => unknown }
 >()
 
 const scroller = useTemplateRef<HTMLElement>('scroller')
@@ -72,6 +77,11 @@ function sort(id: string) {
   else sorting.value = now.desc ? [{ id, desc: false }] : []
 }
 
+function cellClass(column: TableColumn<T>, row: T) {
+  const own = typeof column.cellClass === 'function' ? column.cellClass(row) : column.cellClass
+  return [column.names ? 'text-left font-sans text-plain font-normal' : '', own ?? 'px-2']
+}
+
 /** How a column is sorted, in the words of the attribute; nothing if it cannot be. */
 function order(column: TableColumn<T>) {
   const now = sorting.value[0]
@@ -90,7 +100,10 @@ function order(column: TableColumn<T>) {
     :aria-label="label"
   >
     <table class="w-full" :class="tableClass" :aria-rowcount="many ? sorted.length + 1 : undefined">
-      <thead class="sticky top-0 z-10 bg-panel text-right text-note text-ink2">
+      <thead
+        class="text-right text-note text-ink2"
+        :class="headless ? 'sr-only' : 'sticky top-0 z-10 bg-panel'"
+      >
         <tr class="h-8 border-b border-line whitespace-nowrap">
           <th
             v-for="column in columns"
@@ -121,8 +134,11 @@ function order(column: TableColumn<T>) {
         <tr
           v-for="{ row, index } in drawn.lines"
           :key="keyOf(row)"
-          class="figure h-8 border-b border-line2 text-right text-note"
-          :class="chosen !== undefined && keyOf(row) === chosen ? 'bg-marigold-soft' : ''"
+          class="figure border-b border-line2 text-right text-note"
+          :class="[
+            rowClass ?? 'h-8',
+            chosen !== undefined && keyOf(row) === chosen ? 'bg-marigold-soft' : '',
+          ]"
           :aria-rowindex="many ? index + 2 : undefined"
         >
           <component
@@ -130,10 +146,7 @@ function order(column: TableColumn<T>) {
             v-for="column in columns"
             :key="column.id"
             :scope="column.names ? 'row' : undefined"
-            :class="[
-              column.names ? 'text-left font-sans text-plain font-normal' : '',
-              column.cellClass ?? 'px-2',
-            ]"
+            :class="cellClass(column, row)"
           >
             <slot :name="`cell-${column.id}`" :row="row" :index="index" />
           </component>
@@ -142,6 +155,6 @@ function order(column: TableColumn<T>) {
         <slot name="foot" />
       </tbody>
     </table>
-    <slot name="empty" />
+    <slot name="below" />
   </div>
 </template>

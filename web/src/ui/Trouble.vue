@@ -3,5 +3,5 @@ defineProps<{ text: string }>()
 </script>
 
 <template>
-  <p class="warning" role="alert"><b class="mr-2 text-clay">Not done</b>{{ text }}</p>
+  <p class="warning" role="alert"><b class="mr-2 text-clay">That did not work.</b>{{ text }}</p>
 </template>

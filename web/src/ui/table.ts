@@ -19,7 +19,7 @@ export interface TableColumn<T> {
   /** Its head is only read aloud: what stands below it is a picture. */
   quiet?: boolean
   headClass?: string
-  cellClass?: string
+  cellClass?: string | ((row: T) => string)
 }
 
 export const FEATURES = tableFeatures({

@@ -7,6 +7,7 @@ import { questions } from '@/api/queries'
 import type { KeptComparison, StandOut } from '@/api/types'
 import DifferenceList from '@/features/workbench/DifferenceList.vue'
 import ChoiceBar from '@/ui/ChoiceBar.vue'
+import { useTabTitle } from '@/ui/useTabTitle'
 import Trouble from '@/ui/Trouble.vue'
 import CompareCurves from './CompareCurves.vue'
 import CompareTable from './CompareTable.vue'
@@ -129,6 +130,8 @@ function file(kind: string): string {
   for (const [key, value] of Object.entries(rest)) words.set(key, String(value))
   return `/api/comparisons.${kind}?${words}`
 }
+
+useTabTitle(() => 'Side by side')
 </script>
 
 <template>

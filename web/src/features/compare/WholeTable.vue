@@ -1,17 +1,56 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { ComparisonView, Judged } from '@/api/types'
+import DataTable from '@/ui/DataTable.vue'
 import { estimated, estimatedRange, interval, percent } from '@/ui/figures'
+import type { TableColumn } from '@/ui/table'
 
 /** Whole runs by figures, and each against the one that is compared with in words. */
 const props = defineProps<{ view: ComparisonView }>()
 
-const FIGURES = [
-  { name: 'orders per thousand people', key: 'ordersPerThousandPeople' },
-  { name: 'orders per thousand emails', key: 'ordersPerThousandEmails' },
-  { name: 'revenue per thousand people', key: 'revenuePerThousandPeople' },
-  { name: 'revenue per thousand emails', key: 'revenuePerThousandEmails' },
-] as const
+type Measures = ComparisonView['columns'][number]['measures']
+type Whole = NonNullable<ComparisonView['comparison']['wholes'][number]>
+
+/** A figure of whole runs: its value, its interval and the verdict on it, in words. */
+interface WholeFigure {
+  name: string
+  value: (measures: Measures) => string
+  range?: (measures: Measures) => string
+  judged?: (whole: Whole) => Judged | null | undefined
+}
+
+const FIGURES: WholeFigure[] = [
+  {
+    name: 'unsubscribed',
+    value: (measures) => percent(measures.unsubscribed.value, 2),
+    range: (measures) => interval(measures.unsubscribed, 2),
+    judged: (whole) => whole.unsubscribed,
+  },
+  { name: 'emails each', value: (measures) => measures.emailsEach?.toFixed(2) ?? 'none yet' },
+  money('orders per thousand people', 'ordersPerThousandPeople'),
+  money('orders per thousand emails', 'ordersPerThousandEmails'),
+  money('revenue per thousand people', 'revenuePerThousandPeople'),
+  money('revenue per thousand emails', 'revenuePerThousandEmails'),
+]
+
+function money(name: string, key: keyof Measures['money'] & keyof Whole): WholeFigure {
+  return {
+    name,
+    value: (measures) => estimated(measures.money[key]),
+    range: (measures) => estimatedRange(measures.money[key]),
+    judged: (whole) => whole[key],
+  }
+}
+
+const columns = computed<TableColumn<WholeFigure>[]>(() => [
+  { id: 'figure', head: 'whole run', names: true, headClass: 'px-3', cellClass: 'px-3 py-1' },
+  ...props.view.columns.map((column) => ({
+    id: column.ref,
+    head: column.name,
+    headClass: 'px-3',
+    cellClass: 'px-3',
+  })),
+])
 
 const KINDS = { DIFFERENCE: 'a difference', COULD_BE_CHANCE: 'could be chance', TOO_FEW: 'too few' }
 
@@ -33,60 +72,46 @@ const words = computed(() =>
   ),
 )
 
-function verdict(judged: Judged | null | undefined): string {
+function judged(figure: WholeFigure, run: number): Judged | null {
+  const whole = props.view.comparison.wholes[run]
+  return (whole && figure.judged?.(whole)) ?? null
+}
+
+function verdict(judged: Judged | null): string {
   return judged ? KINDS[judged.kind] : ''
 }
 </script>
 
 <template>
-  <div class="min-h-0 flex-1 overflow-auto" tabindex="0" role="group" aria-label="Whole runs">
-    <table class="w-full text-right">
-      <thead class="text-note text-ink2">
-        <tr class="h-8 border-b border-line">
-          <th class="px-3 text-left font-medium">whole run</th>
-          <th v-for="column in view.columns" :key="column.ref" class="px-3 font-medium">
-            {{ column.name }}
-          </th>
-        </tr>
-      </thead>
-      <tbody class="figure text-note">
-        <tr class="border-b border-line2">
-          <th class="px-3 py-1 text-left font-sans font-normal">unsubscribed</th>
-          <td v-for="(column, i) in view.columns" :key="column.ref" class="px-3">
-            <b>{{ percent(column.measures.unsubscribed.value, 2) }}</b>
-            <span class="block text-tiny text-ink2">{{
-              interval(column.measures.unsubscribed, 2)
-            }}</span>
-            <span class="block font-sans text-tiny text-ink2">{{
-              verdict(view.comparison.wholes[i]?.unsubscribed)
-            }}</span>
-          </td>
-        </tr>
-        <tr class="border-b border-line2">
-          <th class="px-3 py-1 text-left font-sans font-normal">emails each</th>
-          <td v-for="column in view.columns" :key="column.ref" class="px-3">
-            <b>{{ column.measures.emailsEach?.toFixed(2) ?? 'none yet' }}</b>
-          </td>
-        </tr>
-        <tr v-for="figure in FIGURES" :key="figure.key" class="border-b border-line2">
-          <th class="px-3 py-1 text-left font-sans font-normal">{{ figure.name }}</th>
-          <td v-for="(column, i) in view.columns" :key="column.ref" class="px-3">
-            <b>{{ estimated(column.measures.money[figure.key]) }}</b>
-            <span class="block text-tiny text-ink2">{{
-              estimatedRange(column.measures.money[figure.key])
-            }}</span>
-            <span
-              class="block font-sans text-tiny text-ink2"
-              :title="view.comparison.wholes[i]?.[figure.key]?.sentence"
-              >{{ verdict(view.comparison.wholes[i]?.[figure.key]) }}</span
-            >
-          </td>
-        </tr>
-      </tbody>
-    </table>
-    <section v-for="one in words" :key="one.run" class="border-b border-line2 px-3 py-2">
-      <h2 class="text-lead">{{ one.run }}</h2>
-      <p v-for="line in one.lines" :key="line" class="mt-0.5">{{ line }}</p>
-    </section>
-  </div>
+  <DataTable
+    label="Whole runs"
+    :columns="columns"
+    :rows="FIGURES"
+    :key-of="(figure) => figure.name"
+    row-class=""
+  >
+    <template #cell-figure="{ row: figure }">{{ figure.name }}</template>
+    <template
+      v-for="(column, i) in view.columns"
+      :key="column.ref"
+      #[`cell-${column.ref}`]="{ row }"
+    >
+      <b>{{ row.value(column.measures) }}</b>
+      <span v-if="row.range" class="block text-tiny text-ink2">{{
+        row.range(column.measures)
+      }}</span>
+      <span
+        v-if="row.judged"
+        class="block font-sans text-tiny text-ink2"
+        :title="judged(row, i)?.sentence"
+        >{{ verdict(judged(row, i)) }}</span
+      >
+    </template>
+    <template #below>
+      <section v-for="one in words" :key="one.run" class="border-b border-line2 px-3 py-2">
+        <h2 class="text-lead">{{ one.run }}</h2>
+        <p v-for="line in one.lines" :key="line" class="mt-0.5">{{ line }}</p>
+      </section>
+    </template>
+  </DataTable>
 </template>

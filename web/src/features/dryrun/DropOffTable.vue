@@ -89,7 +89,7 @@ const words = computed(() => {
       <template #cell-lost="{ row }">
         <span :title="interval(row.lost)">{{ percent(row.lost.value, 1) }}</span>
       </template>
-      <template #empty>
+      <template #below>
         <p v-if="dropOff.places.length === 0" class="p-4 text-ink2">
           Nobody’s way has ended yet: nobody entered.
         </p>

@@ -8,6 +8,7 @@ import { outdated, queryClient, questions } from '@/api/queries'
 import type { BehaviourDocument, JourneyView } from '@/api/types'
 import Trellis from '@/trellis/Trellis.vue'
 import { count } from '@/ui/figures'
+import { useTabTitle } from '@/ui/useTabTitle'
 import Trouble from '@/ui/Trouble.vue'
 import CohortPanel from './CohortPanel.vue'
 import RunFigures from './RunFigures.vue'
@@ -154,6 +155,8 @@ function changeBehaviour(behaviour: BehaviourDocument) {
     }
   })
 }
+
+useTabTitle(() => journey.value && `${journey.value.journey.name}: dry run`)
 </script>
 
 <template>

@@ -7,7 +7,9 @@ import type {
   RunMeasures,
   RunSheet,
 } from '@/api/types'
+import DataTable from '@/ui/DataTable.vue'
 import { change, percent } from '@/ui/figures'
+import type { TableColumn } from '@/ui/table'
 import AssumedField from './AssumedField.vue'
 import HistoryImport from './HistoryImport.vue'
 import { useWhatMatters } from './useWhatMatters'
@@ -44,7 +46,44 @@ const PARTS = [
   },
 ] as const
 
-const emails = computed(() =>
+interface AssumedEmail {
+  id: string
+  label: string | null
+  name: string
+  reaction: ReactionDocument
+  /** It has assumptions of its own. */
+  own: boolean
+  /** Opened, as run and so changed. */
+  before: number | null
+  after: number | null
+}
+
+const COLUMNS: TableColumn<AssumedEmail>[] = [
+  {
+    id: 'email',
+    head: 'email',
+    names: true,
+    headClass: 'px-3',
+    cellClass: 'max-w-47.5 truncate px-3 font-semibold',
+  },
+  ...PARTS.map((part) => ({
+    id: part.field,
+    head: part.head,
+    headClass: 'px-2 py-1 text-left whitespace-normal',
+    cellClass: 'px-2 text-left font-sans text-plain',
+  })),
+  {
+    id: 'effect',
+    head: 'goal, pull +25%',
+    title: 'points that the goal of this run moves by at a pull a quarter stronger',
+    headClass: 'min-w-21 px-2 whitespace-normal',
+  },
+  { id: 'before', head: 'opened, as run', headClass: 'px-2 whitespace-normal' },
+  { id: 'after', head: 'so changed', headClass: 'px-2 whitespace-normal' },
+  { id: 'reset', head: 'reset', quiet: true, cellClass: 'pr-3' },
+]
+
+const emails = computed<AssumedEmail[]>(() =>
   props.sheet.rows
     .filter((row) => row.kind === 'SEND' || row.kind === 'TEXT')
     .map((row) => ({
@@ -92,12 +131,7 @@ function forget(id: string) {
 </script>
 
 <template>
-  <div
-    class="min-h-0 flex-1 overflow-auto"
-    tabindex="0"
-    role="group"
-    aria-label="Assumptions for each email"
-  >
+  <div class="flex min-h-0 flex-1 flex-col">
     <p v-if="noPreview" class="border-b border-line2 bg-clay-soft px-3 py-1.5" role="alert">
       What these assumptions would change is not known: {{ noPreview }}
     </p>
@@ -117,70 +151,58 @@ function forget(id: string) {
       <span>What a stronger pull would do is not known: {{ failure }}</span>
       <button type="button" class="button button-small" @click="again">Look again</button>
     </p>
-    <table class="w-full">
-      <thead class="text-left text-note text-ink2">
-        <tr class="h-9 border-b border-line">
-          <th class="px-3 font-medium">email</th>
-          <th v-for="part in PARTS" :key="part.field" class="px-2 font-medium">{{ part.head }}</th>
-          <th
-            class="min-w-21 px-2 text-right font-medium"
-            title="points that the goal of this run moves by at a pull a quarter stronger"
-          >
-            goal, pull +25%
-          </th>
-          <th class="px-2 text-right font-medium">opened, as run</th>
-          <th class="px-2 text-right font-medium">so changed</th>
-          <th><span class="sr-only">reset</span></th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="email in emails" :key="email.id" class="h-9.5 border-b border-line2">
-          <th
-            scope="row"
-            class="max-w-47.5 truncate px-3 text-left font-semibold"
-            :title="email.name"
-          >
-            <span v-if="email.label" class="chip mr-1.5">{{ email.label }}</span>{{ email.name }}
-          </th>
-          <td v-for="part in PARTS" :key="part.field" class="px-2">
-            <AssumedField
-              :assumed="email.reaction[part.field]"
-              :label="`${part.name} ${email.name}`"
-              :share="part.share"
-              :step="part.step"
-              @change="set(email.id, { ...email.reaction, [part.field]: $event })"
-            />
-          </td>
-          <td
-            class="figure px-2 text-right text-note"
-            :title="effects.get(email.id)?.sentence"
-            :class="{ 'text-ink3': !effects.get(email.id)?.higher?.realDifference }"
-          >
-            {{ effect(email.id) }}
-          </td>
-          <td class="figure px-2 text-right text-note">{{ percent(email.before, 1) }}</td>
-          <td class="figure px-2 text-right text-note">
-            <b :class="{ 'font-normal': email.after === email.before }">{{
-              percent(email.after, 1)
-            }}</b>
-          </td>
-          <td class="pr-3 text-right">
-            <button
-              v-if="email.own"
-              type="button"
-              class="button button-small"
-              @click="forget(email.id)"
-            >
-              Back to typical
-            </button>
-          </td>
-        </tr>
-      </tbody>
-    </table>
-    <p class="note px-3 py-2">
-      A pull of 2 doubles the odds of an open, whoever it is sent to. Typical values are common
-      practice, without a source; change any of them and run again.
-    </p>
-    <HistoryImport :journey="journey" @use="emit('change', $event)" />
+    <DataTable
+      label="Assumptions for each email"
+      :columns="COLUMNS"
+      :rows="emails"
+      :key-of="(email) => email.id"
+      row-class="h-9.5"
+    >
+      <template #cell-email="{ row: email }">
+        <span v-if="email.label" class="chip mr-1.5">{{ email.label }}</span><span
+          :title="email.name"
+          >{{ email.name }}</span
+        >
+      </template>
+      <template v-for="part in PARTS" :key="part.field" #[`cell-${part.field}`]="{ row: email }">
+        <AssumedField
+          :assumed="email.reaction[part.field]"
+          :label="`${part.name} ${email.name}`"
+          :share="part.share"
+          :step="part.step"
+          @change="set(email.id, { ...email.reaction, [part.field]: $event })"
+        />
+      </template>
+      <template #cell-effect="{ row: email }">
+        <span
+          :title="effects.get(email.id)?.sentence"
+          :class="{ 'text-ink3': !effects.get(email.id)?.higher?.realDifference }"
+          >{{ effect(email.id) }}</span
+        >
+      </template>
+      <template #cell-before="{ row: email }">{{ percent(email.before, 1) }}</template>
+      <template #cell-after="{ row: email }">
+        <b :class="{ 'font-normal': email.after === email.before }">{{
+          percent(email.after, 1)
+        }}</b>
+      </template>
+      <template #cell-reset="{ row: email }">
+        <button
+          v-if="email.own"
+          type="button"
+          class="button button-small font-sans"
+          @click="forget(email.id)"
+        >
+          Back to typical
+        </button>
+      </template>
+      <template #below>
+        <p class="note px-3 py-2">
+          A pull of 2 doubles the odds of an open, whoever it is sent to. Typical values are common
+          practice, without a source; change any of them and run again.
+        </p>
+        <HistoryImport :journey="journey" @use="emit('change', $event)" />
+      </template>
+    </DataTable>
   </div>
 </template>

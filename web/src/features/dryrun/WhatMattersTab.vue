@@ -6,13 +6,29 @@ import { reasonOf } from '@/api/client'
 import { questions } from '@/api/queries'
 import type { MattersRow } from '@/api/types'
 import { useCharts } from '@/ui/chart'
-import { change, count } from '@/ui/figures'
+import DataTable from '@/ui/DataTable.vue'
+import { count } from '@/ui/figures'
+import type { TableColumn } from '@/ui/table'
 import { sweepOptions } from './matters'
+import MovedBy from './MovedBy.vue'
 import { useWhatMatters } from './useWhatMatters'
 
 /** What moves the goal most when it is varied a little; one number over its range. */
 const props = defineProps<{ run: number; number: number }>()
 const emit = defineEmits<{ select: [step: string] }>()
+
+const COLUMNS: TableColumn<MattersRow>[] = [
+  {
+    id: 'name',
+    head: 'what is varied',
+    names: true,
+    headClass: 'px-3',
+    cellClass: 'max-w-65 px-3',
+  },
+  { id: 'bars', head: 'how the goal moves', quiet: true, cellClass: 'w-[34%] px-2' },
+  { id: 'less', head: 'a little less', cellClass: 'w-20 px-2' },
+  { id: 'more', head: 'a little more', headClass: 'px-3', cellClass: 'w-20 px-3' },
+]
 
 useCharts()
 
@@ -72,66 +88,45 @@ function bar(points: number | undefined) {
   <div v-else class="grid min-h-0 flex-1 grid-cols-[1fr_360px]">
     <div class="flex min-h-0 flex-col">
       <p class="note border-b border-line2 px-3 py-1">
-        By how many points the goal moves, at a little less (slate) and a little more (vine); the
-        same {{ count(matters.people) }} people each time
+        By how many points the goal moves; the same {{ count(matters.people) }} people each time
       </p>
-      <div class="min-h-0 flex-1 overflow-auto" tabindex="0" role="group" aria-label="What matters">
-        <table class="w-full">
-          <tbody>
-            <tr
-              v-for="row in matters.rows"
-              :key="row.id"
-              class="h-7.5 border-b border-line2"
-              :class="row.id === chosen ? 'bg-marigold-soft' : ''"
-            >
-              <th scope="row" class="max-w-65 px-3 text-left font-normal">
-                <button
-                  type="button"
-                  class="block w-full truncate text-left"
-                  :title="row.sentence"
-                  :aria-pressed="row.id === chosen"
-                  @click="choose(row)"
-                >
-                  {{ row.name }}
-                </button>
-              </th>
-              <td class="w-[34%] px-2">
-                <span class="relative block h-4" aria-hidden="true">
-                  <span class="absolute inset-y-0 left-1/2 w-px bg-line" />
-                  <span
-                    class="absolute top-0 h-1.75 rounded-xs bg-slate"
-                    :style="bar(row.lower?.points)"
-                  />
-                  <span
-                    class="absolute top-2 h-1.75 rounded-xs bg-vine"
-                    :style="bar(row.higher?.points)"
-                  />
-                </span>
-              </td>
-              <td class="figure w-14 px-1 text-right text-note">
-                <span
-                  :class="{ 'text-ink3': !row.lower?.realDifference }"
-                  :title="
-                    row.lower ? `${change(row.lower.low, 1)} to ${change(row.lower.high, 1)}` : ''
-                  "
-                  >{{ row.lower ? change(row.lower.points, 1) : '' }}</span
-                >
-              </td>
-              <td class="figure w-14 px-2 text-right text-note">
-                <span
-                  :class="{ 'text-ink3': !row.higher?.realDifference }"
-                  :title="
-                    row.higher
-                      ? `${change(row.higher.low, 1)} to ${change(row.higher.high, 1)}`
-                      : ''
-                  "
-                  >{{ row.higher ? change(row.higher.points, 1) : '' }}</span
-                >
-              </td>
-            </tr>
-          </tbody>
-        </table>
-      </div>
+      <DataTable
+        label="What matters"
+        :columns="COLUMNS"
+        :rows="matters.rows"
+        :key-of="(row) => row.id"
+        :chosen="chosen"
+        row-class="h-7.5"
+      >
+        <template #head-less><span class="text-slate">a little less</span></template>
+        <template #head-more><span class="text-vine">a little more</span></template>
+        <template #cell-name="{ row }">
+          <button
+            type="button"
+            class="block w-full truncate text-left"
+            :title="row.sentence"
+            :aria-pressed="row.id === chosen"
+            @click="choose(row)"
+          >
+            {{ row.name }}
+          </button>
+        </template>
+        <template #cell-bars="{ row }">
+          <span class="relative block h-4" aria-hidden="true">
+            <span class="absolute inset-y-0 left-1/2 w-px bg-line" />
+            <span
+              class="absolute top-0 h-1.75 rounded-xs bg-slate"
+              :style="bar(row.lower?.points)"
+            />
+            <span
+              class="absolute top-2 h-1.75 rounded-xs bg-vine"
+              :style="bar(row.higher?.points)"
+            />
+          </span>
+        </template>
+        <template #cell-less="{ row }"><MovedBy :moved="row.lower" /></template>
+        <template #cell-more="{ row }"><MovedBy :moved="row.higher" /></template>
+      </DataTable>
     </div>
     <div class="flex min-h-0 flex-col border-l border-line2">
       <p class="px-3 pt-2 font-semibold">{{ sweep?.name ?? '…' }}</p>

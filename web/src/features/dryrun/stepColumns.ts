@@ -109,7 +109,7 @@ export const COLUMNS: StepColumn[] = [
   },
   {
     key: 'median',
-    head: 'half by',
+    head: 'half within',
     title: 'half of those who get here are here so long after entry, told to within 1/128 of it',
     hours: (s) => s.arrival?.medianHours,
     shown: true,

@@ -8,6 +8,7 @@ import { outdated, questions } from '@/api/queries'
 import type { JourneyDocument } from '@/api/types'
 import { useAttempt } from '@/api/useAttempt'
 import MoreButton from '@/ui/MoreButton.vue'
+import { useTabTitle } from '@/ui/useTabTitle'
 import Trouble from '@/ui/Trouble.vue'
 import ArchivedJourneys from './ArchivedJourneys.vue'
 import ImportPanel from './ImportPanel.vue'
@@ -69,6 +70,8 @@ const archive = (id: number, away: boolean) =>
     )
     await outdated('journeys')
   })
+
+useTabTitle(() => 'Journeys')
 </script>
 
 <template>

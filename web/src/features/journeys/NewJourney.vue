@@ -15,7 +15,7 @@ const emit = defineEmits<{
 }>()
 
 const name = ref('')
-const purpose = ref<JourneyDocument['purpose']>('WELCOME')
+const purpose = ref<JourneyDocument['purpose']>('OTHER')
 const first = useTemplateRef<HTMLInputElement>('first')
 const { data: starters, error } = useQuery(questions.starters())
 
@@ -38,12 +38,12 @@ onMounted(() => first.value?.focus())
       </label>
       <label>
         <span class="label">Purpose</span>
-        <select v-model="purpose" class="field w-36!">
+        <select v-model="purpose" class="field w-52!">
+          <option value="OTHER">follows from what starts it</option>
           <option value="WELCOME">welcome</option>
           <option value="NURTURE">nurture</option>
           <option value="CART">cart</option>
           <option value="DATE_BASED">date-based</option>
-          <option value="OTHER">other</option>
         </select>
       </label>
       <button type="submit" class="button button-main">Start planning</button>

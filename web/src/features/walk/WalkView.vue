@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue'
 import { useJourneyStore } from '@/features/workbench/journeyStore'
 import { useEstimate } from '@/features/workbench/useEstimate'
 import Trellis from '@/trellis/Trellis.vue'
+import { useTabTitle } from '@/ui/useTabTitle'
 import Trouble from '@/ui/Trouble.vue'
 import type { WalkChoice, Walker } from '@/api/types'
 import KeptWalks from './KeptWalks.vue'
@@ -67,6 +68,8 @@ function open(kept: Walker) {
   walker.value = kept
   shown.value = Number.MAX_SAFE_INTEGER
 }
+
+useTabTitle(() => journey.value && `${journey.value.name}: walk`)
 </script>
 
 <template>
@@ -81,7 +84,7 @@ function open(kept: Walker) {
       </header>
       <Trouble v-if="failure" class="mx-3 mb-2" :text="failure" />
       <div
-        class="grid min-h-0 flex-1 grid-cols-[minmax(470px,38%)_1fr] grid-rows-[minmax(0,1.25fr)_minmax(0,1fr)] gap-3 px-3 pb-3"
+        class="grid min-h-0 flex-1 grid-cols-[minmax(440px,36%)_1fr] grid-rows-[minmax(0,1.25fr)_minmax(0,1fr)] gap-3 px-3 pb-3"
       >
         <section class="panel row-span-2 flex min-h-0 flex-col" aria-labelledby="walk">
           <div class="panel-head">

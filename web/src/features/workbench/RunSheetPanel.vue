@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { storeToRefs } from 'pinia'
-import { computed, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import { placeAbove } from './edits'
 import { useJourneyStore } from './journeyStore'
 import { pressed, type SheetActions } from './pressed'
@@ -50,6 +50,17 @@ watch(selected, (row) => {
   if (row) sheet.reveal(row)
   writing.chosenAnew()
 })
+
+/* Whoever begins an empty journey can type at once. */
+watch(
+  () => view.value?.id,
+  () => {
+    const begun = journey.value
+    const empty = begun && begun.triggers.length === 0 && begun.body.length === 0
+    if (empty) void nextTick(() => dock.value?.focus())
+  },
+  { immediate: true },
+)
 
 function isFork(row: string | null): boolean {
   return ['BRANCH', 'SPLIT'].includes(sheet.kindOf(row) ?? '')

@@ -104,8 +104,8 @@ const rails = computed(() =>
             >{{ folded === 1 ? '1 step' : `${folded} steps` }} folded</span
           >
           <span v-if="measures?.email" class="figure ml-2 text-tiny whitespace-nowrap text-ink2">
-            {{ points(measures.email.opened.value) }} open
-            {{ points(measures.email.clicked.value) }} click
+            {{ points(measures.email.opened.value) }}% open
+            {{ points(measures.email.clicked.value) }}% click
           </span>
           <span v-if="reason" class="reason">{{ reason }}</span>
         </span>

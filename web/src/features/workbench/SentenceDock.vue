@@ -22,7 +22,8 @@ const props = defineProps<{
   copied: number
 }>()
 const emit = defineEmits<{
-  added: [row: string]
+  /** A row, and what the next line comes below. */
+  added: [row: string, next: string]
   series: [action: SeriesAction, details: Details]
   leave: []
 }>()
@@ -73,12 +74,12 @@ function add(kind: StepKind) {
   writing.value = step === null ? kind : null
   if (!step) return
   store.edit(`add ${step.kind}`, (before) => insertAfter(before, known.value, step))
-  emit('added', step.id)
+  emit('added', step.id, step.id)
 }
 
 function understood(result: UnderstoodView) {
   store.edit('add sentence', () => result.journey)
-  emit('added', result.selected)
+  emit('added', result.selected, result.below)
 }
 
 defineExpose({ focus: (begin?: string) => line.value?.focus(begin) })
@@ -108,7 +109,7 @@ defineExpose({ focus: (begin?: string) => line.value?.focus(begin) })
       ref="line"
       :row="below ?? 'end'"
       label="Add a sentence"
-      placeholder="send …, wait 2 days 9:00, branch opened, tag …"
+      placeholder="send …, wait 2 days, if they opened it …, tag …"
       @understood="understood"
       @cancel="emit('leave')"
     >

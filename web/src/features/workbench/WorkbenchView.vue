@@ -9,6 +9,7 @@ import Trellis from '@/trellis/Trellis.vue'
 import TrellisTools from '@/trellis/TrellisTools.vue'
 import type { Share } from '@/api/types'
 import { count, margin } from '@/ui/figures'
+import { useTabTitle } from '@/ui/useTabTitle'
 import Trouble from '@/ui/Trouble.vue'
 import { useJourneyStore } from './journeyStore'
 import { useSelection } from './selectionStore'
@@ -81,6 +82,8 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   else return
   event.preventDefault()
 })
+
+useTabTitle(() => journey.value?.name)
 </script>
 
 <template>

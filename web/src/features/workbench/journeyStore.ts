@@ -13,6 +13,11 @@ function differs(one: JourneyDocument, other: JourneyDocument): boolean {
   return JSON.stringify({ ...one, state: null }) !== JSON.stringify({ ...other, state: null })
 }
 
+/** What the edits of a journey are kept under in this tab. */
+function historyOf(id: number): string {
+  return `open-trellis.history.${id}`
+}
+
 /**
  * The journey that is being edited. Run sheet, trellis and step panel are three views of it. Every
  * edit is a named command: it shows at once, can be undone, and is saved by itself.
@@ -36,6 +41,7 @@ export const useJourneyStore = defineStore('journey', () => {
         body: { version, journey: document, by: author.value || null },
       }),
     )
+    history.keep(historyOf(id))
     void outdated('journeys')
   }
 
@@ -54,6 +60,7 @@ export const useJourneyStore = defineStore('journey', () => {
       if (journey.value === null || view.value?.version !== loaded.version) {
         journey.value = loaded.journey
         history.forget()
+        history.recall(historyOf(id), (state) => !differs(state, loaded.journey))
       }
       view.value = loaded
       if (differs(journey.value, loaded.journey)) show(journey.value)

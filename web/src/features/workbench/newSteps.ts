@@ -6,11 +6,21 @@ import { allSteps, emailsBefore, findArm, findStep, freshId, START } from './edi
 export const STEP_KINDS = [
   { kind: 'sendEmail', name: 'Send', id: 'send', does: 'an email' },
   { kind: 'wait', name: 'Wait', id: 'wait', does: 'for a time or until something' },
-  { kind: 'branch', name: 'Branch', id: 'branch', does: 'ask something and part the people' },
+  {
+    kind: 'branch',
+    name: 'Branch',
+    id: 'branch',
+    does: 'ask something: those for whom it is so go one way',
+  },
   { kind: 'change', name: 'Change', id: 'change', does: 'tags, lists and fields' },
   { kind: 'finish', name: 'Finish', id: 'finish', does: 'the journey ends here' },
   { kind: 'sendText', name: 'Text', id: 'text', does: 'a text message' },
-  { kind: 'splitTest', name: 'Split test', id: 'split', does: 'part the people by lot' },
+  {
+    kind: 'splitTest',
+    name: 'Split test',
+    id: 'split',
+    does: 'send shares of them different ways, by chance',
+  },
   { kind: 'include', name: 'Strand', id: 'strand', does: 'a run of steps that journeys share' },
   { kind: 'handOver', name: 'Hand over', id: 'hand-over', does: 'into another journey' },
   { kind: 'notify', name: 'Notify', id: 'notify', does: 'a teammate or a web address' },

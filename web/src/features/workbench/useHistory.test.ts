@@ -1,4 +1,4 @@
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { useHistory } from './useHistory'
 
 describe('the history of edits', () => {
@@ -25,5 +25,43 @@ describe('the history of edits', () => {
     expect(history.undo()).toBe('a')
     history.forget()
     expect([history.canUndo.value, history.canRedo.value]).toEqual([false, false])
+  })
+
+  it('outlasts a reload, if it leads to what is there', () => {
+    const before = useHistory<string>()
+    before.add('first', 'a', 'b')
+    before.add('second', 'b', 'c')
+    before.undo()
+    before.keep('kept')
+    const after = useHistory<string>()
+    after.recall('kept', (state) => state === 'b')
+    expect([after.undoName.value, after.redoName.value]).toEqual(['first', 'second'])
+    expect(after.undo()).toBe('a')
+  })
+
+  it('is not brought back to something else, nor if there is none', () => {
+    const before = useHistory<string>()
+    before.add('first', 'a', 'b')
+    before.keep('kept')
+    const after = useHistory<string>()
+    after.recall('kept', (state) => state === 'saved by somebody else')
+    after.recall('none', () => true)
+    expect(after.canUndo.value).toBe(false)
+  })
+
+  it('that is too large for the browser is not kept', () => {
+    const full = {
+      setItem: () => {
+        throw new DOMException('full', 'QuotaExceededError')
+      },
+      removeItem: vi.fn(),
+    }
+    vi.stubGlobal('sessionStorage', full)
+    const history = useHistory<string>()
+    history.add('large', 'a', 'b')
+    history.keep('kept')
+    vi.unstubAllGlobals()
+    expect(full.removeItem).toHaveBeenCalledWith('kept')
+    expect(history.undo()).toBe('a')
   })
 })

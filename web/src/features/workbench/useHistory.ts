@@ -6,6 +6,14 @@ interface Edit<T> {
   after: T
 }
 
+interface Kept<T> {
+  done: Edit<T>[]
+  undone: Edit<T>[]
+}
+
+/** So many edits outlast a reload of the page. */
+const KEPT = 50
+
 /** Edits that were done and undone, each by name. Knows nothing of what they change. */
 export function useHistory<T>() {
   const done = shallowRef<Edit<T>[]>([])
@@ -34,6 +42,28 @@ export function useHistory<T>() {
     return next.after
   }
 
+  /** Keeps the last edits in this tab, so that they can be taken back after a reload. */
+  function keep(key: string): void {
+    const edits: Kept<T> = { done: done.value.slice(-KEPT), undone: undone.value.slice(-KEPT) }
+    try {
+      sessionStorage.setItem(key, JSON.stringify(edits))
+    } catch {
+      // Too much for the browser: the versions still have every save.
+      sessionStorage.removeItem(key)
+    }
+  }
+
+  /** Brings back what was kept, if it leads to what is there now. */
+  function recall(key: string, isNow: (state: T) => boolean): void {
+    const text = sessionStorage.getItem(key)
+    if (!text) return
+    const edits = JSON.parse(text) as Kept<T>
+    const last = edits.done.at(-1)?.after ?? edits.undone.at(-1)?.before
+    if (last === undefined || !isNow(last)) return
+    done.value = edits.done
+    undone.value = edits.undone
+  }
+
   function forget(): void {
     done.value = []
     undone.value = []
@@ -44,6 +74,8 @@ export function useHistory<T>() {
     undo,
     redo,
     forget,
+    keep,
+    recall,
     canUndo: computed(() => done.value.length > 0),
     canRedo: computed(() => undone.value.length > 0),
     undoName: computed(() => done.value.at(-1)?.name ?? ''),

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { answerOf, api } from '@/api/client'
 import { outdated, questions } from '@/api/queries'
-import type { MessageView, SegmentDocument, StrandDocument } from '@/api/types'
+import type { MessageView, SegmentDocument, StrandDocument, UnderstoodView } from '@/api/types'
 import { namesIn, part } from './editors/shapes'
 import { useJourneyStore } from './journeyStore'
 
@@ -36,6 +36,20 @@ export function useLibrary() {
     return added
   }
 
+  /** Writes the messages that a typed sentence brings along: new ones, and those that get a link. */
+  async function writeMessages(some: UnderstoodView['messages']): Promise<void> {
+    for (const { id, ...message } of some) {
+      const there = messages.value.find((one) => one.id === id)
+      await answerOf(
+        api.PUT('/api/messages/{id}', {
+          params: { path: { id } },
+          body: { ...message, voucher: there?.voucher ?? false, version: there?.version ?? null },
+        }),
+      )
+    }
+    if (some.length) await outdated('library')
+  }
+
   async function saveMessage(message: MessageView): Promise<void> {
     const { id, ...body } = message
     await answerOf(api.PUT('/api/messages/{id}', { params: { path: { id } }, body }))
@@ -61,5 +75,14 @@ export function useLibrary() {
     return [...new Set(named)].sort()
   }
 
-  return { messages, strands, segments, otherJourneys, addMessage, saveMessage, knownNames }
+  return {
+    messages,
+    strands,
+    segments,
+    otherJourneys,
+    addMessage,
+    writeMessages,
+    saveMessage,
+    knownNames,
+  }
 }

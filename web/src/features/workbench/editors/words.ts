@@ -73,7 +73,7 @@ const KINDS: Record<string, string> = {
 /** What stands before a field; nothing where the kind says it already. */
 const FIELDS: Record<string, string> = {
   'TriggerLeavesCart.minutes': 'minutes since its last change',
-  'TriggerDateComes.days': 'days after (before: −)',
+  'TriggerDateComes.days': 'days after the date (− is before)',
   'TriggerDateComes.field': 'date in field',
   'TriggerClicksMessage.link': 'one link',
   'TriggerSubmitsForm.form': 'one form',
@@ -106,7 +106,7 @@ const FIELDS: Record<string, string> = {
   'WaitRuleFor.thenUntil': 'then until a time',
   'WaitRuleUntilDay.day': 'day',
   'WaitRuleUntilDay.at': 'at a time',
-  'WaitRuleAroundDate.days': 'days after (before: −)',
+  'WaitRuleAroundDate.days': 'days after the date (− is before)',
   'WaitRuleAroundDate.field': 'date in field',
   'WaitRuleUntilHappens.condition': 'they',
   'WaitRuleUntilHappens.atMost': 'at most',

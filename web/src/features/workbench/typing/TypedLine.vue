@@ -6,7 +6,6 @@ import type { Completion, Phrase, UnderstoodView } from '@/api/types'
 import Sentence from '@/ui/Sentence.vue'
 import { useJourneyStore } from '../journeyStore'
 import { useLibrary } from '../useLibrary'
-import { contentOf } from '../newSteps'
 import { follow, nextSlot, slotsOf, textOf, type Slot } from './slots'
 import { useReading } from './useReading'
 import WaysToGoOn from './WaysToGoOn.vue'
@@ -26,8 +25,13 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ understood: [result: UnderstoodView]; cancel: [] }>()
 
+interface Way extends Completion {
+  /** The whole text once it is taken, if it does not only go on at the caret. */
+  whole?: string
+}
+
 const store = useJourneyStore()
-const { addMessage } = useLibrary()
+const { writeMessages, messages: library } = useLibrary()
 const { journey, view } = storeToRefs(store)
 const list = useId()
 const hint = useId()
@@ -57,25 +61,43 @@ const completions = computed<Completion[]>(() => {
   const found = last.value?.view.completions ?? []
   return found.filter((one) => text.value.slice(one.from, caret.value) !== one.text).slice(0, 8)
 })
+/** What a key takes: an answer to a question, a correction, or a way to go on. */
+const ways = computed<Way[]>(() => {
+  if (!refused.value || unfinished.value) return completions.value
+  const what = refused.value.asks ? 'answer' : 'correction'
+  return refused.value.offers.map((one) => ({ text: one.says, from: 0, what, whole: one.text }))
+})
 /** A sentence that only stops too early, or in the middle of a word, is not wrong yet. */
 const unfinished = computed(() => {
   const problem = refused.value
   const end = text.value.trimEnd().length
-  if (!problem || problem.missing) return false
+  if (!problem || problem.asks) return false
   const begun = completions.value.some((one) => one.from === problem.from)
   return problem.from >= end || (problem.to >= end && begun)
 })
-const missing = computed(() => refused.value?.missing ?? null)
+const asked = computed(() => (refused.value?.asks ? refused.value : null))
 const wrong = computed(() =>
-  refused.value && !unfinished.value && !missing.value ? refused.value : null,
+  refused.value && !unfinished.value && !asked.value ? refused.value : null,
 )
 const open = computed(
   () =>
     focused.value &&
     !closed.value &&
-    completions.value.length > 0 &&
+    ways.value.length > 0 &&
     (!props.replaced || text.value !== begun),
 )
+
+/** What begins to be there with the sentence, in words. */
+const brought = computed(() => {
+  const found = understood.value
+  if (!found) return ''
+  const messages = found.messages.map((one) =>
+    library.value.some((there) => there.id === one.id)
+      ? `gives “${one.name}” the link “${one.links.at(-1)}”`
+      : `writes the new ${one.content.kind} “${one.name}”`,
+  )
+  return [...messages, ...found.news].join(', ')
+})
 
 onMounted(() => {
   if (!props.replaced) return
@@ -87,7 +109,7 @@ watch(
   () => props.row,
   () => (text.value ? ask() : forget()),
 )
-watch(completions, () => (active.value = -1))
+watch(ways, () => (active.value = -1))
 
 function ask() {
   void readSoon(text.value, caret.value)
@@ -95,7 +117,7 @@ function ask() {
 
 function onInput(event: Event) {
   const before = text.value
-  text.value = (event.target as HTMLTextAreaElement).value.replace(/\s*\n\s*/g, ' ')
+  text.value = (event.target as HTMLTextAreaElement).value
   slots.value = follow(slots.value, before, text.value)
   closed.value = false
   failure.value = null
@@ -116,7 +138,7 @@ function onBlur() {
   focused.value = false
   if (!props.replaced || busy.value) return
   if (text.value === begun) emit('cancel')
-  else void finish(false)
+  else void finish()
 }
 
 async function choose(slot: Slot) {
@@ -126,8 +148,16 @@ async function choose(slot: Slot) {
   onCaret()
 }
 
-async function take(completion: Completion) {
+async function take(completion: Way) {
   const before = text.value
+  if (completion.whole !== undefined) {
+    text.value = completion.whole
+    slots.value = follow(slots.value, before, text.value)
+    const end = text.value.length
+    await choose({ from: end, to: end })
+    ask()
+    return
+  }
   const rest = before.slice(caret.value)
   const put = completion.text + (rest.startsWith(' ') || /[\s(]$/.test(completion.text) ? '' : ' ')
   text.value = before.slice(0, completion.from) + put + rest
@@ -137,20 +167,15 @@ async function take(completion: Completion) {
   ask()
 }
 
-/** Adds what was understood, or writes the message first that is not there yet. */
-async function finish(writing = true) {
+/** Adds what was understood; what it sends and is not there yet is written first. */
+async function finish() {
   if (busy.value || text.value.trim() === '') return
   busy.value = true
   failure.value = null
   try {
-    let read = await readNow(text.value)
-    const named = read?.refused?.missing
-    if (named && writing) {
-      await addMessage(named.name, contentOf(named.text ? 'text' : 'email', named.name))
-      forget()
-      read = await readNow(text.value)
-    }
+    const read = await readNow(text.value)
     if (!read?.understood) return
+    await writeMessages(read.understood.messages)
     if (!props.replaced) {
       text.value = ''
       caret.value = 0
@@ -159,6 +184,7 @@ async function finish(writing = true) {
     emit('understood', read.understood)
   } catch (problem) {
     failure.value = reasonOf(problem)
+    forget()
   } finally {
     busy.value = false
   }
@@ -181,7 +207,7 @@ function keyDone(event: KeyboardEvent): boolean {
     case 'Tab':
       return props.replaced ? toSlot(event.shiftKey) : !event.shiftKey && takeFirst()
     case 'Enter':
-      if (open.value && active.value >= 0) void take(completions.value[active.value]!)
+      if (open.value && active.value >= 0) void take(ways.value[active.value]!)
       else void finish()
       return true
     case 'Escape':
@@ -196,11 +222,11 @@ function keyDone(event: KeyboardEvent): boolean {
 function moveActive(event: KeyboardEvent): boolean {
   if (event.altKey || event.ctrlKey) return false
   if (!open.value) {
-    if (text.value === '' || completions.value.length === 0) return false
+    if (text.value === '' || ways.value.length === 0) return false
     closed.value = false
     return true
   }
-  const count = completions.value.length
+  const count = ways.value.length
   const by = event.key === 'ArrowDown' ? 1 : -1
   active.value = (active.value + by + count + 1) % (count + 1)
   if (active.value === count) active.value = -1
@@ -208,7 +234,7 @@ function moveActive(event: KeyboardEvent): boolean {
 }
 
 function takeFirst(): boolean {
-  const first = completions.value[Math.max(0, active.value)]
+  const first = ways.value[Math.max(0, active.value)]
   if (!open.value || !first || text.value === '') return false
   void take(first)
   return true
@@ -253,7 +279,7 @@ defineExpose({ focus })
         autocomplete="off"
         autocapitalize="off"
         spellcheck="false"
-        maxlength="4000"
+        maxlength="20000"
         aria-autocomplete="list"
         :aria-label="label"
         :aria-describedby="hint"
@@ -273,7 +299,7 @@ defineExpose({ focus })
     <p
       :id="hint"
       class="mt-0.5 min-h-4.5 px-1 text-note leading-4.5"
-      :class="wrong || failure || trouble ? 'text-clay' : 'text-ink2'"
+      :class="wrong || failure || trouble ? 'text-clay' : asked ? 'text-ink' : 'text-ink2'"
       aria-live="polite"
     >
       <template v-if="failure || trouble">{{ failure ?? trouble }}</template>
@@ -282,19 +308,22 @@ defineExpose({ focus })
         <template v-for="(sentence, i) in understood.sentences" :key="i"
           >{{ i ? '; ' : '' }}<Sentence :phrase="sentence"
         /></template>
+        <template v-if="brought"> · {{ brought }}</template>
       </template>
-      <template v-else-if="missing">
-        <kbd>Enter</kbd> writes the new {{ missing.text ? 'text' : 'email' }}
-        <b class="font-semibold">{{ missing.name }}</b> first; its words come later.
+      <template v-else-if="text && refused">
+        {{ refused.why }}
+        <template v-if="ways.length && !unfinished">
+          <kbd>Tab</kbd> {{ asked ? 'takes' : 'puts' }}
+          <b class="font-semibold">{{ ways[0]!.text }}</b>
+        </template>
       </template>
-      <template v-else-if="text && refused">{{ refused.why }}</template>
       <slot v-else />
     </p>
     <WaysToGoOn
       :id="list"
       :open="open"
       :field="field"
-      :completions="completions"
+      :completions="ways"
       :active="active"
       @take="take"
     />

@@ -19,7 +19,14 @@ vi.mock('@/api/client', async (original) => {
 })
 
 const JOURNEY = testJourney(email('a', 'm'))
-const UNDERSTOOD = { journey: JOURNEY, selected: 'new', sentence: { spans: [] } }
+const UNDERSTOOD = {
+  journey: JOURNEY,
+  selected: 'new',
+  below: 'new',
+  sentences: [],
+  messages: [],
+  news: [],
+}
 
 let field: VueWrapper
 afterEach(() => field.unmount())
@@ -66,7 +73,7 @@ describe('a typed line', () => {
   it('that is not understood says why, and keeps what was typed', async () => {
     await line()
     server.reading = () => ({
-      refused: { why: 'There is no month of that name.', from: 5, to: 9, missing: null },
+      refused: { why: 'There is no month of that name.', from: 5, to: 9, asks: false, offers: [] },
     })
     await type('wait Flub 3')
     expect(field.text()).toContain('There is no month of that name.')

@@ -47,7 +47,14 @@ export function useReading(about: () => About) {
     }
   }
 
-  const readSoon = useDebounceFn(read, PAUSE_MILLIS)
+  const afterPause = useDebounceFn(async (asked: number, text: string, caret: number) => {
+    if (asked === newest) await read(text, caret)
+  }, PAUSE_MILLIS)
+
+  /** Reads after a pause, unless something else is asked or all is forgotten before. */
+  function readSoon(text: string, caret: number) {
+    return afterPause(++newest, text, caret)
+  }
 
   /** The reading of exactly this text in the journey as it is now. */
   async function readNow(text: string): Promise<ReadingView | null> {

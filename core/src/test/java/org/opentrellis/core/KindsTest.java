@@ -145,7 +145,8 @@ class KindsTest {
             journey,
             RandomJourneys.CATALOGUE,
             List.of("Another"),
-            KnownNames.in(List.of(journey, RandomJourneys.CATALOGUE)));
+            KnownNames.in(List.of(journey, RandomJourneys.CATALOGUE)),
+            java.time.LocalDate.EPOCH);
     for (RunSheet.Row row : sheet.rows()) {
       assertThat(row.sentence().text()).isNotBlank();
       if (!row.typed().spans().isEmpty()) {

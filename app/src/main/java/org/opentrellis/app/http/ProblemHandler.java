@@ -12,17 +12,22 @@ import org.opentrellis.core.problem.Refused;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.TypeMismatchException;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.http.CacheControl;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
+import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.ServletWebRequest;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import org.springframework.web.servlet.resource.NoResourceFoundException;
 import tools.jackson.core.JacksonException;
 
 /**
@@ -60,6 +65,31 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
     detail.setProperty("current", lost.current());
     detail.setProperty("yours", lost.yours());
     return detail;
+  }
+
+  /** Whoever follows an address that there is not gets the application's page, which says so. */
+  @Override
+  protected @Nullable ResponseEntity<Object> handleNoResourceFoundException(
+      NoResourceFoundException missing,
+      HttpHeaders headers,
+      HttpStatusCode status,
+      WebRequest request) {
+    if (!asksForPage(request)) {
+      return super.handleNoResourceFoundException(missing, headers, status, request);
+    }
+    return ResponseEntity.status(status)
+        .contentType(MediaType.TEXT_HTML)
+        .cacheControl(CacheControl.noCache())
+        .body(new ClassPathResource("static/index.html"));
+  }
+
+  private static boolean asksForPage(WebRequest request) {
+    String path = ((ServletWebRequest) request).getRequest().getRequestURI();
+    String accept = request.getHeader(HttpHeaders.ACCEPT);
+    return accept != null
+        && accept.contains(MediaType.TEXT_HTML_VALUE)
+        && !path.startsWith("/api/")
+        && !path.startsWith("/assets/");
   }
 
   /** The browser has gone before it had its answer: nobody is there to tell. */

@@ -104,7 +104,7 @@ public class MessageLibrary {
   }
 
   /**
-   * Saves a message over the version it was read at.
+   * Saves a message over the version it was read at, or writes it if it has none and is not there.
    *
    * @throws SaveLost if somebody else has saved since
    * @throws NameTaken if another message is called so
@@ -112,9 +112,16 @@ public class MessageLibrary {
   @AgainIfTaken
   public MessageView save(String id, MessageEdit edit) {
     revisions.hold();
-    find(id);
+    boolean anew = edit.version() == null && mapper.find(id).isEmpty();
+    if (!anew) {
+      find(id);
+    }
     Message message = read(id, edit);
     requireFree(message);
+    if (anew) {
+      insert(message);
+      return view(find(id));
+    }
     int version = edit.version() == null ? 0 : edit.version();
     if (!update(message, version)) {
       throw new SaveLost(

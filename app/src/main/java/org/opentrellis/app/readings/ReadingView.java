@@ -5,8 +5,11 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.Schemas;
 import org.opentrellis.core.format.Documents;
+import org.opentrellis.core.journey.LinkName;
+import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.reading.Completion;
 import org.opentrellis.core.reading.Reading;
+import org.opentrellis.core.reading.Suggestion;
 import org.opentrellis.core.sentence.Phrase;
 import tools.jackson.databind.JsonNode;
 
@@ -23,18 +26,38 @@ record ReadingView(
   /**
    * @param journey the journey after it
    * @param selected the row it is about
+   * @param below the row that what is typed next comes below
    * @param sentences what is new, as the run sheet says it
+   * @param messages those that it sends and that are not there yet; whoever accepts it writes them
+   * @param news names that nothing has used so far, such as “new list Newcomers”
    */
   record UnderstoodView(
-      @Schema(ref = Schemas.JOURNEY) JsonNode journey, String selected, List<Phrase> sentences) {}
+      @Schema(ref = Schemas.JOURNEY) JsonNode journey,
+      String selected,
+      String below,
+      List<Phrase> sentences,
+      List<NewMessage> messages,
+      List<String> news) {}
 
   /**
-   * @param why a sentence that says what is wrong and what could stand there
+   * A message to be written.
+   *
+   * @param content an email's subject, or a text's words
+   */
+  record NewMessage(
+      String id,
+      String name,
+      @Schema(ref = Schemas.MESSAGE_CONTENT) JsonNode content,
+      List<String> links) {}
+
+  /**
+   * @param why a sentence that says what is wrong and what could stand there, or a question
    * @param from where, in characters from the start of the sentence
    * @param to the end of it
-   * @param missing a message that is named and is not there yet
+   * @param asks whether nothing is wrong, and only an answer is missing
+   * @param offers answers and corrections, the nearest first
    */
-  record RefusedView(String why, int from, int to, Reading.@Nullable Missing missing) {}
+  record RefusedView(String why, int from, int to, boolean asks, List<Suggestion> offers) {}
 
   static ReadingView of(Reading reading) {
     return switch (reading.result()) {
@@ -46,11 +69,24 @@ record ReadingView(
 
   private static UnderstoodView view(Reading.Understood understood) {
     return new UnderstoodView(
-        Documents.write(understood.journey()), understood.selected(), understood.sentences());
+        Documents.write(understood.journey()),
+        understood.selected(),
+        understood.below(),
+        understood.sentences(),
+        understood.written().stream().map(ReadingView::view).toList(),
+        understood.news());
+  }
+
+  private static NewMessage view(Message message) {
+    return new NewMessage(
+        message.id().value(),
+        message.name(),
+        Documents.write(message).get("content"),
+        message.links().stream().map(LinkName::value).toList());
   }
 
   private static RefusedView view(Reading.Refused refused) {
     return new RefusedView(
-        refused.why(), refused.from(), refused.to(), refused.missing().orElse(null));
+        refused.why(), refused.from(), refused.to(), refused.asks(), refused.offers());
   }
 }

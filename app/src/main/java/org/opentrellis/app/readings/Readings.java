@@ -1,5 +1,7 @@
 package org.opentrellis.app.readings;
 
+import java.time.Clock;
+import java.time.LocalDate;
 import java.util.List;
 import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.journeys.Journeys;
@@ -15,14 +17,16 @@ import org.springframework.stereotype.Service;
 /** Reads sentences about the journeys of the account. */
 @Service
 class Readings {
-  private static final int LONGEST = 4000;
+  private static final int LONGEST = 20_000;
 
   private final Journeys journeys;
   private final Catalogues catalogues;
+  private final Clock clock;
 
-  Readings(Journeys journeys, Catalogues catalogues) {
+  Readings(Journeys journeys, Catalogues catalogues, Clock clock) {
     this.journeys = journeys;
     this.catalogues = catalogues;
+    this.clock = clock;
   }
 
   /**
@@ -31,7 +35,7 @@ class Readings {
    */
   ReadingView read(long id, TypedSentence typed) {
     if (typed.text().length() > LONGEST) {
-      throw wrong("/text", "A sentence has at most " + LONGEST + " characters.");
+      throw wrong("/text", "A text has at most " + LONGEST + " characters.");
     }
     if (typed.caret() < 0 || typed.caret() > typed.text().length()) {
       throw wrong("/caret", "The caret must be inside the sentence.");
@@ -42,7 +46,7 @@ class Readings {
         journeys.names().stream().filter(one -> one.id() != id).map(Journeys.Named::name).toList();
     KnownNames known =
         KnownNames.of(List.of(journeys.namesInUse(), KnownNames.in(List.of(journey, catalogue))));
-    Reader reader = new Reader(journey, catalogue, others, known);
+    Reader reader = new Reader(journey, catalogue, others, known, LocalDate.now(clock));
     Reading reading =
         typed.replaces()
             ? reader.replace(typed.row(), typed.text(), typed.caret())

@@ -65,7 +65,7 @@ class EditorsTest {
     assertThat(row(page, "two-days")).containsText("or finish if that is past");
     labelled(page, "How to wait").selectOption("aroundDate");
     type(labelled(page, "date in field"), "member until");
-    type(labelled(page, "days after (before: \u2212)"), "-7");
+    type(labelled(page, "days after the date (\u2212 is before)"), "-7");
     page.getByLabel("every year").check();
     assertThat(row(page, "two-days"))
         .containsText("Wait until 7 days before member until, 09:00, every year");

@@ -139,7 +139,7 @@ class SafetyTest {
                 "bad.json",
                 "application/json",
                 "{\"version\": 2".getBytes(StandardCharsets.UTF_8)));
-    assertThat(bad.getByRole(AriaRole.ALERT)).containsText("Not done");
+    assertThat(bad.getByRole(AriaRole.ALERT)).containsText("That did not work");
   }
 
   @Test

@@ -7,8 +7,12 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Page.GetByLabelOptions;
 import com.microsoft.playwright.Page.GetByRoleOptions;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.StreamSupport;
+import tools.jackson.databind.JsonNode;
 
 /** The run sheet of an open page. */
 final class Sheet {
@@ -48,5 +52,25 @@ final class Sheet {
 
   static void saved(Page page) {
     assertThat(page.getByRole(AriaRole.STATUS)).containsText("Saved");
+  }
+
+  /** What a phrase of the API says. */
+  static String words(JsonNode phrase) {
+    return StreamSupport.stream(phrase.get("spans").spliterator(), false)
+        .map(span -> span.get("text").asString())
+        .collect(Collectors.joining());
+  }
+
+  /** Everything a run sheet of the API says, a line each. */
+  static List<String> said(JsonNode sheet) {
+    List<String> lines = new ArrayList<>();
+    lines.add(words(sheet.at("/opening/sentence")));
+    sheet.get("rules").forEach(rule -> lines.add(words(rule.get("sentence"))));
+    sheet
+        .get("rows")
+        .forEach(
+            row -> lines.add("  ".repeat(row.get("depth").asInt()) + words(row.get("sentence"))));
+    lines.add(words(sheet.at("/goal/sentence")));
+    return lines;
   }
 }

@@ -80,7 +80,7 @@ class SideBySideTest {
     assertThat(page.getByText(lift.get("text").asString())).isVisible();
     page.getByLabel("Show what " + (at + 1) + " speaks of").click();
     String cell = lift.get("run").asInt() + "/" + lift.get("step").asString();
-    assertThat(page.locator("[data-cell='" + cell + "']"))
+    assertThat(page.locator("td:has([data-cell='" + cell + "'])"))
         .hasClass(Pattern.compile("bg-marigold-soft"));
   }
 

@@ -12,8 +12,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
-import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -26,27 +24,8 @@ class WritingTest {
   @RegisterExtension static final RunningApplication APP = RunningApplication.withDemo();
   @RegisterExtension static final Browser BROWSER = new Browser();
 
-  private static String words(JsonNode phrase) {
-    return StreamSupport.stream(phrase.get("spans").spliterator(), false)
-        .map(span -> span.get("text").asString())
-        .collect(Collectors.joining());
-  }
-
   private static JsonNode sheetOf(long journey) {
     return APP.get("/api/journeys/" + journey).body().get("sheet");
-  }
-
-  /** Everything a run sheet says, a line each. */
-  private static List<String> said(JsonNode sheet) {
-    List<String> lines = new ArrayList<>();
-    lines.add(words(sheet.at("/opening/sentence")));
-    sheet.get("rules").forEach(rule -> lines.add(words(rule.get("sentence"))));
-    sheet
-        .get("rows")
-        .forEach(
-            row -> lines.add("  ".repeat(row.get("depth").asInt()) + words(row.get("sentence"))));
-    lines.add(words(sheet.at("/goal/sentence")));
-    return lines;
   }
 
   private static void type(Page page, String sentence) {
@@ -85,12 +64,12 @@ class WritingTest {
             .asLong();
     Page page = BROWSER.open(APP.address() + "/journeys/" + id);
     Sheet.line(page).focus();
-    type(page, words(sheet.at("/opening/typed")));
-    sheet.get("rules").forEach(rule -> type(page, words(rule.get("typed"))));
-    type(page, words(sheet.at("/goal/typed")));
+    type(page, Sheet.words(sheet.at("/opening/typed")));
+    sheet.get("rules").forEach(rule -> type(page, Sheet.words(rule.get("typed"))));
+    type(page, Sheet.words(sheet.at("/goal/typed")));
     typeSteps(page, sheet.get("rows"));
     Sheet.saved(page);
-    assertThat(said(sheetOf(id))).isEqualTo(said(sheet));
+    assertThat(Sheet.said(sheetOf(id))).isEqualTo(Sheet.said(sheet));
   }
 
   private static void typeSteps(Page page, JsonNode rows) {
@@ -106,10 +85,13 @@ class WritingTest {
         if (!below.equals(here)) {
           goTo(page, below);
         }
-        type(page, words(row.get("typed")));
+        type(page, Sheet.words(row.get("typed")));
         assertThat(Sheet.rows(page).nth(above.size())).hasAttribute("aria-current", "true");
-        here = Sheet.current(page);
-        ids.put(row.get("id").asString(), here);
+        String typed = Sheet.current(page);
+        ids.put(row.get("id").asString(), typed);
+        // What is typed behind a question goes into its first arm.
+        boolean parts = List.of("BRANCH", "SPLIT").contains(row.get("kind").asString());
+        here = parts ? Sheet.order(page).get(above.size() + 1) : typed;
       }
       above.add(row);
     }
@@ -207,7 +189,7 @@ class WritingTest {
 
     // A message that is not there is written on the way.
     page.keyboard().type("send Frost on the hive");
-    assertThat(page.getByText("writes the new email Frost on the hive first")).isVisible();
+    assertThat(page.getByText("writes the new email \u201cFrost on the hive\u201d")).isVisible();
     page.keyboard().press("Enter");
     assertThat(Sheet.rows(page)).hasCount(steps + 2);
     assertThat(Sheet.row(page, Sheet.current(page))).containsText("Send Frost on the hive");

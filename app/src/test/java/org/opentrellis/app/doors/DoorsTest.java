@@ -141,6 +141,20 @@ class DoorsTest {
   }
 
   @Test
+  void anUnknownAddressShowsTheApplicationsPageToPeopleAndAProblemToPrograms() throws IOException {
+    String page = send("GET", "/nowhere/at/all", "Host: localhost\r\nAccept: text/html");
+    assertThat(page).startsWith("HTTP/1.1 404").contains("<div id=\"app\"");
+    for (String path : new String[] {"/api/nowhere", "/assets/nothing.js"}) {
+      assertThat(send("GET", path, "Host: localhost\r\nAccept: text/html"))
+          .startsWith("HTTP/1.1 404")
+          .doesNotContain("<div");
+    }
+    assertThat(send("GET", "/nowhere", "Host: localhost\r\nAccept: application/json"))
+        .startsWith("HTTP/1.1 404")
+        .contains("application/problem+json");
+  }
+
+  @Test
   void ofTheInsideOnlyTheHealthIsShown() throws IOException {
     for (String path : new String[] {"/actuator", "/actuator/env", "/actuator/beans", "/error"}) {
       assertThat(status(send("GET", path, "Host: localhost"))).isBetween(400, 499);

@@ -63,10 +63,21 @@ class ReadingApiTest {
   }
 
   @Test
-  void aMessageThatIsNotThereIsNamed() {
-    JsonNode read = added("send Meet a keeper");
-    assertThat(read.at("/refused/missing/name").asString()).isEqualTo("Meet a keeper");
-    assertThat(read.at("/refused/missing/text").asBoolean()).isFalse();
+  void aMessageThatIsNotThereIsBroughtAlongAndNotWritten() {
+    int before = APP.get("/api/messages").body().size();
+    JsonNode read = added("send Meet a keeper, then tag met");
+    assertThat(read.at("/understood/messages/0/name").asString()).isEqualTo("Meet a keeper");
+    assertThat(read.at("/understood/messages/0/content/kind").asString()).isEqualTo("email");
+    assertThat(read.at("/understood/news/0").asString()).isEqualTo("new tag \u201cmet\u201d");
+    assertThat(APP.get("/api/messages").body()).hasSize(before);
+  }
+
+  @Test
+  void whatIsDoubtfulIsAskedAboutWithAnswers() {
+    JsonNode read = added("wait until they open it");
+    assertThat(read.at("/refused/asks").asBoolean()).isTrue();
+    String answer = read.at("/refused/offers/0/text").asString();
+    assertThat(added(answer).at("/understood/selected").asString()).isEqualTo("wait-1");
   }
 
   @Test

@@ -21,6 +21,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.opentrellis.app.Answers;
 import org.opentrellis.app.RunningApplication;
 import org.springframework.context.ConfigurableApplicationContext;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
@@ -128,13 +129,24 @@ class DiskTroubleTest {
     awaitPictures();
     assertThat(app.put("/api/journeys/1/archived", "").status()).isEqualTo(200);
     disk.fillUpTo(0);
-    Answers.Answer list = app.get("/api/journeys");
-    assertThat(list.status()).isEqualTo(200);
-    long copy = list.body().at("/journeys/0/card/id").asLong();
-    assertThat(list.body().at("/journeys/0/card/findings").asInt())
-        .isEqualTo(app.get("/api/journeys/" + copy).body().get("findings").size());
+    JsonNode list = read("/api/journeys");
+    long copy = list.at("/journeys/0/card/id").asLong();
+    assertThat(list.at("/journeys/0/card/findings").asInt())
+        .isEqualTo(read("/api/journeys/" + copy).get("findings").size());
     disk.makeRoom();
     assertThat(app.get("/api/journeys").status()).isEqualTo(200);
+  }
+
+  /** What is written behind a list may have the database opened anew; reading waits for that. */
+  private JsonNode read(String path) {
+    long giveUp = System.nanoTime() + TimeUnit.SECONDS.toNanos(20);
+    Answers.Answer answer = app.get(path);
+    while (answer.status() == 503) {
+      assertThat(System.nanoTime()).as("twenty seconds are enough").isLessThan(giveUp);
+      answer = app.get(path);
+    }
+    assertThat(answer.status()).isEqualTo(200);
+    return answer.body();
   }
 
   /** Until nothing is written behind what was answered. */

@@ -48,8 +48,12 @@ public record SendWindow(Set<DayOfWeek> days, LocalTime from, LocalTime to) {
     return Math.max(instant + 1, clock.instant(day * ZoneClock.DAY + endOf(to)));
   }
 
-  /** In words: "Mon to Fri 08:00 to 18:00". */
+  /** In words: "Mon to Fri 08:00 to 18:00", or "Mon to Sat" if it is all day. */
   public String inWords() {
+    boolean allDay = from.equals(LocalTime.MIDNIGHT) && endOf(to) == ZoneClock.DAY;
+    if (allDay && days.size() < 7) {
+      return Weekdays.inWords(days);
+    }
     String hours = from + " to " + (endOf(to) == ZoneClock.DAY ? "24:00" : to.toString());
     return days.size() == 7 ? hours : Weekdays.inWords(days) + " " + hours;
   }

@@ -9,6 +9,7 @@ import org.opentrellis.core.calendar.Amount;
 import org.opentrellis.core.calendar.TimeOfDay;
 import org.opentrellis.core.journey.Channel;
 import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.RecordChange;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepId;
 import org.opentrellis.core.journey.WaitRule;
@@ -116,10 +117,15 @@ final class SentBefore {
       case Step.SplitTest split -> allEnd(split.ways());
       case Step.Send send -> false;
       case Step.Wait wait -> false;
-      case Step.Change change -> false;
+      case Step.Change change -> change.changes().stream().anyMatch(SentBefore::leaves);
       case Step.Include include -> false;
       case Step.Notify notify -> false;
     };
+  }
+
+  /** Whoever is unsubscribed or erased leaves every journey. */
+  private static boolean leaves(RecordChange change) {
+    return change instanceof RecordChange.Unsubscribe || change instanceof RecordChange.Erase;
   }
 
   private static boolean allEnd(List<Way> ways) {

@@ -37,7 +37,7 @@ final class StepsBehindFinish implements Check {
         Findings.error(
             "steps-behind-finish",
             dead.get(0).id(),
-            "Nobody gets here: everybody has finished before. %s."
+            "Nobody gets here: everybody has finished or left before. %s."
                 .formatted(count == 1 ? "1 step is lost" : count + " steps are lost"));
     if (!dead.stream().allMatch(context::own)) {
       return finding;

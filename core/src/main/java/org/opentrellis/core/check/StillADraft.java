@@ -14,7 +14,7 @@ final class StillADraft implements Check {
         ? List.of(
             Findings.warning(
                 "still-a-draft",
-                "The journey is still a draft: nobody enters and nothing is sent until it is open."))
+                "The journey is still a draft. Open it when the plan is ready: drafts take nobody in."))
         : List.of();
   }
 }

@@ -5,21 +5,21 @@ import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Purpose;
 import org.opentrellis.core.journey.ReEntry;
 
-/** Nobody wants to be welcomed twice. */
+/** Who is being welcomed is not welcomed twice at once; to come back after having left is meant. */
 final class WelcomeRepeats implements Check {
   @Override
   public List<Finding> look(CheckContext context) {
     Journey journey = context.journey();
     boolean repeats =
-        journey.purpose() == Purpose.WELCOME && !(journey.reEntry() instanceof ReEntry.Never);
+        journey.purpose() == Purpose.WELCOME && journey.reEntry() instanceof ReEntry.EveryTime;
     return repeats
         ? List.of(
             Findings.fixedBy(
                 Findings.warning(
                     "welcome-repeats",
-                    "Whoever comes again is welcomed again, with the same emails."),
-                "Once per person",
-                journey.edit().reEntry(new ReEntry.Never()).done()))
+                    "Whoever comes again while they are inside gets the same emails twice at once."),
+                "Again only after having left",
+                journey.edit().reEntry(new ReEntry.AfterHavingLeft()).done()))
         : List.of();
   }
 }

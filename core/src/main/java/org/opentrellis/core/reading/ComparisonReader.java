@@ -1,7 +1,6 @@
 package org.opentrellis.core.reading;
 
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.List;
 import org.opentrellis.core.journey.Operand;
 import org.opentrellis.core.journey.Operator;
@@ -26,11 +25,11 @@ final class ComparisonReader {
   private final OperandReader operands;
 
   /**
-   * @param fields those that are known
+   * @param scope with the fields that are known
    */
-  ComparisonReader(Cursor cursor, Collection<String> fields) {
+  ComparisonReader(Cursor cursor, Scope scope) {
     this.cursor = cursor;
-    this.operands = new OperandReader(cursor, fields);
+    this.operands = new OperandReader(cursor, scope);
   }
 
   Operator operator() {

@@ -1,15 +1,17 @@
 package org.opentrellis.core.reading;
 
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Supplier;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.problem.Refused;
+import org.opentrellis.core.sentence.Style;
 
 /**
  * Goes through a typed sentence from left to right: reads what stands in its {@link TypedText},
@@ -17,12 +19,25 @@ import org.opentrellis.core.problem.Refused;
  */
 final class Cursor {
   private static final int MOST_NAMED = 6;
+  private static final int FEW = 3;
+  private static final String SUCH_AS =
+      " A line says what happens, such as \u201csend \u2026\u201d, \u201cwait \u2026\u201d or \u201cif they \u2026\u201d.";
 
   private final TypedText text;
+  private final String given;
   private final Expectations expected = new Expectations();
 
   Cursor(String text) {
-    this.text = new TypedText(text);
+    this(Layout.plain(text), text);
+  }
+
+  /**
+   * @param plain what is read
+   * @param given as it was typed, with as many characters
+   */
+  private Cursor(String plain, String given) {
+    this.text = new TypedText(plain);
+    this.given = given;
   }
 
   /** Where the next word begins. */
@@ -42,6 +57,37 @@ final class Cursor {
 
   boolean atEnd() {
     return text.atEnd();
+  }
+
+  /** Whether a sentence ends here. */
+  boolean atSentenceEnd() {
+    int here = text.end();
+    boolean ends = text.atEnd() || text.sentenceEnd();
+    text.moveTo(here);
+    return ends;
+  }
+
+  /** Whether a sentence or a part of it ends here. */
+  boolean atPause() {
+    int here = text.end();
+    boolean ends = text.words(",") || text.words(":") || text.words(")");
+    text.moveTo(here);
+    return ends || atSentenceEnd();
+  }
+
+  /** Reads the end of a sentence, if one stands here. */
+  boolean sentenceEnd() {
+    return text.sentenceEnd();
+  }
+
+  /** What stands between two places. */
+  String said(int from, int to) {
+    return text.between(from, to);
+  }
+
+  /** The whole text with other words in the place of some. */
+  String instead(int from, int to, String words) {
+    return given.substring(0, from) + words + given.substring(to);
   }
 
   /** Says that some words of the language could stand here. */
@@ -64,12 +110,12 @@ final class Cursor {
     return text.words(words);
   }
 
-  /** Reads a comma and some words; the comma may be left out. */
-  boolean also(String words) {
+  /** Reads a comma and some words, or another {@link Wording}; the comma may be left out. */
+  boolean also(String words, String... wordings) {
     could(", " + words);
     int before = text.end();
     text.words(",");
-    if (text.words(words)) {
+    if (text.words(words) || Arrays.stream(wordings).anyMatch(text::says)) {
       return true;
     }
     text.moveTo(before);
@@ -81,16 +127,49 @@ final class Cursor {
     return text.words(words);
   }
 
-  /** Any of some words. */
-  boolean any(String... ways) {
-    boolean first = true;
-    for (String words : ways) {
-      if (first ? word(words) : silently(words)) {
-        return true;
+  /** Reads what a {@link Wording} says; it is not offered either. */
+  boolean says(String wording) {
+    return text.says(wording);
+  }
+
+  /** Whether a wording stands here. */
+  boolean sees(String wording) {
+    int here = text.end();
+    boolean stands = text.says(wording);
+    text.moveTo(here);
+    return stands;
+  }
+
+  /** Whether a wording stands at another place. */
+  boolean seesAt(int place, String wording) {
+    int here = text.end();
+    text.moveTo(place);
+    boolean stands = text.says(wording);
+    text.moveTo(here);
+    return stands;
+  }
+
+  /** Whether some words stand here as they are, whatever their case. */
+  boolean seesWords(String words) {
+    int here = text.end();
+    boolean stands = text.words(words);
+    text.moveTo(here);
+    return stands;
+  }
+
+  /** Some words, or another {@link Wording} of the same: the longest that stands here. */
+  boolean any(String words, String... wordings) {
+    could(words);
+    int here = text.end();
+    int longest = text.words(words) ? text.end() : -1;
+    for (String wording : wordings) {
+      text.moveTo(here);
+      if (text.says(wording)) {
+        longest = Math.max(longest, text.end());
       }
-      first = false;
     }
-    return false;
+    text.moveTo(Math.max(here, longest));
+    return longest >= 0;
   }
 
   void require(String words) {
@@ -112,7 +191,8 @@ final class Cursor {
   String quoted(String what) {
     if (!text.atQuote()) {
       throw new NotUnderstood(
-          what + " in quotation marks is missing here, such as \u201cwords\u201d.",
+          "%s in quotation marks is missing here, such as \u201cwords\u201d."
+              .formatted(what.substring(0, 1).toUpperCase(Locale.ROOT) + what.substring(1)),
           text.end(),
           text.wordEnd());
     }
@@ -125,36 +205,116 @@ final class Cursor {
   }
 
   /**
-   * Reads a name: in quotation marks, or one that is known, or any words up to what follows.
+   * Reads a name: in quotation marks, or one that is known, or any words up to what follows. The
+   * kind of thing may be said before it.
    *
    * @param what it is the name of, such as "tag"
-   * @param followers words before which a name that is not known ends
+   * @param followers wordings before which a name that is not known ends
+   * @throws NotUnderstood if none stands here, or one that is rather something else
    */
   String name(String what, Collection<String> known, String... followers) {
     int here = text.at();
     known.forEach(one -> expected.name(here, one, what));
     if (text.atQuote()) {
-      return quoted("the name of a " + what);
+      return quoted("the name of " + article(what));
     }
     Optional<String> one = text.oneOf(known, followers);
-    String name = one.isPresent() ? one.get() : text.bareName(followers);
+    if (one.isEmpty() && text.atSmallLetter() && text.says(Names.before(what))) {
+      if (text.atQuote()) {
+        return quoted("the name of " + article(what));
+      }
+      one = text.oneOf(known, followers);
+    }
+    if (one.isPresent()) {
+      return one.get();
+    }
+    int from = text.at();
+    String name = text.bareName(followers);
     if (name.isEmpty()) {
       throw new NotUnderstood(
-          "The name of a %s is missing here.%s".formatted(what, suchAs(known)),
+          "The name of %s is missing here.%s".formatted(article(what), suchAs(known)),
           text.end(),
           text.wordEnd());
     }
+    requireMeant(what, name, from, known);
     return name;
+  }
+
+  /** A name of something that must be there already. */
+  String reference(String what, Collection<String> known, String... followers) {
+    try {
+      return name(what, known, followers);
+    } catch (NotUnderstood doubtful) {
+      if (!doubtful.asks) {
+        throw doubtful;
+      }
+      List<Suggestion> there =
+          doubtful.offers().stream().filter(one -> !one.says().startsWith("new ")).toList();
+      String name = said(doubtful.from, doubtful.to);
+      throw new NotUnderstood(
+          there.isEmpty()
+              ? "No %s is called %s.%s".formatted(what, Style.quoted(name), suchAs(known))
+              : "No %s is called %s. Did you mean %s?"
+                  .formatted(what, Style.quoted(name), there.get(0).says()),
+          doubtful.from,
+          doubtful.to,
+          false,
+          there);
+    }
+  }
+
+  /** A name that is nearly one that is known, or words of the language, is asked about. */
+  private void requireMeant(String what, String name, int from, Collection<String> known) {
+    int to = text.end();
+    Suggestion made =
+        new Suggestion(
+            "new %s %s".formatted(what, Style.quoted(name)), instead(from, to, Style.quoted(name)));
+    Optional<String> near = Nearest.name(name, known);
+    if (near.isPresent()) {
+      Suggestion meant =
+          new Suggestion(Style.quoted(near.get()), instead(from, to, Style.quoted(near.get())));
+      throw new NotUnderstood(
+          "There is %s %s. Is it meant, or a new %s %s?"
+              .formatted(article(what), Style.quoted(near.get()), what, Style.quoted(name)),
+          from,
+          to,
+          true,
+          List.of(meant, made));
+    }
+    Optional<String> begun = Names.begun(name, known);
+    if (begun.isPresent()) {
+      String rest = name.substring(begun.get().length());
+      Suggestion meant =
+          new Suggestion(
+              Style.quoted(begun.get()) + rest,
+              instead(from, to, Style.quoted(begun.get()) + "," + rest));
+      throw new NotUnderstood(
+          "Is the %s %s meant, or a new one %s?"
+              .formatted(what, Style.quoted(begun.get()), Style.quoted(name)),
+          from,
+          to,
+          true,
+          List.of(meant, made));
+    }
+    if (Names.isDoubtful(what, name)) {
+      throw new NotUnderstood(
+          "Is %s the name of a new %s?".formatted(Style.quoted(name), what),
+          from,
+          to,
+          true,
+          List.of(made));
+    }
+  }
+
+  static String article(String what) {
+    return ("aeiou".indexOf(what.charAt(0)) >= 0 ? "an " : "a ") + what;
   }
 
   private static String suchAs(Collection<String> known) {
     return known.isEmpty()
         ? ""
         : " There is "
-            + known.stream()
-                .limit(MOST_NAMED)
-                .map(name -> "\u201c" + name + "\u201d")
-                .collect(Collectors.joining(", "))
+            + known.stream().limit(MOST_NAMED).map(Style::quoted).collect(Collectors.joining(", "))
             + (known.size() > MOST_NAMED ? " and more." : ".");
   }
 
@@ -174,24 +334,57 @@ final class Cursor {
 
   /** Requires that nothing more follows. */
   void requireEnd() {
+    text.sentenceEnd();
     if (!atEnd()) {
       throw lost();
     }
   }
 
-  /** That what stands here is none of what could. */
+  /** That what stands here is none of what could: the nearest of it is offered. */
   NotUnderstood lost() {
     int at = text.at();
+    List<Expectations.Expected> could = expected.at(at);
+    if (atSentenceEnd()) {
+      return new NotUnderstood(
+          could.isEmpty()
+              ? "The sentence is not finished."
+              : "The sentence is not finished: here could stand " + few(could) + ".",
+          at,
+          at);
+    }
     int end = text.wordEnd();
-    Set<String> could = expected.at(at);
-    String before =
-        end == at
-            ? "The sentence is not finished."
-            : "\u201c" + text.between(at, end) + "\u201d is not understood here.";
-    String list = could.stream().limit(MOST_NAMED).collect(Collectors.joining(", "));
-    String rest = could.size() > MOST_NAMED ? " and more" : "";
+    String typed = text.between(at, text.length());
+    String word = Style.quoted(text.between(at, end));
+    Optional<Nearest.Guess> guess = Nearest.of(typed, could);
+    if (guess.isPresent()) {
+      Nearest.Guess meant = guess.get();
+      String more = meant.begun() ? meant.words() + " \u2026" : meant.words();
+      String why =
+          meant.begun()
+              ? "Something is missing: " + Style.quoted(more) + "."
+              : "%s is not understood here. Did you mean %s?".formatted(word, Style.quoted(more));
+      Suggestion offer =
+          new Suggestion(meant.written(), instead(at, at + meant.length(), meant.written()));
+      return new NotUnderstood(why, at, Math.max(end, at + meant.length()), false, List.of(offer));
+    }
     return new NotUnderstood(
-        could.isEmpty() ? before : before + " It could be " + list + rest + ".", at, end);
+        word
+            + " is not understood here."
+            + (at == 0 ? SUCH_AS : could.isEmpty() ? "" : " Here could stand " + few(could) + "."),
+        at,
+        end);
+  }
+
+  private static String few(List<Expectations.Expected> could) {
+    List<String> some =
+        could.stream()
+            .map(one -> Style.quoted(one.words().replaceFirst("^, ", "")))
+            .distinct()
+            .limit(FEW)
+            .toList();
+    return some.size() == 1
+        ? some.get(0)
+        : String.join(", ", some.subList(0, some.size() - 1)) + " or " + some.getLast();
   }
 
   /** The ways to go on at the end of the text, the longest words read first. */

@@ -5,7 +5,6 @@ import java.util.List;
 import org.opentrellis.core.journey.Attribute;
 import org.opentrellis.core.journey.AttributeName;
 import org.opentrellis.core.journey.EventName;
-import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.Operand;
 import org.opentrellis.core.journey.Operator;
 
@@ -18,7 +17,7 @@ final class EventReader {
   EventReader(Cursor cursor, Scope scope) {
     this.cursor = cursor;
     this.scope = scope;
-    this.comparisons = new ComparisonReader(cursor, scope.names(FieldName.class));
+    this.comparisons = new ComparisonReader(cursor, scope);
   }
 
   record Which(EventName event, List<Attribute> where) {}

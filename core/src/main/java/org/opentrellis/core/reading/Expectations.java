@@ -20,7 +20,7 @@ final class Expectations {
    * @param written what is put in for it
    * @param what it is the name of; empty for words of the language
    */
-  private record Expected(int at, String words, String written, String what) {}
+  record Expected(int at, String words, String written, String what) {}
 
   private final List<Expected> all = new ArrayList<>();
 
@@ -36,15 +36,9 @@ final class Expectations {
     all.add(new Expected(at, name, written, what));
   }
 
-  /** What could stand at a place, in quotation marks, each once. */
-  Set<String> at(int place) {
-    Set<String> could = new LinkedHashSet<>();
-    for (Expected one : all) {
-      if (one.at == place) {
-        could.add("\u201c" + one.words + "\u201d");
-      }
-    }
-    return could;
+  /** What could stand at a place, each once. */
+  List<Expected> at(int place) {
+    return all.stream().filter(one -> one.at == place).distinct().toList();
   }
 
   /** The ways to go on at the end of a text, the longest words read first. */

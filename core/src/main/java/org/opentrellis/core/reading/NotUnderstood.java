@@ -1,29 +1,37 @@
 package org.opentrellis.core.reading;
 
-/** Thrown at the first place of a sentence that cannot be read. */
+import java.util.List;
+import java.util.Objects;
+
+/** Thrown at the first place of a text that cannot be read, or that more than one thing fits. */
 final class NotUnderstood extends RuntimeException {
   private static final long serialVersionUID = 1L;
 
   final int from;
   final int to;
 
-  /**
-   * The name of a message that is asked for and is not there; empty if that is not what is wrong.
-   */
-  final String missingMessage;
+  /** Whether nothing is wrong, and only an answer is missing. */
+  final boolean asks;
+
+  private final transient List<Suggestion> offers;
 
   NotUnderstood(String sentence, int from, int to) {
-    this(sentence, from, to, "");
+    this(sentence, from, to, false, List.of());
   }
 
-  NotUnderstood(String sentence, int from, int to, String missingMessage) {
+  NotUnderstood(String sentence, int from, int to, boolean asks, List<Suggestion> offers) {
     super(sentence, null, false, false);
     this.from = from;
     this.to = to;
-    this.missingMessage = missingMessage;
+    this.asks = asks;
+    this.offers = List.copyOf(offers);
   }
 
   String sentence() {
-    return java.util.Objects.requireNonNull(getMessage());
+    return Objects.requireNonNull(getMessage());
+  }
+
+  List<Suggestion> offers() {
+    return offers;
   }
 }

@@ -1,23 +1,18 @@
 package org.opentrellis.core.reading;
 
 import java.time.LocalDate;
-import java.util.Collection;
+import java.util.List;
 import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.Operand;
 
 /** Reads the value of a field: words in quotation marks, a number, a date, "3 days ago". */
 final class OperandReader {
   private final Cursor cursor;
-  private final TimeReader times;
-  private final Collection<String> fields;
+  private final Scope scope;
 
-  /**
-   * @param fields those that are known
-   */
-  OperandReader(Cursor cursor, Collection<String> fields) {
+  OperandReader(Cursor cursor, Scope scope) {
     this.cursor = cursor;
-    this.times = new TimeReader(cursor);
-    this.fields = fields;
+    this.scope = scope;
   }
 
   Operand read() {
@@ -28,14 +23,15 @@ final class OperandReader {
     }
     if (cursor.word("field")) {
       int named = cursor.at();
-      String field = cursor.name("field", fields, "and", "or", "nor");
+      String field = cursor.name("field", scope.names(FieldName.class), "and", "or", "nor");
       return cursor.meaning(named, () -> new Operand.OtherField(new FieldName(field)));
     }
-    LocalDate date = times.date();
+    LocalDate date = scope.dates(cursor).date();
     if (date != null) {
       return new Operand.Date(date);
     }
-    Integer days = times.whole();
+    NumberReader numbers = new NumberReader(cursor);
+    Integer days = numbers.whole();
     if (days != null && (cursor.silently("days") || cursor.silently("day"))) {
       boolean ago = cursor.any("ago");
       if (!ago) {
@@ -44,11 +40,14 @@ final class OperandReader {
       return cursor.meaning(from, () -> new Operand.Today(ago ? -days : days));
     }
     cursor.back(from);
-    Double number = times.number();
+    Double number = numbers.number();
     if (number != null) {
       return cursor.meaning(from, () -> new Operand.Number(number));
     }
-    String words = cursor.quoted("a value");
+    String words =
+        cursor.atQuote() || cursor.atPause()
+            ? cursor.quoted("a value")
+            : cursor.name("value", List.of(), ConditionReader.FOLLOWERS);
     return cursor.meaning(from, () -> new Operand.Words(words));
   }
 }

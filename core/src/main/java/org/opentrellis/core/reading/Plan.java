@@ -1,5 +1,6 @@
 package org.opentrellis.core.reading;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -95,19 +96,15 @@ public record Plan(
 
     private void sentence(String said, int indent, int number) {
       String at = below.getOrDefault(indent, "journey");
-      Reading.Result result = reader().add(at, said, said.length()).result();
-      if (result instanceof Reading.Refused unknown && unknown.missing().isPresent()) {
-        write(unknown.missing().get());
-        result = reader().add(at, said, said.length()).result();
-      }
       Reading.Understood understood =
-          switch (result) {
+          switch (reader().add(at, said, said.length()).result()) {
             case Reading.Understood one -> one;
             case Reading.Refused refused ->
                 throw new Refused(
                     "line %d, \u201c%s\u201d: %s".formatted(number, said, refused.why()));
           };
       journey = understood.journey();
+      messages.addAll(understood.written());
       row = understood.selected();
       if (step(row).isPresent()) {
         below.put(indent, row);
@@ -122,16 +119,12 @@ public record Plan(
 
     private Reader reader() {
       Catalogue catalogue = Catalogue.of(messages);
-      return new Reader(journey, catalogue, List.of(), KnownNames.in(List.of(journey, catalogue)));
-    }
-
-    private void write(Reading.Missing missing) {
-      String id = missing.name().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
-      String plain = id.replaceAll("^-|-$", "");
-      messages.add(
-          missing.text()
-              ? Message.text(plain, missing.name(), missing.name())
-              : Message.email(plain, missing.name(), missing.name()));
+      return new Reader(
+          journey,
+          catalogue,
+          List.of(),
+          KnownNames.in(List.of(journey, catalogue)),
+          LocalDate.EPOCH);
     }
   }
 }

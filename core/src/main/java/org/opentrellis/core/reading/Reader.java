@@ -1,24 +1,18 @@
 package org.opentrellis.core.reading;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import org.opentrellis.core.journey.Arm;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Condition;
-import org.opentrellis.core.journey.FreshIds;
 import org.opentrellis.core.journey.Journey;
-import org.opentrellis.core.journey.SentAbove;
 import org.opentrellis.core.journey.SplitArm;
 import org.opentrellis.core.journey.Step;
-import org.opentrellis.core.journey.StepEdits;
-import org.opentrellis.core.journey.StepId;
-import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.journey.Way;
-import org.opentrellis.core.sentence.Library;
-import org.opentrellis.core.sentence.Phrase;
 import org.opentrellis.core.sentence.RunSheet;
-import org.opentrellis.core.sentence.Sentences;
 
 /** Reads sentences about one journey. */
 public final class Reader {
@@ -26,29 +20,35 @@ public final class Reader {
   private final Catalogue catalogue;
   private final List<String> otherJourneys;
   private final KnownNames known;
-  private final Library library;
+  private final LocalDate today;
 
   /**
    * @param known the names in use, this journey's too
+   * @param today that a date without a year comes after
    */
   public Reader(
-      Journey journey, Catalogue catalogue, List<String> otherJourneys, KnownNames known) {
+      Journey journey,
+      Catalogue catalogue,
+      List<String> otherJourneys,
+      KnownNames known,
+      LocalDate today) {
     this.journey = journey;
     this.catalogue = catalogue;
     this.otherJourneys = otherJourneys;
     this.known = known;
-    this.library = new Library(Strands.expand(journey, catalogue), catalogue);
+    this.today = today;
   }
 
   /**
-   * Reads a sentence that adds something: a step below a row, or a line about the journey.
+   * Reads a text that adds something: steps below a row, lines about the journey, or several
+   * sentences of both.
    *
    * @param below a step or arm, or {@link RunSheet#OPENING} for the beginning; the end of the body
    *     if there is no such row
    * @param caret where completions are wanted
    */
   public Reading add(String below, String text, int caret) {
-    return read(text, caret, cursor -> added(cursor, below));
+    return read(text, caret, (typed, begun) -> added(typed, below, begun));
   }
 
   /**
@@ -57,85 +57,78 @@ public final class Reader {
    * @param row a step, an arm or a line about the journey
    */
   public Reading replace(String row, String text, int caret) {
-    return read(text, caret, cursor -> replaced(cursor, row));
+    return read(text, caret, (typed, begun) -> replaced(typed, row, begun));
   }
 
-  /** Reads one sentence. */
+  /** Reads a text into a draft. */
   @FunctionalInterface
   private interface Rule {
-    Reading.Understood read(Cursor cursor);
+    Reading.Understood read(String text, Consumer<Cursor> begun);
   }
 
-  private Reading read(String text, int caret, Rule rule) {
+  private static Reading read(String text, int caret, Rule rule) {
     Reading.Result result;
     try {
-      result = rule.read(new Cursor(text));
+      result = rule.read(text, cursor -> {});
     } catch (NotUnderstood problem) {
-      result = refusal(problem);
+      result =
+          new Reading.Refused(
+              problem.sentence(), problem.from, problem.to, problem.asks, problem.offers());
     }
     return new Reading(result, completions(text.substring(0, caret), rule));
   }
 
-  private static Reading.Refused refusal(NotUnderstood problem) {
-    Optional<Reading.Missing> missing =
-        problem.missingMessage.isEmpty()
-            ? Optional.empty()
-            : Optional.of(
-                new Reading.Missing(
-                    problem.missingMessage, problem.sentence().startsWith("No text")));
-    return new Reading.Refused(problem.sentence(), problem.from, problem.to, missing);
-  }
-
   private static List<Completion> completions(String begun, Rule rule) {
-    Cursor cursor = new Cursor(begun);
+    List<Cursor> cursors = new ArrayList<>();
     try {
-      rule.read(cursor);
+      rule.read(begun, cursors::add);
     } catch (NotUnderstood unfinished) {
       // what could have stood at the end is known all the same
     }
-    return cursor.completions();
+    return cursors.get(0).completions();
   }
 
-  private Reading.Understood added(Cursor cursor, String below) {
-    Scope scope = scope(below);
-    RuleReader.Line line = new RuleReader(cursor, scope, journey, "").read();
-    if (line != null) {
-      cursor.requireEnd();
-      return understood(line);
-    }
-    Step step = new StepReader(cursor, scope, new FreshIds(journey), null).read();
-    if (step == null) {
-      throw cursor.lost();
-    }
-    cursor.requireEnd();
-    Journey after = StepEdits.insert(journey, below, List.of(step));
-    return understood(after, step.id().value());
+  private Draft draft(String below) {
+    return new Draft(journey, catalogue, otherJourneys, known, today, below);
   }
 
-  private Reading.Understood replaced(Cursor cursor, String row) {
-    Optional<Step> step = journey.steps().filter(one -> is(one, row)).findFirst();
-    Scope scope = scope(row);
+  private Reading.Understood added(String text, String below, Consumer<Cursor> begun) {
+    Draft draft = draft(below);
+    TextReader reader = new TextReader(text, draft);
+    begun.accept(reader.cursor());
+    reader.read();
+    return new Outcome(draft, known).understood();
+  }
+
+  private Reading.Understood replaced(String text, String row, Consumer<Cursor> begun) {
+    Cursor cursor = new Cursor(text);
+    begun.accept(cursor);
+    Draft draft = draft(row);
+    Optional<Step> step = draft.step(row);
+    Scope scope = draft.scope();
     scope.above().removeIf(send -> is(send, row));
     if (step.isPresent()) {
-      Step changed = new StepReader(cursor, scope, new FreshIds(journey), step.get()).read();
+      Step changed = new StepReader(cursor, scope, draft.ids(), step.get()).read();
       if (changed == null) {
         throw cursor.lost();
       }
       cursor.requireEnd();
       requireWaysKept(step.get(), changed, cursor);
-      Journey after = StepEdits.change(journey, step.get().id(), old -> changed);
-      return understood(after, row);
+      draft.change(changed);
+      return new Outcome(draft, known).understood();
     }
     Optional<Step> around = journey.steps().filter(one -> hasArm(one, row)).findFirst();
     if (around.isPresent()) {
-      return arm(cursor, scope, (Step.Parting) around.get(), row);
+      arm(cursor, scope, (Step.Parting) around.get(), row, draft);
+      return new Outcome(draft, known).understood();
     }
     RuleReader.Line line = new RuleReader(cursor, scope, journey, row).read();
     if (line == null) {
       throw cursor.lost();
     }
     cursor.requireEnd();
-    return understood(line);
+    draft.line(line);
+    return new Outcome(draft, known).understood();
   }
 
   private static void requireWaysKept(Step old, Step changed, Cursor cursor) {
@@ -151,15 +144,17 @@ public final class Reader {
     }
   }
 
-  private Reading.Understood arm(Cursor cursor, Scope scope, Step.Parting around, String row) {
-    StepReader reader = new StepReader(cursor, scope, new FreshIds(journey), around);
+  private static void arm(
+      Cursor cursor, Scope scope, Step.Parting around, String row, Draft draft) {
+    StepReader reader = new StepReader(cursor, scope, draft.ids(), around);
     Step changed =
         switch (around) {
           case Step.Branch branch -> withArm(branch, row, reader);
           case Step.SplitTest split -> withArm(split, row, reader);
         };
     cursor.requireEnd();
-    return understood(StepEdits.change(journey, around.id(), old -> changed), row);
+    draft.change(changed);
+    draft.goTo(row);
   }
 
   private static Step withArm(Step.Branch branch, String row, StepReader reader) {
@@ -187,48 +182,11 @@ public final class Reader {
     return new Step.SplitTest(split.id(), arms);
   }
 
-  private Reading.Understood understood(RuleReader.Line line) {
-    RunSheet sheet = RunSheet.of(line.journey(), catalogue);
-    Phrase said =
-        sheet
-            .lines()
-            .filter(one -> one.id().equals(line.id()))
-            .findFirst()
-            .map(RunSheet.Line::sentence)
-            .orElse(Phrase.NOTHING);
-    return new Reading.Understood(line.journey(), line.id(), List.of(said));
-  }
-
-  private Reading.Understood understood(Journey after, String row) {
-    Sentences sentences = new Sentences(after, catalogue);
-    List<Phrase> said =
-        after
-            .steps()
-            .filter(step -> is(step, row) || hasArm(step, row))
-            .map(step -> is(step, row) ? sentences.step(step) : armOf(sentences, step, row))
-            .toList();
-    return new Reading.Understood(after, row, said);
-  }
-
-  private static Phrase armOf(Sentences sentences, Step step, String arm) {
-    return sentences.asked((Step.Parting) step, new StepId(arm)).orElse(Phrase.NOTHING);
-  }
-
   private static boolean is(Step step, String row) {
     return step.id().value().equals(row);
   }
 
   private static boolean hasArm(Step step, String row) {
     return step.ways().stream().map(Way::id).anyMatch(id -> id.value().equals(row));
-  }
-
-  /** What can be spoken of at a row: what stands above it has been sent. */
-  private Scope scope(String row) {
-    List<Step.Send> above = new ArrayList<>();
-    boolean found = SentAbove.collect(Strands.expand(journey, catalogue).body(), row, above);
-    if (!found && row.equals(RunSheet.OPENING)) {
-      above.clear();
-    }
-    return new Scope(library, known, otherJourneys, above);
   }
 }

@@ -1,19 +1,22 @@
 package org.opentrellis.core.reading;
 
 import java.time.DateTimeException;
+import java.time.DayOfWeek;
+import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calendar.SendWindow;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.FrequencyGuard;
 import org.opentrellis.core.journey.Goal;
 import org.opentrellis.core.journey.Journey;
-import org.opentrellis.core.journey.ReEntry;
 import org.opentrellis.core.journey.SecondaryGoal;
-import org.opentrellis.core.journey.Trigger;
 import org.opentrellis.core.sentence.RunSheet;
 
 /** Reads the lines about the whole journey: who comes in, what for, and what holds all through. */
@@ -21,11 +24,16 @@ final class RuleReader {
   /** A journey after a line, and what the line is about. */
   record Line(Journey journey, String id) {}
 
+  private static final String LEAVE =
+      "(leave|exit|stop|end|they leave|people leave|remove them|take them out|(the )?journey ends)"
+          + "( the journey| it)? (as soon as|when|whenever|once)|(leave|exit|they leave|people leave) (the journey )?if";
+
   private final Cursor cursor;
   private final Journey journey;
   private final String row;
   private final TimeReader times;
-  private final TriggerReader triggers;
+  private final DateReader dates;
+  private final OpeningReader openings;
   private final ConditionReader conditions;
 
   /**
@@ -35,54 +43,42 @@ final class RuleReader {
     this.cursor = cursor;
     this.journey = journey;
     this.row = row;
-    this.times = new TimeReader(cursor);
-    this.triggers = new TriggerReader(cursor, scope);
-    this.conditions = new ConditionReader(cursor, scope);
+    Scope whole = scope.ofWhole();
+    this.times = scope.times(cursor);
+    this.dates = scope.dates(cursor);
+    this.openings = new OpeningReader(cursor, scope, journey, row);
+    this.conditions = new ConditionReader(cursor, whole);
   }
 
   /** The journey after it, or null if no such line begins here. */
   @Nullable Line read() {
-    if (cursor.any("starts when someone", "starts when somebody", "starts when", "start when")) {
-      return opening(triggers.read());
+    Line begins = openings.read();
+    if (begins != null) {
+      return begins;
     }
-    if (cursor.silently("no trigger yet")) {
-      cursor.silently(": nobody enters by themselves");
-      return opening(List.of());
-    }
-    if (cursor.any("secondary goal:", "secondary goal")) {
+    if (cursor.any(
+        "secondary goal:", "(secondary|second|other|another|side) goal:?( is)?( that)?")) {
       return secondaryGoal();
-    }
-    if (cursor.any("goal:", "goal")) {
-      return new Line(journey.edit().goal(Optional.of(goal())).done(), RunSheet.GOAL);
     }
     if (cursor.any("no goal yet", "no goal")) {
       return new Line(journey.edit().goal(Optional.empty()).done(), RunSheet.GOAL);
     }
-    if (cursor.any("leave as soon as they", "leave as soon as", "leave when they", "leave when")) {
+    if (cursor.any(
+        "goal:",
+        "(the |our )?goal:?( is)?( that)?( to)?|(success|it worked)( is)? (when|if)"
+            + "|(we want them|they should|they are meant) to|(we want them|they should)")) {
+      return new Line(journey.edit().goal(Optional.of(goal())).done(), RunSheet.GOAL);
+    }
+    if (cursor.any("leave as soon as they", LEAVE)) {
       return leave(conditions.read());
     }
     return others();
   }
 
-  private Line opening(List<Trigger> all) {
-    boolean asks = cursor.also("if they") || cursor.also("if");
-    Optional<Condition> filter = asks ? Optional.of(conditions.read()) : Optional.empty();
-    ReEntry again = triggers.reEntry();
-    return new Line(
-        journey
-            .edit()
-            .triggers(all)
-            .entryFilter(filter)
-            .reEntry(again == null ? journey.reEntry() : again)
-            .done(),
-        RunSheet.OPENING);
-  }
-
   private Goal goal() {
     Condition what = conditions.read();
     int from = cursor.at();
-    cursor.require("within");
-    int days = times.requireDays();
+    int days = within();
     boolean stay = cursor.also("go on when met");
     if (!stay) {
       cursor.also("leave when met");
@@ -90,11 +86,30 @@ final class RuleReader {
     return cursor.meaning(from, () -> new Goal(what, days, !stay));
   }
 
+  /** A goal without a limit would never be missed: how long is asked. */
+  private int within() {
+    if (cursor.any("within", "(with)?in( the (first|next))?")) {
+      return times.requireDays();
+    }
+    int to = cursor.end();
+    if (!cursor.atPause()) {
+      throw cursor.lost();
+    }
+    throw new NotUnderstood(
+        "Within how many days of entering?",
+        to,
+        to,
+        true,
+        Stream.of(7, 14, 30)
+            .map(days -> " within " + days + " days")
+            .map(words -> new Suggestion(words.strip(), cursor.instead(to, to, words)))
+            .toList());
+  }
+
   private Line secondaryGoal() {
     Condition what = conditions.read();
     int from = cursor.at();
-    cursor.require("within");
-    int days = times.requireDays();
+    int days = within();
     List<SecondaryGoal> goals = new ArrayList<>(journey.secondaryGoals());
     int at =
         put(
@@ -125,25 +140,75 @@ final class RuleReader {
   }
 
   private @Nullable Line others() {
-    if (cursor.word("send only")) {
+    if (cursor.any(
+        "send only",
+        "(only )?(send|mail)( mail)? only|only send( mail)?|mail only|(nothing|no mail) outside")) {
+      cursor.says("on(?! )");
       SendWindow window = times.window();
-      return new Line(journey.edit().sendWindow(Optional.of(window)).done(), RunSheet.WINDOW);
+      return window(window);
     }
-    if (cursor.any("all times are in", "times are in")) {
+    cursor.could("no mail on Sundays");
+    int here = cursor.end();
+    if (cursor.says(
+        "(no (e-?mails?|mails?|messages)|never|nothing|not)( is sent| goes out)?(?= on)|only (?=on |weekdays)|(?=weekdays only)")) {
+      cursor.back(here);
+      cursor.says(
+          "no (e-?mails?|mails?|messages)( is sent| goes out)?|nothing( is sent| goes out)?");
+      return withoutDays(here);
+    }
+    if (cursor.any("all times are in", "(the )?(all )?times (are )?in|(the )?time zone:?( is)?")) {
       ZoneId zone = zone();
       return new Line(journey.edit().zone(Optional.of(zone)).done(), RunSheet.ZONE);
     }
-    if (cursor.word("at most")) {
+    if (cursor.any(
+        "at most",
+        "(no|not) more than|max(imum)?|never more than(?= \\d| one| two| three| four)")) {
       FrequencyGuard guard = guard();
       return new Line(journey.edit().frequencyGuard(Optional.of(guard)).done(), RunSheet.GUARD);
     }
-    if (cursor.word("from")) {
+    if (cursor.any("from", "(the )?sender:?( is)?")) {
       String sender = cursor.atQuote() ? cursor.quoted("a sender") : cursor.rest();
       return new Line(
           cursor.meaning(0, () -> journey.edit().sender(Optional.of(sender)).done()),
           RunSheet.SENDER);
     }
-    return null;
+    return openings.entry();
+  }
+
+  private Line window(SendWindow window) {
+    return new Line(journey.edit().sendWindow(Optional.of(window)).done(), RunSheet.WINDOW);
+  }
+
+  /** "No mail on Sundays": the hours stay as they are. */
+  private Line withoutDays(int from) {
+    boolean on = cursor.sees("(only )?(on )?(weekdays|workdays)");
+    Set<DayOfWeek> days = on ? dates.weekdays() : complement(from);
+    cursor.says("only");
+    SendWindow before =
+        journey
+            .sendWindow()
+            .orElse(new SendWindow(Set.of(), LocalTime.MIDNIGHT, LocalTime.MIDNIGHT));
+    Set<DayOfWeek> left = EnumSet.copyOf(before.days());
+    left.retainAll(days);
+    if (left.isEmpty()) {
+      throw new NotUnderstood("No day of the week is left.", from, cursor.end());
+    }
+    return window(new SendWindow(left, before.from(), before.to()));
+  }
+
+  private Set<DayOfWeek> complement(int from) {
+    cursor.says("not|never");
+    cursor.says("on");
+    cursor.could("Sundays");
+    Set<DayOfWeek> not = dates.weekdays();
+    if (not.isEmpty()) {
+      throw cursor.lost();
+    }
+    Set<DayOfWeek> left = EnumSet.complementOf(EnumSet.copyOf(not));
+    if (left.isEmpty()) {
+      throw new NotUnderstood("No day of the week is left.", from, cursor.end());
+    }
+    return left;
   }
 
   private ZoneId zone() {
@@ -159,21 +224,34 @@ final class RuleReader {
     }
   }
 
+  /** "In 7 days", "a week". */
+  private int perDays() {
+    if (cursor.says("(a|per|each|every) day|daily")) {
+      return 1;
+    }
+    if (cursor.says("((in )?a|per|each|every) week|weekly")) {
+      return 7;
+    }
+    if (!cursor.any("in", "within|(in )?every")) {
+      throw cursor.lost();
+    }
+    return times.requireDays();
+  }
+
   private FrequencyGuard guard() {
     int from = cursor.at();
-    int most = times.requireWhole("3 emails");
-    if (!cursor.word("emails") && !cursor.silently("email")) {
+    int most = new NumberReader(cursor).requireWhole("3 emails");
+    if (!cursor.word("emails") && !cursor.says("e-?mails?|mails?|messages?")) {
       throw cursor.lost();
     }
     boolean texts = cursor.word("and texts");
-    cursor.require("in");
-    int days = times.requireDays();
+    int days = perDays();
     cursor.silently("from all journeys");
     cursor.silently(";");
     boolean skip =
         cursor.silently("one too many")
             ? !cursor.any("waits", "is held") && cursor.word("is skipped")
-            : cursor.also("skip the others");
+            : cursor.also("skip the others", "(the )?(rest|others) (is|are) (skipped|left out)");
     FrequencyGuard.Then then = skip ? FrequencyGuard.Then.SKIP : FrequencyGuard.Then.HOLD;
     return cursor.meaning(from, () -> new FrequencyGuard(most, days, then, texts));
   }

@@ -2,12 +2,9 @@ package org.opentrellis.core.reading;
 
 import java.time.DateTimeException;
 import java.time.DayOfWeek;
-import java.time.LocalDate;
 import java.time.LocalTime;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
 import java.util.regex.Matcher;
@@ -17,53 +14,52 @@ import org.opentrellis.core.calendar.Amount;
 import org.opentrellis.core.calendar.SendWindow;
 import org.opentrellis.core.calendar.TimeOfDay;
 import org.opentrellis.core.calendar.TimeUnit;
-import org.opentrellis.core.journey.WaitRule;
+import org.opentrellis.core.sentence.Style;
 
-/** Reads amounts of time, times of day, weekdays and dates. */
+/** Reads amounts of time, times of day and send windows. */
 final class TimeReader {
-  private static final Pattern NUMBER = Pattern.compile("-?\\d+(\\.\\d+)?([eE][-+]?\\d+)?");
-  private static final Pattern WHOLE = Pattern.compile("\\d{1,9}(?![.:\\d-])");
-  private static final Pattern TIME = Pattern.compile("(\\d{1,2})[:.](\\d{2})");
-  private static final Pattern DATE = Pattern.compile("(\\d{4,10})-(\\d{2})-(\\d{2})");
+  /** When nothing is said. */
+  static final LocalTime USUAL = LocalTime.of(9, 0);
+
+  private static final String AM_PM = "\\s*(am|pm|a\\.m\\.|p\\.m\\.)";
+  private static final Pattern TIME =
+      Pattern.compile(
+          "(\\d{1,2})[:.](\\d{2})(?![.\\d])(?:" + AM_PM + ")?", Pattern.CASE_INSENSITIVE);
+  private static final Pattern HOUR =
+      Pattern.compile("(\\d{1,2})()" + AM_PM, Pattern.CASE_INSENSITIVE);
+  private static final Pattern OCLOCK =
+      Pattern.compile(
+          "(\\d{1,2})()()\\s*(?:o['\u2019]?clock|h(?![a-z]))", Pattern.CASE_INSENSITIVE);
+  private static final Pattern BARE_HOUR = Pattern.compile("(2[0-4]|[01]?\\d)()()(?![\\d%:.]\\d)");
   private static final Pattern UNIT = Pattern.compile("[a-zA-Z]+");
 
-  private static final List<List<String>> NTH =
+  /** Parts of a day, and the hours that people mean by them. */
+  private static final List<PartOfDay> PARTS =
       List.of(
-          List.of("1st", "first"),
-          List.of("2nd", "second"),
-          List.of("3rd", "third"),
-          List.of("4th", "fourth"));
+          new PartOfDay("((in )?the |that )?(early )?mornings?", 8, 9, 10),
+          new PartOfDay("(in the |at )?lunch( ?time)?|around noon", 12, 13),
+          new PartOfDay("((in )?the )?afternoons?", 14, 15, 16),
+          new PartOfDay("((in )?the |the same )?evenings?|tonight", 18, 19, 20),
+          new PartOfDay("(at |by )night", 21, 22));
+
+  private record PartOfDay(String said, int... hours) {}
 
   private final Cursor cursor;
+  private final NumberReader numbers;
+  private final DateReader dates;
 
-  TimeReader(Cursor cursor) {
+  TimeReader(Cursor cursor, DateReader dates) {
     this.cursor = cursor;
+    this.numbers = new NumberReader(cursor);
+    this.dates = dates;
   }
 
-  /** A number, or null if none stands here. */
-  @Nullable Double number() {
-    Matcher number = cursor.matches(NUMBER);
-    return number == null ? null : Double.valueOf(number.group());
-  }
-
-  /** A whole number, or null if none stands here. */
-  @Nullable Integer whole() {
-    Matcher number = cursor.matches(WHOLE);
-    return number == null ? null : Integer.valueOf(number.group());
-  }
-
-  int requireWhole(String example) {
-    cursor.could(example);
-    Integer number = whole();
-    if (number == null) {
-      throw cursor.lost();
-    }
-    return number;
-  }
-
-  /** "2 days", "half an hour" as "0.5 hours", "a day"; null if none stands here. */
+  /** "2 days", "half an hour", "a day"; null if none stands here. */
   @Nullable Amount amount() {
     int from = cursor.at();
+    if (cursor.says("(a )?fortnight")) {
+      return Amount.of(2, TimeUnit.WEEKS);
+    }
     Double count = count();
     TimeUnit unit = count == null ? null : unit();
     if (unit == null) {
@@ -74,16 +70,25 @@ final class TimeReader {
   }
 
   private @Nullable Double count() {
-    return cursor.silently("a") || cursor.silently("an") ? Double.valueOf(1) : number();
+    if (cursor.says("half an?")) {
+      return 0.5;
+    }
+    return cursor.says("an?|another") ? Double.valueOf(1) : numbers.number();
   }
 
   Amount requireAmount() {
     cursor.could("1 day");
     cursor.could("2 days");
     cursor.could("1 hour");
+    if (cursor.says("(a )?fortnight")) {
+      return Amount.of(2, TimeUnit.WEEKS);
+    }
     int from = cursor.at();
     Double count = count();
-    TimeUnit unit = count == null ? null : unit();
+    if (count == null) {
+      throw cursor.lost();
+    }
+    TimeUnit unit = unit();
     if (unit == null) {
       throw cursor.lost();
     }
@@ -95,8 +100,11 @@ final class TimeReader {
     for (TimeUnit unit : TimeUnit.values()) {
       cursor.could(unit.word() + "s");
     }
-    if (cursor.silently("working days") || cursor.silently("working day")) {
+    if (cursor.says("(working|business|work) ?days?")) {
       return TimeUnit.WORKING_DAYS;
+    }
+    if (cursor.says("full days?")) {
+      return TimeUnit.DAYS;
     }
     Matcher word = cursor.matches(UNIT);
     if (word == null) {
@@ -110,42 +118,126 @@ final class TimeReader {
         return unit;
       }
     }
-    if (said.equals("min") || said.equals("mins")) {
-      return TimeUnit.MINUTES;
+    switch (said) {
+      case "min", "mins" -> {
+        return TimeUnit.MINUTES;
+      }
+      case "hr", "hrs" -> {
+        return TimeUnit.HOURS;
+      }
+      default -> {
+        cursor.back(from);
+        return null;
+      }
+    }
+  }
+
+  /** "09:00", "9 am", "noon"; null if none stands here. */
+  @Nullable LocalTime time() {
+    int from = cursor.at();
+    requireHour(from);
+    if (cursor.says("(at )?(noon|midday)")) {
+      return LocalTime.NOON;
+    }
+    if (cursor.says("(at )?midnight")) {
+      return LocalTime.MIDNIGHT;
+    }
+    boolean at = cursor.says("at( about| around)?");
+    for (Pattern form : List.of(TIME, HOUR, OCLOCK)) {
+      Matcher time = cursor.matches(form);
+      if (time != null) {
+        return of(from, time);
+      }
+    }
+    requireHour(from);
+    Matcher bare = at ? bareHour() : null;
+    if (bare != null) {
+      return of(from, bare);
     }
     cursor.back(from);
     return null;
   }
 
-  /** "09:00", or null if none stands here. */
-  @Nullable LocalTime time() {
-    int from = cursor.at();
-    Matcher time = cursor.matches(TIME);
-    if (time == null) {
+  /** An hour in figures alone, if no unit follows: "at 9", "until 9". */
+  private @Nullable Matcher bareHour() {
+    int here = cursor.end();
+    Matcher bare = cursor.matches(BARE_HOUR);
+    if (bare == null
+        || cursor.sees("[a-z]|minutes?|mins?|hours?|days?|weeks?|months?|years?|d|w|h")) {
+      cursor.back(here);
       return null;
     }
+    return bare;
+  }
+
+  private LocalTime of(int from, Matcher time) {
     int hour = Integer.parseInt(time.group(1));
-    int minute = Integer.parseInt(time.group(2));
-    if (hour == 24 && minute == 0) {
-      return LocalTime.MIDNIGHT;
+    String minutes = time.group(2);
+    int minute = minutes.isEmpty() ? 0 : Integer.parseInt(minutes);
+    String half = time.group(3) == null ? "" : time.group(3).toLowerCase(Locale.ROOT);
+    if (half.isEmpty()) {
+      return hour == 24 && minute == 0
+          ? LocalTime.MIDNIGHT
+          : calendar(from, () -> LocalTime.of(hour, minute));
     }
-    return calendar(from, () -> LocalTime.of(hour, minute));
+    if (hour < 1 || hour > 12) {
+      throw new NotUnderstood("There is no such time or day.", from, cursor.end());
+    }
+    int noon = half.startsWith("p") ? 12 : 0;
+    return calendar(from, () -> LocalTime.of(hour % 12 + noon, minute));
+  }
+
+  /** "In the morning" is no time yet: which hour is meant is asked. */
+  private void requireHour(int from) {
+    for (PartOfDay part : PARTS) {
+      if (cursor.says(part.said())) {
+        int to = cursor.end();
+        boolean hourFollows = time() != null;
+        if (hourFollows) {
+          cursor.back(to);
+          return;
+        }
+        throw new NotUnderstood(
+            "Which hour is meant by %s?".formatted(Style.quoted(cursor.said(from, to))),
+            from,
+            to,
+            true,
+            hours(part, from, to));
+      }
+    }
+  }
+
+  private List<Suggestion> hours(PartOfDay part, int from, int to) {
+    return java.util.Arrays.stream(part.hours())
+        .mapToObj(hour -> "at %02d:00".formatted(hour))
+        .map(at -> new Suggestion(at, cursor.instead(from, to, at)))
+        .toList();
   }
 
   LocalTime requireTime() {
     cursor.could("09:00");
     LocalTime time = time();
     if (time == null) {
-      throw cursor.lost();
+      Matcher bare = bareHour();
+      if (bare == null) {
+        throw cursor.lost();
+      }
+      return of(cursor.at(), bare);
     }
     return time;
   }
 
-  /** "2027-03-01", or null if none stands here. */
-  @Nullable LocalDate date() {
+  /** A time of day if one stands here, else the usual one. */
+  LocalTime timeOrUsual() {
     int from = cursor.at();
-    Matcher date = cursor.matches(DATE);
-    return date == null ? null : calendar(from, () -> LocalDate.parse(date.group()));
+    cursor.silently(",");
+    cursor.could("at 09:00");
+    LocalTime time = time();
+    if (time == null) {
+      cursor.back(from);
+      return USUAL;
+    }
+    return time;
   }
 
   private <T> T calendar(int from, Supplier<T> make) {
@@ -156,19 +248,33 @@ final class TimeReader {
     }
   }
 
-  /** "09:00", "09:00 on Tue to Sat", "on Mondays 09:00"; null if none stands here. */
+  /**
+   * "09:00", "09:00 on Tue to Sat", "on Mondays 09:00", "on weekdays"; null if none stands here.
+   */
   @Nullable TimeOfDay timeOfDay() {
     int from = cursor.at();
-    Set<DayOfWeek> before = weekdays();
-    cursor.silently("at");
-    LocalTime time = before.isEmpty() ? time() : requireTime();
+    cursor.silently(",");
+    Set<DayOfWeek> before = dates.weekdays();
+    cursor.silently(",");
+    LocalTime time = before.isEmpty() ? time() : timeOrUsual();
     if (time == null) {
       cursor.back(from);
       return null;
     }
     Set<DayOfWeek> days = before.isEmpty() ? daysBehind() : before;
-    cursor.silently("their time");
+    cursor.says("(their|local) time");
     return new TimeOfDay(time, days);
+  }
+
+  /** The same, where an hour may stand alone: "until 9". */
+  @Nullable TimeOfDay momentAfterUntil() {
+    TimeOfDay moment = timeOfDay();
+    if (moment != null) {
+      return moment;
+    }
+    int from = cursor.at();
+    Matcher bare = bareHour();
+    return bare == null ? null : new TimeOfDay(of(from, bare), daysBehind());
   }
 
   private Set<DayOfWeek> daysBehind() {
@@ -176,112 +282,44 @@ final class TimeReader {
     if (!cursor.word("on")) {
       cursor.silently(",");
     }
-    Set<DayOfWeek> days = weekdays();
+    Set<DayOfWeek> days = dates.weekdays();
     if (days.isEmpty()) {
       cursor.back(from);
     }
     return days;
   }
 
-  /** "Mon", "Tue to Sat", "Mon, Wed and Fri"; empty if none stands here. */
-  Set<DayOfWeek> weekdays() {
-    Set<DayOfWeek> days = EnumSet.noneOf(DayOfWeek.class);
-    int from = cursor.at();
-    cursor.silently("on");
-    DayOfWeek day = weekday();
-    if (day == null) {
-      cursor.back(from);
-      return days;
-    }
-    days.add(day);
-    while (day != null) {
-      int here = cursor.at();
-      if (cursor.silently("to") || cursor.silently("-") || cursor.silently("\u2013")) {
-        DayOfWeek last = weekday();
-        for (DayOfWeek d = day; last != null && d != last; d = d.plus(1)) {
-          days.add(d);
-        }
-        day = last;
-      } else {
-        boolean more = cursor.silently(",") | cursor.silently("and");
-        day = more ? weekday() : null;
-      }
-      if (day == null) {
-        cursor.back(here);
-      } else {
-        days.add(day);
-      }
-    }
-    return days;
-  }
-
-  /** "Mon to Fri 08:00 to 18:00". */
+  /** "Mon to Fri 08:00 to 18:00", "on weekdays", "between 9 and 17". */
   SendWindow window() {
     int from = cursor.at();
     cursor.could("Mon to Fri 08:00 to 18:00");
-    Set<DayOfWeek> days = weekdays();
-    LocalTime opens = requireTime();
-    cursor.require("to");
-    LocalTime closes = requireTime();
-    return cursor.meaning(from, () -> new SendWindow(days, opens, closes));
-  }
-
-  /** "1st", "second", "last": which weekday of a month. */
-  int requireNth() {
-    for (int nth = 1; nth <= NTH.size(); nth++) {
-      List<String> ways = NTH.get(nth - 1);
-      if (cursor.any(ways.get(0), ways.get(1))) {
-        return nth;
-      }
+    Set<DayOfWeek> days = dates.weekdays();
+    boolean between = cursor.says("(, )?between|(, )?from");
+    if (!days.isEmpty() && !between && !hourStands()) {
+      return new SendWindow(days, LocalTime.MIDNIGHT, LocalTime.MIDNIGHT);
     }
-    cursor.require("last");
-    return WaitRule.UntilNthWeekday.LAST;
-  }
-
-  DayOfWeek requireWeekday() {
-    cursor.could("Tue");
-    DayOfWeek day = weekday();
-    if (day == null) {
+    LocalTime opens = requireTime();
+    if (!cursor.says("to|and|-|\u2013|until|till")) {
       throw cursor.lost();
     }
-    return day;
+    LocalTime closes = requireTime();
+    Set<DayOfWeek> behind = days.isEmpty() ? daysBehind() : days;
+    return cursor.meaning(from, () -> new SendWindow(behind, opens, closes));
   }
 
-  private @Nullable DayOfWeek weekday() {
-    for (DayOfWeek day : DayOfWeek.values()) {
-      String name = day.name().charAt(0) + day.name().substring(1).toLowerCase(Locale.ROOT);
-      if (cursor.silently(name.substring(0, 3))
-          || cursor.silently(name)
-          || cursor.silently(name + "s")) {
-        return day;
-      }
-    }
-    return null;
-  }
-
-  /** "3 days before", "on", "1 day after": days after; empty if none stands here. */
-  Optional<Integer> around() {
-    int from = cursor.at();
-    if (cursor.word("on")) {
-      return Optional.of(0);
-    }
-    cursor.could("3 days before");
-    Integer days = whole();
-    if (days != null && (cursor.word("days") || cursor.silently("day"))) {
-      if (cursor.word("before")) {
-        return Optional.of(-days);
-      }
-      if (cursor.word("after")) {
-        return Optional.of(days);
-      }
-    }
-    cursor.back(from);
-    return Optional.empty();
+  private boolean hourStands() {
+    int here = cursor.end();
+    boolean stands = time() != null || bareHour() != null;
+    cursor.back(here);
+    return stands;
   }
 
   int requireDays() {
-    int days = requireWhole("30 days");
-    if (!cursor.word("days") && !cursor.silently("day")) {
+    int days = numbers.requireWhole("30 days");
+    if (cursor.says("weeks?")) {
+      return days * 7;
+    }
+    if (!cursor.word("days") && !cursor.says("day")) {
       throw cursor.lost();
     }
     return days;

@@ -1,7 +1,6 @@
 package org.opentrellis.core.reading;
 
 import java.util.Collection;
-import java.util.Comparator;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -13,6 +12,12 @@ import org.jspecify.annotations.Nullable;
  */
 final class TypedText {
   private static final String OPENING = "\u201c\"";
+
+  /** Words that lead on to something that is not there yet. */
+  private static final Pattern DANGLING =
+      Pattern.compile("(?:and|or|then|but)\\s*(?:$|\\n)", Pattern.CASE_INSENSITIVE);
+
+  private static final Pattern SPACES = Pattern.compile("\\s+");
 
   private final String text;
   private int at;
@@ -51,10 +56,15 @@ final class TypedText {
 
   private int afterSpace(int from) {
     int place = from;
-    while (place < text.length() && Character.isWhitespace(text.charAt(place))) {
+    while (place < text.length() && isSpace(text.charAt(place))) {
       place++;
     }
     return place;
+  }
+
+  /** A new line is no space here: it ends a sentence. */
+  private static boolean isSpace(char c) {
+    return c != '\n' && Character.isWhitespace(c);
   }
 
   /** Reads some words, whatever their case, if they stand here. */
@@ -75,6 +85,11 @@ final class TypedText {
     return true;
   }
 
+  /** Reads words of a wording, if they stand here. */
+  boolean says(String wording) {
+    return matches(Wording.of(wording)) != null;
+  }
+
   /** Whether a word or a number goes on at a place; "2d" is two words. */
   private boolean joins(int end) {
     if (end == 0 || end >= text.length()) {
@@ -89,12 +104,18 @@ final class TypedText {
   /** Reads what a pattern fits, if it ends where a word ends. */
   @Nullable Matcher matches(Pattern pattern) {
     skipSpace();
-    Matcher matcher = pattern.matcher(text).region(at, text.length());
+    Matcher matcher = pattern.matcher(text).region(at, text.length()).useTransparentBounds(true);
     if (!matcher.lookingAt() || joins(matcher.end())) {
       return null;
     }
     at = matcher.end();
     return matcher;
+  }
+
+  /** Whether the next word is written small, as words of the language are. */
+  boolean atSmallLetter() {
+    skipSpace();
+    return at < text.length() && Character.isLowerCase(text.charAt(at));
   }
 
   boolean atQuote() {
@@ -130,19 +151,33 @@ final class TypedText {
   /** Reads the longest of some names, if one of them stands here as a whole. */
   Optional<String> oneOf(Collection<String> names, String... followers) {
     skipSpace();
-    Optional<String> longest =
-        names.stream()
-            .filter(one -> text.regionMatches(true, at, one, 0, one.length()))
-            .filter(one -> nameEnds(at + one.length(), followers))
-            .max(Comparator.comparingInt(String::length));
-    longest.ifPresent(one -> at += one.length());
+    int end = at;
+    Optional<String> longest = Optional.empty();
+    for (String name : names) {
+      int behind = behind(name);
+      if (behind > end && nameEnds(behind, followers)) {
+        end = behind;
+        longest = Optional.of(name);
+      }
+    }
+    at = end;
     return longest;
+  }
+
+  /** Where a name ends that stands here, or -1. */
+  private int behind(String name) {
+    // Most names begin otherwise: this is quicker than to look for all of one.
+    if (name.isEmpty() || !text.regionMatches(true, at, name, 0, 1)) {
+      return -1;
+    }
+    Matcher matcher = Wording.name(name).matcher(text).region(at, text.length());
+    return matcher.lookingAt() ? matcher.end() : -1;
   }
 
   /**
    * Reads a name without quotation marks, up to what follows; empty if there is none.
    *
-   * @param followers words before which it ends
+   * @param followers wordings before which it ends
    */
   String bareName(String... followers) {
     skipSpace();
@@ -150,36 +185,70 @@ final class TypedText {
     while (!nameEnds(end, followers)) {
       end++;
     }
-    String bare = text.substring(at, end).strip();
+    String bare = SPACES.matcher(text.substring(at, end).strip()).replaceAll(" ");
     at = bare.isEmpty() ? at : end;
     return bare;
   }
 
   /** Whether a name that is written without quotation marks ends at a place. */
   private boolean nameEnds(int end, String... followers) {
-    if (end >= text.length() || ",):;".indexOf(text.charAt(end)) >= 0) {
+    if (end >= text.length() || ",):;\n".indexOf(text.charAt(end)) >= 0 || endsSentence(end)) {
       return true;
     }
     if (!Character.isWhitespace(text.charAt(end))) {
       return false;
     }
     int next = afterSpace(end);
-    if (next == text.length() || ",)".indexOf(text.charAt(next)) >= 0) {
+    if (next == text.length() || ",)\n".indexOf(text.charAt(next)) >= 0) {
+      return true;
+    }
+    if (DANGLING.matcher(text).region(next, text.length()).lookingAt()) {
       return true;
     }
     for (String follower : followers) {
-      int after = next + follower.length();
-      if (text.regionMatches(true, next, follower, 0, follower.length()) && !joins(after)) {
+      Matcher matcher = Wording.of(follower).matcher(text).region(next, text.length());
+      if (matcher.useTransparentBounds(true).lookingAt()) {
         return true;
       }
     }
     return false;
   }
 
-  /** All that follows. */
+  /** Whether a full stop stands here: one that no letter or figure follows. */
+  private boolean endsSentence(int place) {
+    return text.charAt(place) == '.'
+        && (place + 1 == text.length() || Character.isWhitespace(text.charAt(place + 1)));
+  }
+
+  /** Reads what ends a sentence: a full stop, a semicolon, a new line. */
+  boolean sentenceEnd() {
+    int before = at;
+    skipSpace();
+    while (at < text.length() && (";\n".indexOf(text.charAt(at)) >= 0 || endsSentence(at))) {
+      at++;
+      skipSpace();
+    }
+    boolean ended = at > before && ";.\n".indexOf(lastBefore(at)) >= 0;
+    if (!ended) {
+      at = before;
+    }
+    return ended;
+  }
+
+  private char lastBefore(int place) {
+    int last = place - 1;
+    while (last > 0 && isSpace(text.charAt(last))) {
+      last--;
+    }
+    return text.charAt(last);
+  }
+
+  /** All that follows in the line. */
   String rest() {
-    String all = text.substring(at()).strip();
-    at = text.length();
+    int end = text.indexOf('\n', at());
+    int to = end < 0 ? text.length() : end;
+    String all = SPACES.matcher(text.substring(at, to).strip()).replaceAll(" ");
+    at = to;
     return all;
   }
 

@@ -234,7 +234,7 @@ public final class Sentences {
     Phrase who = who(step, way);
     boolean empty =
         step.ways().stream().anyMatch(one -> one.id().equals(way) && one.steps().isEmpty());
-    return empty ? who.and(": goes on below") : who;
+    return empty ? who.and(": straight on to what follows") : who;
   }
 
   /** The question or the share that a way can be given by; empty for otherwise. */

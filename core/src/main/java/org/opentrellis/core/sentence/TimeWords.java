@@ -42,7 +42,7 @@ final class TimeWords {
       }
       case WaitRule.AroundDate around ->
           Phrase.plain("Wait until ")
-              .andStrong(around(around.days()) + " ")
+              .andStrong(around(around.days()).replaceFirst("^on ", "") + " ")
               .and(style.name(around.field().value()))
               .andStrong(", " + around.at())
               .and(yearly(around.everyYear(), around.onFirstOfMarch()))
@@ -62,7 +62,7 @@ final class TimeWords {
   /** "3 days before", "on", "1 day after". */
   static String around(int days) {
     if (days == 0) {
-      return "on";
+      return "on the day of";
     }
     return days(Math.abs(days)) + (days < 0 ? " before" : " after");
   }

@@ -63,7 +63,7 @@ final class TriggerWords {
       case ReEntry.AfterHavingLeft afterHavingLeft -> Phrase.strong("again after having left");
       case ReEntry.AfterDays after ->
           Phrase.plain("again after ").andStrong(TimeWords.days(after.days()));
-      case ReEntry.EveryTime every -> Phrase.strong("every time, side by side");
+      case ReEntry.EveryTime every -> Phrase.strong("every time, even while inside");
     };
   }
 

@@ -58,7 +58,7 @@ class SeriesTest {
   void remindersStandBeforeTheDateAndOnIt() {
     List<String> said = said(series().remind("t", new FieldName("renewal"), new MessageId("m"), 7));
     assertThat(said.get(2)).isEqualTo("Wait until 7 days before renewal, 09:00");
-    assertThat(said.get(4)).isEqualTo("Wait until on renewal, 09:00");
+    assertThat(said.get(4)).isEqualTo("Wait until the day of renewal, 09:00");
     assertThat(said.get(5)).startsWith("Send");
   }
 }

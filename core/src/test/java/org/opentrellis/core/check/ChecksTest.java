@@ -51,9 +51,14 @@ import org.opentrellis.core.journey.ListName;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.MessageContent;
 import org.opentrellis.core.journey.MessageId;
+import org.opentrellis.core.journey.Operand;
+import org.opentrellis.core.journey.Operator;
 import org.opentrellis.core.journey.Otherwise;
+import org.opentrellis.core.journey.ProductName;
+import org.opentrellis.core.journey.Purchases;
 import org.opentrellis.core.journey.Purpose;
 import org.opentrellis.core.journey.ReEntry;
+import org.opentrellis.core.journey.RecordChange;
 import org.opentrellis.core.journey.SegmentName;
 import org.opentrellis.core.journey.SplitArm;
 import org.opentrellis.core.journey.Step;
@@ -110,6 +115,12 @@ class ChecksTest {
 
   private static Journey triggered(Trigger... triggers) {
     return of(Purpose.OTHER, triggers);
+  }
+
+  private static Step day(String id, int day) {
+    return new Step.Wait(
+        new StepId(id),
+        new WaitRule.UntilDay(day, Optional.of(LocalTime.of(9, 0)), new IfPast.GoOn()));
   }
 
   private static Step ask(String id, Condition condition) {
@@ -375,6 +386,60 @@ class ChecksTest {
     Journey repeats = journey(send("a")).edit().reEntry(new ReEntry.EveryTime()).done();
     fixed("welcome-repeats", repeats);
     assertThat(find("welcome-repeats", journey(send("a")))).isEmpty();
+    Journey meant = journey(send("a")).edit().reEntry(new ReEntry.AfterHavingLeft()).done();
+    assertThat(find("welcome-repeats", meant)).as("who comes back is meant to").isEmpty();
+  }
+
+  @Test
+  void aDateThatReturnsForPeopleWhoMayNot() {
+    Trigger yearly =
+        new Trigger.DateComes(new FieldName("renewal"), -30, LocalTime.of(9, 0), true, false);
+    Journey once = of(Purpose.DATE_BASED, yearly);
+    Finding finding = fixed("only-one-year", once);
+    assertThat(finding.fix().orElseThrow().mended().reEntry())
+        .isEqualTo(new ReEntry.AfterDays(300));
+    Trigger never =
+        new Trigger.DateComes(new FieldName("renewal"), -30, LocalTime.of(9, 0), false, false);
+    assertThat(find("only-one-year", of(Purpose.DATE_BASED, never))).isEmpty();
+  }
+
+  @Test
+  void whoWasUnsubscribedGetsNothingMore() {
+    Step gone = new Step.Change(new StepId("u"), List.of(new RecordChange.Unsubscribe()));
+    fixed("steps-behind-finish", journey(gone, send("a")));
+    assertThat(find("steps-behind-finish", journey(send("a"), gone))).isEmpty();
+  }
+
+  @Test
+  void whatNobodyIsAssumedToDo() {
+    Purchases kits =
+        new Purchases(Optional.of(new ProductName("Hive kit")), Optional.empty(), Optional.empty());
+    Journey asks = journey(ask("q", new Condition.Bought(kits, Optional.empty())));
+    Finding finding = find("not-assumed", asks).get(0);
+    assertThat(finding.step()).contains(new StepId("q"));
+    assertThat(finding.sentence()).startsWith("Nobody buys \u201cHive kit\u201d in a dry run");
+    Journey any = journey(ask("q", new Condition.Bought(Purchases.ANY, Optional.empty())));
+    assertThat(find("not-assumed", any)).isEmpty();
+    Condition city = new Condition.Field(new FieldName("city"), Operator.IS_EMPTY, List.of());
+    Journey field = journey(ask("q", city));
+    assertThat(find("not-assumed", field)).hasSize(1);
+    Step sets =
+        new Step.Change(
+            new StepId("s"),
+            List.of(new RecordChange.SetField(new FieldName("city"), new Operand.Words("L"))));
+    assertThat(find("not-assumed", journey(sets, ask("q", city)))).isEmpty();
+  }
+
+  @Test
+  void aDayThatIsPast() {
+    Step third = day("third", 3);
+    fires(
+        "day-is-past",
+        journey(third, send("a"), day("first", 1), send("b")),
+        journey(day("first", 1), send("a"), third));
+    Step asks = branch("q", opened("a"), null, List.of(day("in", 2)), List.of(day("else", 4)));
+    assertThat(find("day-is-past", journey(send("a"), third, asks)).get(0).step())
+        .contains(new StepId("in"));
   }
 
   @Test

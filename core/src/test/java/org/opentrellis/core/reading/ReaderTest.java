@@ -6,8 +6,8 @@ import static org.opentrellis.core.testing.Steps.journey;
 import static org.opentrellis.core.testing.Steps.opened;
 import static org.opentrellis.core.testing.Steps.tag;
 
+import java.time.LocalDate;
 import java.util.List;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -35,7 +35,12 @@ class ReaderTest {
           Step.SendEmail.of(new StepId("second"), new MessageId("kits")));
 
   private static Reading add(String below, String text) {
-    return new Reader(JOURNEY, MESSAGES, List.of("Season"), KnownNames.in(List.of(JOURNEY)))
+    return new Reader(
+            JOURNEY,
+            MESSAGES,
+            List.of("Season"),
+            KnownNames.in(List.of(JOURNEY)),
+            LocalDate.of(2026, 11, 29))
         .add(below, text, text.length());
   }
 
@@ -76,8 +81,8 @@ class ReaderTest {
         "branch has in the cart something from Hives for at least 100|Branch on have in the cart something from Hives for at least 100.00",
         "branch they do not have in the cart Hive kit|Branch on do not have in the cart Hive kit",
         "branch came by an order of Hive kit|Branch on came by an order of Hive kit",
-        "starts when someone has event course booked with level contains \u201cbegin\u201d|Starts when someone has event course booked with level contains \u201cbegin\u201d, once per person",
-        "starts when someone submits form Planner, once per person|Starts when someone submits form Planner, once per person",
+        "starts only when someone has event course booked with level contains \u201cbegin\u201d|Starts when someone has event course booked with level contains \u201cbegin\u201d, once per person",
+        "starts only when someone submits form Planner, once per person|Starts when someone submits form Planner, once per person",
         "leave when they bought anything|Leave as soon as they bought anything",
         "send only Mon to Fri 08:00 to 18:00|Send only Mon to Fri 08:00 to 18:00",
         "at most 3 emails in 7 days|At most 3 emails in 7 days from all journeys; one too many waits",
@@ -96,7 +101,7 @@ class ReaderTest {
         "snd hive planner|0|3|\u201csnd\u201d is not understood here.",
         "wait until 2027-02-30 08:00|11|21|There is no such time or day.",
         "send \u201chive planner|5|18|The quotation that begins here has no end.",
-        "branch|6|6|The sentence is not finished.",
+        "branch|6|6|The sentence is not finished: here could stand",
         "all times are in Bee/Hive|17|25|There is no time zone \u201cBee/Hive\u201d.",
         "finish now|7|10|\u201cnow\u201d is not understood here.",
       })
@@ -115,9 +120,10 @@ class ReaderTest {
   }
 
   @Test
-  void aMessageThatIsNotThereIsNamedSoThatItCanBeWritten() {
-    assertThat(refused(add("second", "send Meet a keeper")).missing())
-        .isEqualTo(Optional.of(new Reading.Missing("Meet a keeper", false)));
+  void aMessageThatIsNotThereIsBroughtAlong() {
+    Reading.Understood read = (Reading.Understood) add("second", "send Meet a keeper").result();
+    assertThat(read.written()).extracting(Message::name).containsExactly("Meet a keeper");
+    assertThat(understood(add("second", "send Meet a keeper"))).isEqualTo("Send Meet a keeper");
   }
 
   @Test
@@ -133,7 +139,13 @@ class ReaderTest {
 
   @Test
   void anotherQuestionKeepsTheArms() {
-    Reader reader = new Reader(JOURNEY, MESSAGES, List.of(), KnownNames.in(List.of(JOURNEY)));
+    Reader reader =
+        new Reader(
+            JOURNEY,
+            MESSAGES,
+            List.of(),
+            KnownNames.in(List.of(JOURNEY)),
+            LocalDate.of(2026, 11, 29));
     Reading.Understood read =
         (Reading.Understood) reader.replace("b", "branch on clicked", 17).result();
     Step.Branch branch = read.journey().only(Step.Branch.class).get(0);

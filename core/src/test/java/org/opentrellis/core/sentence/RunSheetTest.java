@@ -75,7 +75,7 @@ class RunSheetTest {
             "Wait 2 days",
             "Wait until 09:00 their time",
             "Branch on opened \u201cHello\u201d, waiting up to 1 day",
-            "  A: if so: goes on below",
+            "  A: if so: straight on to what follows",
             "  B: otherwise",
             "    B: Send Hello, new subject",
             "    B: Finish the journey");
@@ -205,7 +205,7 @@ class RunSheetTest {
             - Branch on opened **“Hello”** `b`
               - *arm A*: if so `b-a`
                 - Tag **x\\_y** `t`
-              - *arm B*: otherwise: goes on below `b-else`
+              - *arm B*: otherwise: straight on to what follows `b-else`
 
             Goal: bought **anything** within **30 days**, leave when met
             """);
