@@ -4,8 +4,16 @@ import {
   QueryClient,
   queryOptions,
 } from '@tanstack/vue-query'
-import { answerOf, api } from './client'
+import { answerOf, api, Refused } from './client'
 import type { BehaviourDocument, CohortPlan, ComparedBy, RunMeasures, Walker } from './types'
+
+/**
+ * What fails says so at once; to try again is up to whoever reads it. Only while the data is being
+ * opened anew, which takes a moment, is it asked for again.
+ */
+function untilReopened(tries: number, failure: unknown): boolean {
+  return tries < 10 && failure instanceof Refused && failure.problem.code === 'storage-reopening'
+}
 
 /**
  * What the server knows, by what it is asked for. Answers are kept and shared: whoever shows the
@@ -14,8 +22,12 @@ import type { BehaviourDocument, CohortPlan, ComparedBy, RunMeasures, Walker } f
  */
 export const queryClient = new QueryClient({
   defaultOptions: {
-    // What fails says so at once; to try again is up to whoever reads it.
-    queries: { retry: false, refetchOnWindowFocus: false, networkMode: 'always' },
+    queries: {
+      retry: untilReopened,
+      retryDelay: 500,
+      refetchOnWindowFocus: false,
+      networkMode: 'always',
+    },
     mutations: { networkMode: 'always' },
   },
 })

@@ -28,6 +28,8 @@ const OPTIONS = [
   { field: 'sender', name: 'from a sender of its own', schema: { type: 'string' } },
 ] as const
 
+const INTO = { anyOf: [part('JourneyName'), { type: 'null' }] }
+
 const emails = computed(() =>
   allSteps(props.journey.body)
     .filter((step) => step.kind === 'sendEmail' || step.kind === 'sendText')
@@ -40,6 +42,10 @@ function set(change: Partial<JourneyDocument>) {
 
 function setTrigger(index: number, trigger: TriggerDocument) {
   set({ triggers: props.journey.triggers.with(index, trigger) })
+}
+
+function setRule(index: number, rule: JourneyDocument['leaveWhen'][number]) {
+  set({ leaveWhen: props.journey.leaveWhen.with(index, rule) })
 }
 
 function setName(event: Event) {
@@ -145,11 +151,20 @@ function setName(event: Event) {
       <span class="w-16 pt-1.5 text-ink2">Leaves</span>
       <div class="flex flex-1 flex-col gap-2">
         <span v-for="(rule, i) in journey.leaveWhen" :key="i" class="flex items-start gap-1.5">
-          <ConditionEditor
-            :condition="rule"
-            :emails="emails"
-            @change="set({ leaveWhen: journey.leaveWhen.with(i, $event) })"
-          />
+          <span class="flex flex-col gap-1.5">
+            <ConditionEditor
+              :condition="rule.when"
+              :emails="emails"
+              @change="setRule(i, { ...rule, when: $event })"
+            />
+            <PartEditor
+              :schema="INTO"
+              :value="rule.into"
+              label="into another journey"
+              :emails="[]"
+              @change="setRule(i, { ...rule, into: $event as string | null })"
+            />
+          </span>
           <button
             type="button"
             class="button button-small mt-0.5"
@@ -162,7 +177,7 @@ function setName(event: Event) {
         <button
           type="button"
           class="button button-small self-start"
-          @click="set({ leaveWhen: [...journey.leaveWhen, BOUGHT] })"
+          @click="set({ leaveWhen: [...journey.leaveWhen, { when: BOUGHT, into: null }] })"
         >
           Add a rule for leaving
         </button>

@@ -131,8 +131,8 @@ class RunStore {
     return new KeptRun.Part(
         row.journeyId(),
         row.journeyVersion(),
-        Documents.readJourney(Json.tree(row.document()), catalogue),
-        Documents.readBehaviour(Json.tree(row.behaviour())));
+        Documents.readKeptJourney(row.document(), catalogue),
+        Documents.readKeptBehaviour(row.behaviour()));
   }
 
   private static CohortPlan cohort(RunRow row, List<KeptRun.Part> parts) {

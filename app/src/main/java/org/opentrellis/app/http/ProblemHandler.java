@@ -2,6 +2,7 @@ package org.opentrellis.app.http;
 
 import java.io.IOException;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.storage.StorageTrouble;
 import org.opentrellis.app.storage.StorageWatch;
@@ -15,6 +16,7 @@ import org.springframework.beans.TypeMismatchException;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
 import org.springframework.http.MediaType;
@@ -117,21 +119,21 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
 
   /** Either the disk is to blame, or we are. */
   @ExceptionHandler
-  ProblemDetail unexpected(Exception failure) {
+  ProblemDetail unexpected(Exception failure, HttpMethod method) {
     if (BodyLimit.exceeded(failure)) {
       return BodyLimit.tooLarge();
     }
-    return storage
-        .failed(failure)
-        .map(
-            kind ->
-                detail(
-                    kind == StorageTrouble.Kind.REOPENING
-                        ? HttpStatus.SERVICE_UNAVAILABLE
-                        : HttpStatus.INSUFFICIENT_STORAGE,
-                    kind.code(),
-                    kind.sentence()))
-        .orElseGet(() -> ourMistake(failure));
+    Optional<StorageTrouble.Kind> trouble =
+        method == HttpMethod.GET ? storage.failedReading(failure) : storage.failed(failure);
+    return trouble.map(ProblemHandler::storageTrouble).orElseGet(() -> ourMistake(failure));
+  }
+
+  private static ProblemDetail storageTrouble(StorageTrouble.Kind kind) {
+    HttpStatus status =
+        kind == StorageTrouble.Kind.REOPENING
+            ? HttpStatus.SERVICE_UNAVAILABLE
+            : HttpStatus.INSUFFICIENT_STORAGE;
+    return detail(status, kind.code(), kind.sentence());
   }
 
   private static ProblemDetail ourMistake(Throwable failure) {

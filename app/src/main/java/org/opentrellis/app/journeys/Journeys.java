@@ -170,7 +170,7 @@ public class Journeys {
   private SaveLost lost(long id, int readAt, Journey journey, Catalogue catalogue) {
     List<String> changedHere =
         versions.find(id, readAt).stream()
-            .map(row -> Documents.readJourney(Json.tree(row.document()), catalogue))
+            .map(row -> Documents.readKeptJourney(row.document(), catalogue))
             .flatMap(base -> JourneyDifference.between(base, journey, catalogue).stream())
             .filter(line -> line.kind() != DifferenceLine.Kind.SAME)
             .map(DifferenceLine::row)

@@ -6,8 +6,6 @@ import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.format.Documents;
-import org.opentrellis.core.format.FirstVersion;
-import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
 
@@ -38,8 +36,8 @@ public record KeptJourney(
         row.id(),
         row.version(),
         row.savedAt(),
-        Documents.readJourney(FirstVersion.journey(Json.tree(row.document())), catalogue),
-        Documents.readBehaviour(FirstVersion.behaviour(Json.tree(row.behaviour()))),
+        Documents.readKeptJourney(row.document(), catalogue),
+        Documents.readKeptBehaviour(row.behaviour()),
         row.behaviourVersion(),
         row.archived(),
         row.starter());

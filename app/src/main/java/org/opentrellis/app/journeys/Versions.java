@@ -9,8 +9,6 @@ import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.http.GivenName;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.core.format.Documents;
-import org.opentrellis.core.format.FirstVersion;
-import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.problem.ProblemsFound;
@@ -72,8 +70,7 @@ class Versions {
     Journey now = journeys.find(journey).journey();
     VersionRow row = row(journey, version);
     Catalogue catalogue = catalogues.current();
-    Journey then =
-        Documents.readJourney(FirstVersion.journey(Json.tree(row.document())), catalogue);
+    Journey then = Documents.readKeptJourney(row.document(), catalogue);
     return new VersionView.WholeVersion(
         version, Documents.write(then), JourneyDifference.between(then, now, catalogue));
   }

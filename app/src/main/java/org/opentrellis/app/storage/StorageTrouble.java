@@ -67,6 +67,18 @@ public final class StorageTrouble extends RuntimeException {
     return found;
   }
 
+  /** Whether it was the database that failed, and not a file that we write ourselves. */
+  static boolean ofDatabase(Throwable failure) {
+    int depth = 0;
+    for (Throwable cause = failure; cause != null && depth < 30; cause = cause.getCause()) {
+      if (cause instanceof SQLException) {
+        return true;
+      }
+      depth++;
+    }
+    return false;
+  }
+
   private static Optional<Kind> of(Throwable cause) {
     if (cause instanceof StorageTrouble trouble) {
       return Optional.of(trouble.kind());

@@ -71,6 +71,15 @@ public class StorageWatch {
     return kind;
   }
 
+  /**
+   * As {@link #failed}, of somebody who only reads: what is written meanwhile may have closed the
+   * database under the reader, who has nothing to make room for and is let in again at once.
+   */
+  public Optional<StorageTrouble.Kind> failedReading(Throwable failure) {
+    return failed(failure)
+        .map(kind -> StorageTrouble.ofDatabase(failure) ? StorageTrouble.Kind.REOPENING : kind);
+  }
+
   private void openAnew() {
     HikariPoolMXBean connections = pool.getHikariPoolMXBean();
     if (connections != null) {

@@ -13,6 +13,7 @@ import org.junit.jupiter.api.Test;
 import org.opentrellis.app.storage.StorageTrouble;
 import org.opentrellis.app.storage.StorageWatch;
 import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpMethod;
 import org.springframework.http.ProblemDetail;
 
 /** What is told of a fault of ours, and of the disk's. */
@@ -27,7 +28,8 @@ class ProblemHandlerTest {
     log.start();
     Logger logger = (Logger) LoggerFactory.getLogger(Incident.class);
     logger.addAppender(log);
-    ProblemDetail answer = handler.unexpected(new IllegalStateException("a secret of ours"));
+    ProblemDetail answer =
+        handler.unexpected(new IllegalStateException("a secret of ours"), HttpMethod.PUT);
     logger.detachAppender(log);
     assertThat(answer.getStatus()).isEqualTo(500);
     String number = String.valueOf(answer.getProperties().get("incident"));
@@ -41,7 +43,7 @@ class ProblemHandlerTest {
   @Test
   void aFullDiskIsNoFaultOfOursAndSaysWhatToDo() {
     when(storage.failed(any())).thenReturn(Optional.of(StorageTrouble.Kind.DISK_FULL));
-    ProblemDetail answer = handler.unexpected(new IllegalStateException());
+    ProblemDetail answer = handler.unexpected(new IllegalStateException(), HttpMethod.PUT);
     assertThat(answer.getStatus()).isEqualTo(507);
     assertThat(answer.getProperties()).containsEntry("code", "disk-full");
     assertThat(answer.getDetail()).contains("Nothing was saved. Make room on it");

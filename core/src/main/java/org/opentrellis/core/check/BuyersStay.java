@@ -40,7 +40,8 @@ final class BuyersStay implements Check {
   }
 
   private static boolean leavesWhenBought(Journey journey) {
-    return journey.leaveWhen().stream()
+    return journey
+        .leaveConditions()
         .flatMap(Condition::all)
         .anyMatch(Condition.Bought.class::isInstance);
   }

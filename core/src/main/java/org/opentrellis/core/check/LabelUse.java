@@ -52,7 +52,7 @@ final class LabelUse {
   static Stream<Condition> askedByRules(Journey journey) {
     return Stream.of(
             journey.entryFilter().stream(),
-            journey.leaveWhen().stream(),
+            journey.leaveConditions(),
             journey.goal().map(Goal::what).stream(),
             journey.secondaryGoals().stream().map(SecondaryGoal::what))
         .flatMap(all -> all);

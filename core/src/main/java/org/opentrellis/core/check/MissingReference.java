@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.opentrellis.core.journey.Condition;
+import org.opentrellis.core.journey.JourneyName;
 import org.opentrellis.core.journey.LinkName;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.SegmentName;
@@ -23,10 +24,14 @@ final class MissingReference implements Check {
         .journey()
         .triggers()
         .forEach(trigger -> ofTrigger(trigger, context).ifPresent(findings::add));
-    context
-        .journey()
-        .entryFilter()
-        .ifPresent(filter -> segments(filter, context).forEach(s -> findings.add(finding(s))));
+    LabelUse.askedByRules(context.journey())
+        .flatMap(rule -> segments(rule, context))
+        .distinct()
+        .forEach(segment -> findings.add(finding(segment)));
+    context.journey().leaveWhen().stream()
+        .flatMap(rule -> rule.into().stream())
+        .filter(into -> missing(into, context))
+        .forEach(into -> findings.add(Findings.error(CODE, noJourney(into))));
     context.expanded().steps().forEach(step -> findings.addAll(ofStep(step, context)));
     return findings;
   }
@@ -58,11 +63,8 @@ final class MissingReference implements Check {
       findings.add(
           at(step, "There is no strand \u201c%s\u201d to go through.".formatted(include.strand())));
     }
-    if (step instanceof Step.HandOver over && missing(over, context)) {
-      findings.add(
-          at(
-              step,
-              "There is no journey \u201c%s\u201d to hand over to.".formatted(over.journey())));
+    if (step instanceof Step.HandOver over && missing(over.journey(), context)) {
+      findings.add(at(step, noJourney(over.journey())));
     }
     for (Condition condition : step.conditions()) {
       segments(condition, context)
@@ -85,8 +87,12 @@ final class MissingReference implements Check {
     return Findings.error(CODE, step.id(), sentence);
   }
 
-  private static boolean missing(Step.HandOver over, CheckContext context) {
-    return context.all().noneMatch(one -> one.name().equals(over.journey()));
+  private static boolean missing(JourneyName name, CheckContext context) {
+    return context.all().noneMatch(one -> one.name().equals(name));
+  }
+
+  private static String noJourney(JourneyName name) {
+    return "There is no journey \u201c%s\u201d to hand over to.".formatted(name);
   }
 
   private static Stream<SegmentName> segments(Condition condition, CheckContext context) {

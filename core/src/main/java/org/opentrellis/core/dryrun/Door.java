@@ -71,6 +71,6 @@ record Door(int program, List<Trigger> all, int[] triggers, String prefix) {
   }
 
   private static boolean leads(Program from, Program to) {
-    return from.steps().stream().anyMatch(step -> Leads.leads(step, to.journey()));
+    return Leads.leads(from.journey(), to.journey());
   }
 }

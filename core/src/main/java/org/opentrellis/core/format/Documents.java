@@ -34,7 +34,7 @@ public final class Documents {
     JsonNode tree = Json.tree(text);
     try {
       Problems problems = new Problems();
-      JsonNode filled = TypicalValues.fillFile(SecondVersion.file(tree));
+      JsonNode filled = TypicalValues.fillFile(ThirdVersion.file(SecondVersion.file(tree)));
       Optional<Object> read = new DocumentReader(problems).read(filled, JourneyFile.class, "");
       problems.throwIfAny();
       JourneyFile file = (JourneyFile) read.orElseThrow();
@@ -68,6 +68,16 @@ public final class Documents {
     return journey;
   }
 
+  /**
+   * A journey as it was kept, in whatever version of the format.
+   *
+   * @throws ProblemsFound with every problem and its place
+   */
+  public static Journey readKeptJourney(String kept, Catalogue catalogue) {
+    JsonNode journey = ThirdVersion.journey(FirstVersion.journey(Json.tree(kept)));
+    return readJourney(journey, catalogue);
+  }
+
   /** With everything said, also what is empty. */
   public static JsonNode write(Journey journey) {
     return new DocumentWriter(true).write(journey, Journey.class);
@@ -80,6 +90,11 @@ public final class Documents {
    */
   public static Behaviour readBehaviour(JsonNode given) {
     return read(TypicalValues.fillBehaviour(given), Behaviour.class);
+  }
+
+  /** Assumptions as they were kept, in whatever version of the format. */
+  public static Behaviour readKeptBehaviour(String kept) {
+    return readBehaviour(FirstVersion.behaviour(Json.tree(kept)));
   }
 
   public static JsonNode write(Behaviour behaviour) {

@@ -9,13 +9,13 @@ import tools.jackson.databind.node.ObjectNode;
  * Turns documents that were kept in the first version of the format into this one's. They are known
  * by their re-entry rule, which was a word then, and by groups whose keenness was a number.
  */
-public final class FirstVersion {
+final class FirstVersion {
   private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
 
   private FirstVersion() {}
 
   /** A journey of either version in this version. */
-  public static JsonNode journey(JsonNode given) {
+  static JsonNode journey(JsonNode given) {
     if (!given.path("reEntry").isString()) {
       return given;
     }
@@ -86,7 +86,7 @@ public final class FirstVersion {
   }
 
   /** Assumptions of either version in this version. */
-  public static JsonNode behaviour(JsonNode given) {
+  static JsonNode behaviour(JsonNode given) {
     JsonNode behaviour = given.deepCopy();
     for (JsonNode group : behaviour.path("groups")) {
       if (group instanceof ObjectNode fields && fields.path("keenness").isNumber()) {

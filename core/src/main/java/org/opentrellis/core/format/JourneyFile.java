@@ -26,12 +26,12 @@ public record JourneyFile(
     List<Strand> strands,
     List<Segment> segments,
     Optional<Behaviour> behaviour) {
-  public static final int VERSION = 3;
+  public static final int VERSION = 4;
 
   public JourneyFile {
     if (version != VERSION) {
       throw new Refused(
-          "this file is of version %d of the format, and only versions 2 and %d can be read"
+          "this file is of version %d of the format, and only versions 2 to %d can be read"
               .formatted(version, VERSION));
     }
     messages = List.copyOf(messages);

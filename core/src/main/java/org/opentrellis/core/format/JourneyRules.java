@@ -40,7 +40,7 @@ final class JourneyRules {
     rules.atMost(journey.triggers().size(), MOST_TRIGGERS, "triggers", place + "/triggers");
     journey.entryFilter().ifPresent(filter -> rules.onRecordOnly(filter, place + "/entryFilter"));
     for (int i = 0; i < journey.leaveWhen().size(); i++) {
-      rules.condition(journey.leaveWhen().get(i), place + "/leaveWhen/" + i);
+      rules.condition(journey.leaveWhen().get(i).when(), place + "/leaveWhen/" + i + "/when");
     }
     journey.goal().ifPresent(goal -> rules.condition(goal.what(), place + "/goal/what"));
     for (int i = 0; i < journey.secondaryGoals().size(); i++) {

@@ -7,7 +7,7 @@ import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Turns documents of the second version of the format into this one's. A message had a channel
+ * Turns documents of the second version of the format into the third's. A message had a channel
  * then, and a subject that held a text's words; now it has a content.
  */
 final class SecondVersion {
@@ -15,13 +15,13 @@ final class SecondVersion {
 
   private SecondVersion() {}
 
-  /** A journey file of either version in this version. */
+  /** A journey file of the second version in the third. */
   static JsonNode file(JsonNode given) {
     if (!given.path("version").isInt() || given.get("version").intValue() != NUMBER) {
       return given;
     }
     ObjectNode file = (ObjectNode) catalogue(given).deepCopy();
-    file.put("version", JourneyFile.VERSION);
+    file.put("version", NUMBER + 1);
     return file;
   }
 

@@ -16,8 +16,8 @@ import org.opentrellis.core.problem.Refused;
  * @param triggers what brings people in; none while it is being planned
  * @param entryFilter who of them may enter
  * @param reEntry whether they may come again
- * @param leaveWhen people leave as soon as one of these holds; unsubscribing, a dead address and
- *     being erased always end a journey
+ * @param leaveWhen people leave as soon as one of these holds, and some change over into another
+ *     journey; unsubscribing, a dead address and being erased always end a journey
  * @param goal what it is for, if that is said
  * @param secondaryGoals what else it is for; at most 5, each of them once
  * @param sendWindow when its emails and texts may go out; empty for always
@@ -33,7 +33,7 @@ public record Journey(
     List<Trigger> triggers,
     Optional<Condition> entryFilter,
     ReEntry reEntry,
-    List<Condition> leaveWhen,
+    List<LeaveRule> leaveWhen,
     Optional<Goal> goal,
     List<SecondaryGoal> secondaryGoals,
     Optional<SendWindow> sendWindow,
@@ -87,6 +87,11 @@ public record Journey(
   /** The steps that send something, in the order of the run sheet. */
   public List<Step.Send> sends() {
     return only(Step.Send.class);
+  }
+
+  /** The conditions by which people leave. */
+  public Stream<Condition> leaveConditions() {
+    return leaveWhen.stream().map(LeaveRule::when);
   }
 
   /** The name that others hand people over by. */

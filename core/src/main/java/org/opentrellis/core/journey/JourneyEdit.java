@@ -13,7 +13,7 @@ public final class JourneyEdit {
   private List<Trigger> triggers;
   private Optional<Condition> entryFilter;
   private ReEntry reEntry;
-  private List<Condition> leaveWhen;
+  private List<LeaveRule> leaveWhen;
   private Optional<Goal> goal;
   private List<SecondaryGoal> secondaryGoals;
   private Optional<SendWindow> sendWindow;
@@ -69,7 +69,7 @@ public final class JourneyEdit {
     return this;
   }
 
-  public JourneyEdit leaveWhen(List<Condition> other) {
+  public JourneyEdit leaveWhen(List<LeaveRule> other) {
     leaveWhen = other;
     return this;
   }

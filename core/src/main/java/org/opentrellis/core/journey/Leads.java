@@ -4,6 +4,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * How a journey may bring people into others before any wait: by handing over, or by a tag or list
@@ -26,7 +27,24 @@ public record Leads(
   public static Leads of(Journey journey) {
     Set<Name> atOnce = new HashSet<>();
     collect(journey.body(), atOnce);
+    for (LeaveRule rule : journey.leaveWhen()) {
+      if (mayHoldOnEntry(rule.when())) {
+        rule.into().ifPresent(atOnce::add);
+      }
+    }
     return of(journey, atOnce);
+  }
+
+  /** Whether people may come in of whom it is true already; what happens afterwards is not. */
+  private static boolean mayHoldOnEntry(Condition condition) {
+    return switch (condition) {
+      case Condition.AboutEmail mail -> false;
+      case Condition.Bought bought -> bought.within().isPresent();
+      case Condition.Happened happened -> happened.within().isPresent();
+      case Condition.All all -> all.parts().stream().allMatch(Leads::mayHoldOnEntry);
+      case Condition.Any any -> any.parts().stream().anyMatch(Leads::mayHoldOnEntry);
+      default -> true;
+    };
   }
 
   private static Leads of(Journey journey, Set<Name> setOff) {
@@ -67,9 +85,14 @@ public record Leads(
     return true;
   }
 
-  /** Whether a step brings people into a journey. */
-  public static boolean leads(Step step, Journey to) {
-    return of(to, setOffBy(step)).to(of(to, Set.of()));
+  /** Whether a journey brings people into another, at whatever time. */
+  public static boolean leads(Journey from, Journey to) {
+    Set<Name> setOff =
+        Stream.concat(
+                from.leaveWhen().stream().flatMap(rule -> rule.into().stream()),
+                from.steps().flatMap(step -> setOffBy(step).stream()))
+            .collect(Collectors.toSet());
+    return of(to, setOff).to(of(to, Set.of()));
   }
 
   /** The journey that a step hands over to, or the tags and lists that it sets. */

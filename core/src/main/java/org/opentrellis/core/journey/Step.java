@@ -48,8 +48,14 @@ public sealed interface Step
 
   /** This step and every step inside it, in the order of the run sheet. */
   default Stream<Step> all() {
-    return Stream.concat(
-        Stream.of(this), ways().stream().flatMap(way -> way.steps().stream()).flatMap(Step::all));
+    List<Step> all = new ArrayList<>();
+    collect(this, all);
+    return all.stream();
+  }
+
+  private static void collect(Step step, List<Step> all) {
+    all.add(step);
+    step.ways().forEach(way -> way.steps().forEach(inside -> collect(inside, all)));
   }
 
   /** Every id that this step gives: its own, its variants' and its ways'. */

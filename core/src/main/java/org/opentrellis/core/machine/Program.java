@@ -14,6 +14,7 @@ import org.opentrellis.core.journey.FrequencyGuard;
 import org.opentrellis.core.journey.Goal;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.JourneyName;
+import org.opentrellis.core.journey.LeaveRule;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.Operand;
 import org.opentrellis.core.journey.ReEntry;
@@ -45,6 +46,10 @@ public final class Program {
   private final int handOverEntrance;
   private final @Nullable Question entryFilter;
   private final Question[] leaveRules;
+
+  /** By leave rule, the number of the journey that it hands over to, or -1. */
+  private final int[] leadsInto;
+
   private final @Nullable Aim goal;
   private final Aim[] secondaryGoals;
   private final boolean leavesAtGoal;
@@ -67,7 +72,9 @@ public final class Program {
     this.entrances = Entrance.of(journey, vocabulary, questions);
     this.handOverEntrance = handOverEntrance(entrances);
     this.entryFilter = journey.entryFilter().map(questions::compile).orElse(null);
-    this.leaveRules = journey.leaveWhen().stream().map(questions::compile).toArray(Question[]::new);
+    this.leaveRules = journey.leaveConditions().map(questions::compile).toArray(Question[]::new);
+    this.leadsInto =
+        journey.leaveWhen().stream().mapToInt(rule -> into(rule, vocabulary)).toArray();
     this.goal = journey.goal().map(aim -> Aim.of(aim, questions)).orElse(null);
     this.secondaryGoals =
         journey.secondaryGoals().stream().map(aim -> Aim.of(aim, questions)).toArray(Aim[]::new);
@@ -78,6 +85,10 @@ public final class Program {
     this.nodes = new Compiler(journey, nodeOf, sends, vocabulary, questions).compile();
     this.first = steps.isEmpty() ? END : 0;
     this.links = slots.table();
+  }
+
+  private static int into(LeaveRule rule, Vocabulary vocabulary) {
+    return rule.into().map(vocabulary.names().journeys::of).orElse(NOWHERE);
   }
 
   private static int handOverEntrance(Entrance[] entrances) {
@@ -227,6 +238,11 @@ public final class Program {
 
   Question[] leaveRules() {
     return leaveRules;
+  }
+
+  /** The journey that a leave rule hands over to, or {@link #NOWHERE}. */
+  int leadsInto(int rule) {
+    return leadsInto[rule];
   }
 
   @Nullable Aim goalAim() {

@@ -71,12 +71,16 @@ final class Steps {
   }
 
   private static int handOver(Node.HandOver over, Visit visit) {
-    Program to = visit.person.world.current(over.journey());
+    handOver(over.journey(), visit);
+    return over.thenFinish() ? Program.END : over.next();
+  }
+
+  private static void handOver(int journey, Visit visit) {
+    Program to = visit.person.world.current(journey);
     if (to != null) {
       visit.person.isHandedOver(
           to.number(), to.handOverEntrance(), visit.program.number(), visit.now);
     }
-    return over.thenFinish() ? Program.END : over.next();
   }
 
   private static long deadline(Visit visit, Timer atMost, boolean waited) {
@@ -146,8 +150,24 @@ final class Steps {
     if (Exits.leavesAt(visit, visit.now) > visit.now) {
       return false;
     }
-    leaves(visit, reason(visit));
+    LeaveReason reason = reason(visit);
+    leaves(visit, reason);
+    if (reason == LeaveReason.RULE || reason == LeaveReason.GOAL_MET) {
+      changeOver(visit);
+    }
     return true;
+  }
+
+  /** Whoever leaves goes on where the first leave rule says that holds now and leads anywhere. */
+  private static void changeOver(Visit visit) {
+    Question[] rules = visit.program.leaveRules();
+    for (int rule = 0; rule < rules.length; rule++) {
+      int journey = visit.program.leadsInto(rule);
+      if (journey != Program.NOWHERE && rules[rule].holds(visit, visit.now)) {
+        handOver(journey, visit);
+        return;
+      }
+    }
   }
 
   private static LeaveReason reason(Visit visit) {

@@ -79,7 +79,7 @@ final class ConditionReader {
     if (!cursor.word("and") && !cursor.says("but")) {
       return false;
     }
-    if (cursor.sees(Words.STEP)) {
+    if (cursor.sees(Words.STEP) || cursor.sees(Words.ONWARD)) {
       cursor.back(here);
       return false;
     }

@@ -40,6 +40,11 @@ final class Cursor {
     this.given = given;
   }
 
+  /** The whole text as it was typed. */
+  String given() {
+    return given;
+  }
+
   /** Where the next word begins. */
   int at() {
     return text.at();

@@ -59,19 +59,24 @@ final class Outcome {
   private List<Phrase> sentences(Journey after) {
     Catalogue catalogue = draft.written().catalogue();
     Sentences sentences = new Sentences(after, catalogue);
-    RunSheet sheet = RunSheet.of(after, catalogue);
     List<Phrase> said = new ArrayList<>();
     for (String row : draft.rows()) {
-      sheet
-          .lines()
-          .filter(line -> line.id().equals(row))
-          .findFirst()
-          .map(RunSheet.Line::sentence)
-          .or(() -> draft.step(row).map(sentences::step))
+      draft
+          .step(row)
+          .map(sentences::step)
           .or(() -> arm(sentences, after, row))
+          .or(() -> line(after, catalogue, row))
           .ifPresent(said::add);
     }
     return said;
+  }
+
+  private static Optional<Phrase> line(Journey after, Catalogue catalogue, String row) {
+    return RunSheet.of(after, catalogue)
+        .lines()
+        .filter(line -> line.id().equals(row))
+        .findFirst()
+        .map(RunSheet.Line::sentence);
   }
 
   private static Optional<Phrase> arm(Sentences sentences, Journey after, String row) {
@@ -85,6 +90,9 @@ final class Outcome {
 
   /** Those of the messages brought along that the journey still sends. */
   private List<Message> written(Journey after) {
+    if (draft.written().added().isEmpty()) {
+      return List.of();
+    }
     Set<String> used = NamesIn.of(List.of(after)).map(Name::value).collect(Collectors.toSet());
     return draft.written().added().stream()
         .filter(message -> used.contains(message.id().value()))

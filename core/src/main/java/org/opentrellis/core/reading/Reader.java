@@ -1,10 +1,9 @@
 package org.opentrellis.core.reading;
 
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Consumer;
+import java.util.function.BiConsumer;
 import org.opentrellis.core.journey.Arm;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Condition;
@@ -48,7 +47,7 @@ public final class Reader {
    * @param caret where completions are wanted
    */
   public Reading add(String below, String text, int caret) {
-    return read(text, caret, (typed, begun) -> added(typed, below, begun));
+    return read(text, caret, below, (cursor, draft) -> new TextReader(cursor, draft).read());
   }
 
   /**
@@ -57,53 +56,41 @@ public final class Reader {
    * @param row a step, an arm or a line about the journey
    */
   public Reading replace(String row, String text, int caret) {
-    return read(text, caret, (typed, begun) -> replaced(typed, row, begun));
+    return read(text, caret, row, (cursor, draft) -> replace(row, cursor, draft));
   }
 
-  /** Reads a text into a draft. */
-  @FunctionalInterface
-  private interface Rule {
-    Reading.Understood read(String text, Consumer<Cursor> begun);
-  }
-
-  private static Reading read(String text, int caret, Rule rule) {
+  private Reading read(String text, int caret, String row, BiConsumer<Cursor, Draft> rule) {
+    Cursor cursor = new Cursor(text);
     Reading.Result result;
     try {
-      result = rule.read(text, cursor -> {});
+      Draft draft = draft(row);
+      rule.accept(cursor, draft);
+      result = new Outcome(draft, known).understood();
     } catch (NotUnderstood problem) {
       result =
           new Reading.Refused(
               problem.sentence(), problem.from, problem.to, problem.asks, problem.offers());
     }
-    return new Reading(result, completions(text.substring(0, caret), rule));
+    Cursor begun = caret == text.length() ? cursor : begun(text.substring(0, caret), row, rule);
+    return new Reading(result, begun.completions());
   }
 
-  private static List<Completion> completions(String begun, Rule rule) {
-    List<Cursor> cursors = new ArrayList<>();
+  /** Reads a text as far as it stands before the caret, to know what could follow. */
+  private Cursor begun(String text, String row, BiConsumer<Cursor, Draft> rule) {
+    Cursor cursor = new Cursor(text);
     try {
-      rule.read(begun, cursors::add);
+      rule.accept(cursor, draft(row));
     } catch (NotUnderstood unfinished) {
       // what could have stood at the end is known all the same
     }
-    return cursors.get(0).completions();
+    return cursor;
   }
 
   private Draft draft(String below) {
     return new Draft(journey, catalogue, otherJourneys, known, today, below);
   }
 
-  private Reading.Understood added(String text, String below, Consumer<Cursor> begun) {
-    Draft draft = draft(below);
-    TextReader reader = new TextReader(text, draft);
-    begun.accept(reader.cursor());
-    reader.read();
-    return new Outcome(draft, known).understood();
-  }
-
-  private Reading.Understood replaced(String text, String row, Consumer<Cursor> begun) {
-    Cursor cursor = new Cursor(text);
-    begun.accept(cursor);
-    Draft draft = draft(row);
+  private void replace(String row, Cursor cursor, Draft draft) {
     Optional<Step> step = draft.step(row);
     Scope scope = draft.scope();
     scope.above().removeIf(send -> is(send, row));
@@ -115,12 +102,12 @@ public final class Reader {
       cursor.requireEnd();
       requireWaysKept(step.get(), changed, cursor);
       draft.change(changed);
-      return new Outcome(draft, known).understood();
+      return;
     }
     Optional<Step> around = journey.steps().filter(one -> hasArm(one, row)).findFirst();
     if (around.isPresent()) {
       arm(cursor, scope, (Step.Parting) around.get(), row, draft);
-      return new Outcome(draft, known).understood();
+      return;
     }
     RuleReader.Line line = new RuleReader(cursor, scope, journey, row).read();
     if (line == null) {
@@ -128,7 +115,6 @@ public final class Reader {
     }
     cursor.requireEnd();
     draft.line(line);
-    return new Outcome(draft, known).understood();
   }
 
   private static void requireWaysKept(Step old, Step changed, Cursor cursor) {

@@ -5,6 +5,7 @@ import java.time.DayOfWeek;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
@@ -16,6 +17,8 @@ import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.FrequencyGuard;
 import org.opentrellis.core.journey.Goal;
 import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.JourneyName;
+import org.opentrellis.core.journey.LeaveRule;
 import org.opentrellis.core.journey.SecondaryGoal;
 import org.opentrellis.core.sentence.RunSheet;
 
@@ -29,6 +32,7 @@ final class RuleReader {
           + "( the journey| it)? (as soon as|when|whenever|once)|(leave|exit|they leave|people leave) (the journey )?if";
 
   private final Cursor cursor;
+  private final Collection<String> journeys;
   private final Journey journey;
   private final String row;
   private final TimeReader times;
@@ -41,6 +45,7 @@ final class RuleReader {
    */
   RuleReader(Cursor cursor, Scope scope, Journey journey, String row) {
     this.cursor = cursor;
+    this.journeys = scope.journeys();
     this.journey = journey;
     this.row = row;
     Scope whole = scope.ofWhole();
@@ -70,7 +75,7 @@ final class RuleReader {
       return new Line(journey.edit().goal(Optional.of(goal())).done(), RunSheet.GOAL);
     }
     if (cursor.any("leave as soon as they", LEAVE)) {
-      return leave(conditions.read());
+      return leave();
     }
     return others();
   }
@@ -121,10 +126,21 @@ final class RuleReader {
         RunSheet.SECONDARY_GOAL + at);
   }
 
-  private Line leave(Condition condition) {
-    List<Condition> rules = new ArrayList<>(journey.leaveWhen());
-    int at = put(condition, rules, RunSheet.LEAVE);
+  private Line leave() {
+    Condition when = conditions.read();
+    Optional<JourneyName> into =
+        cursor.also("into", "(and )?" + Words.ONWARD) ? Optional.of(other()) : Optional.empty();
+    List<LeaveRule> rules = new ArrayList<>(journey.leaveWhen());
+    int at = put(new LeaveRule(when, into), rules, RunSheet.LEAVE);
     return new Line(journey.edit().leaveWhen(rules).done(), RunSheet.LEAVE + at);
+  }
+
+  private JourneyName other() {
+    int from = cursor.at();
+    String name = cursor.name("journey", journeys, "journey", "instead");
+    cursor.says("journey");
+    cursor.says("instead");
+    return cursor.meaning(from, () -> new JourneyName(name));
   }
 
   /** Puts what was read in the place of the row, if that is one of a kind, else at the end. */

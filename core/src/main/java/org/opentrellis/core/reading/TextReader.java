@@ -28,14 +28,10 @@ final class TextReader {
   private final Deque<Left> lines = new ArrayDeque<>();
   private int indent = -1;
 
-  TextReader(String given, Draft draft) {
-    this.given = given.replace('\r', '\n').replace('\t', ' ');
-    this.cursor = new Cursor(given);
+  TextReader(Cursor cursor, Draft draft) {
+    this.given = cursor.given().replace('\r', '\n').replace('\t', ' ');
+    this.cursor = cursor;
     this.draft = draft;
-  }
-
-  Cursor cursor() {
-    return cursor;
   }
 
   void read() {

@@ -153,9 +153,10 @@ final class TypedText {
     skipSpace();
     int end = at;
     Optional<String> longest = Optional.empty();
+    Matcher followed = Wording.anyOf(followers).matcher(text).useTransparentBounds(true);
     for (String name : names) {
       int behind = behind(name);
-      if (behind > end && nameEnds(behind, followers)) {
+      if (behind > end && nameEnds(behind, followed)) {
         end = behind;
         longest = Optional.of(name);
       }
@@ -182,7 +183,8 @@ final class TypedText {
   String bareName(String... followers) {
     skipSpace();
     int end = at;
-    while (!nameEnds(end, followers)) {
+    Matcher followed = Wording.anyOf(followers).matcher(text).useTransparentBounds(true);
+    while (!nameEnds(end, followed)) {
       end++;
     }
     String bare = SPACES.matcher(text.substring(at, end).strip()).replaceAll(" ");
@@ -191,7 +193,7 @@ final class TypedText {
   }
 
   /** Whether a name that is written without quotation marks ends at a place. */
-  private boolean nameEnds(int end, String... followers) {
+  private boolean nameEnds(int end, Matcher followed) {
     if (end >= text.length() || ",):;\n".indexOf(text.charAt(end)) >= 0 || endsSentence(end)) {
       return true;
     }
@@ -202,16 +204,8 @@ final class TypedText {
     if (next == text.length() || ",)\n".indexOf(text.charAt(next)) >= 0) {
       return true;
     }
-    if (DANGLING.matcher(text).region(next, text.length()).lookingAt()) {
-      return true;
-    }
-    for (String follower : followers) {
-      Matcher matcher = Wording.of(follower).matcher(text).region(next, text.length());
-      if (matcher.useTransparentBounds(true).lookingAt()) {
-        return true;
-      }
-    }
-    return false;
+    return DANGLING.matcher(text).region(next, text.length()).lookingAt()
+        || followed.region(next, text.length()).lookingAt();
   }
 
   /** Whether a full stop stands here: one that no letter or figure follows. */

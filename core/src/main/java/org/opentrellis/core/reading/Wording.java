@@ -17,6 +17,8 @@ final class Wording {
   /** Where a word or a number does not go on: "2d" is two words. */
   private static final String WORD_ENDS = "(?!(?<=\\p{L})\\p{L}|(?<=\\d)\\d)";
 
+  private static final Pattern NOTHING = Pattern.compile("(?!)");
+
   private static final int MOST_NAMES = 2_000;
 
   /** There are as many as the language has words. */
@@ -38,6 +40,11 @@ final class Wording {
 
   static Pattern of(String words) {
     return SEEN.computeIfAbsent(words, Wording::compiled);
+  }
+
+  /** Any of some wordings; of none, nothing at all. */
+  static Pattern anyOf(String... wordings) {
+    return wordings.length == 0 ? NOTHING : of("(" + String.join("|", wordings) + ")");
   }
 
   /** A name as it is, but for its case and the spaces between its words. */

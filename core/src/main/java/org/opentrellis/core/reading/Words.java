@@ -15,5 +15,10 @@ final class Words {
           + "reader|buyer|user|client|lead)|subscribers|customers|contacts|visitors|members|readers|"
           + "the (customer|subscriber|contact|person)";
 
+  /** What leads whoever leaves into another journey; its name follows. */
+  static final String ONWARD =
+      "(then )?((they )?(go|change|move|pass|hand|hand them|move them|pass them|put them|send them|are handed|are moved)"
+          + "( over| on)? (in)?to|(they )?(enter|start|join)|into)( the)?( journey)?";
+
   private Words() {}
 }

@@ -6,8 +6,8 @@ import java.util.function.Function;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.journey.Catalogue;
-import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.LeaveRule;
 import org.opentrellis.core.journey.SecondaryGoal;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepEdits;
@@ -124,8 +124,8 @@ public record RunSheet(
 
     private List<Line> rules() {
       List<Line> rules = new ArrayList<>();
-      for (Condition condition : journey.leaveWhen()) {
-        rules.add(line(LEAVE + rules.size(), s -> s.leaveWhen(condition)));
+      for (LeaveRule rule : journey.leaveWhen()) {
+        rules.add(line(LEAVE + rules.size(), s -> s.leaveWhen(rule)));
       }
       journey.sendWindow().ifPresent(w -> rules.add(line(WINDOW, s -> s.sendWindow(w))));
       journey.zone().ifPresent(z -> rules.add(line(ZONE, s -> s.zone(z))));

@@ -12,6 +12,7 @@ import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.FrequencyGuard;
 import org.opentrellis.core.journey.Goal;
 import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.LeaveRule;
 import org.opentrellis.core.journey.Notice;
 import org.opentrellis.core.journey.SecondaryGoal;
 import org.opentrellis.core.journey.SplitArm;
@@ -85,9 +86,10 @@ public final class Sentences {
         .andStrong(TimeWords.days(goal.withinDays()));
   }
 
-  /** People leave as soon as it holds. */
-  public Phrase leaveWhen(Condition condition) {
-    return Phrase.plain("Leave as soon as they ").and(condition(condition));
+  /** People leave as soon as it holds, and may change over into another journey. */
+  public Phrase leaveWhen(LeaveRule rule) {
+    Phrase leave = Phrase.plain("Leave as soon as they ").and(condition(rule.when()));
+    return rule.into().map(to -> leave.and(", into ").and(style.name(to.value()))).orElse(leave);
   }
 
   /** When messages may go out. */

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import org.opentrellis.core.journey.Arm;
 import org.opentrellis.core.journey.Condition;
+import org.opentrellis.core.journey.LeaveRule;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepId;
 import org.opentrellis.core.machine.LeaveReason;
@@ -120,9 +121,13 @@ final class Reasons {
       case RULE ->
           "Leaves the journey: whoever "
               + program.journey().leaveWhen().stream()
-                  .map(this::said)
+                  .map(rule -> said(rule.when()) + into(rule))
                   .collect(Collectors.joining(" or "))
               + " leaves.";
     };
+  }
+
+  private static String into(LeaveRule rule) {
+    return rule.into().map(to -> " (into \u201c" + to + "\u201d)").orElse("");
   }
 }

@@ -46,6 +46,7 @@ import org.opentrellis.core.journey.IfPast;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.JourneyName;
 import org.opentrellis.core.journey.JourneyState;
+import org.opentrellis.core.journey.LeaveRule;
 import org.opentrellis.core.journey.LinkName;
 import org.opentrellis.core.journey.ListName;
 import org.opentrellis.core.journey.Message;
@@ -361,7 +362,8 @@ class ChecksTest {
     assertThat(find("buyers-stay", stays).get(0).fix().orElseThrow().mended().goal())
         .contains(Goal.bought(10, true));
     Condition bought = Goal.bought(1, true).what();
-    assertThat(find("buyers-stay", noGoal.edit().leaveWhen(List.of(bought)).done())).isEmpty();
+    assertThat(find("buyers-stay", noGoal.edit().leaveWhen(List.of(LeaveRule.as(bought))).done()))
+        .isEmpty();
   }
 
   @Test

@@ -28,7 +28,7 @@ class DocumentsTest {
   private static final String VALID =
       """
       {
-        "version": 3,
+        "version": 4,
         "journey": {
           "name": "A test",
           "purpose": "WELCOME",
@@ -67,7 +67,7 @@ class DocumentsTest {
             "\"messages\": [",
             "\"messages\": [{\"id\": \"t\", \"name\": \"Come\", \"content\": {\"kind\": \"text\", \"words\": \"Come by\"}, \"links\": [\"A\"]}, ");
     String before =
-        now.replace("\"version\": 3", "\"version\": 2")
+        now.replace("\"version\": 4", "\"version\": 2")
             .replace(
                 "\"content\": {\"kind\": \"text\", \"words\": \"Come by\"}",
                 "\"channel\": \"TEXT\", \"subject\": \"Come by\"")
@@ -75,6 +75,21 @@ class DocumentsTest {
                 "\"content\": {\"kind\": \"email\", \"subject\": \"Hello there\"}",
                 "\"channel\": \"EMAIL\", \"subject\": \"Hello there\"");
     assertThat(Documents.readFile(before)).isEqualTo(Documents.readFile(now));
+  }
+
+  /** In the third version people left, and went nowhere else. */
+  @Test
+  void aFileOfTheThirdVersionMeansTheSame() {
+    String rule = "{\"kind\": \"hasTag\", \"tag\": \"t\"}";
+    String now = changed("\"body\"", "\"leaveWhen\": [{\"when\": " + rule + "}], \"body\"");
+    String before =
+        now.replace("\"version\": 4", "\"version\": 3").replace("{\"when\": " + rule + "}", rule);
+    JourneyFile read = Documents.readFile(before);
+    assertThat(read).isEqualTo(Documents.readFile(now));
+    String kept = Json.write(Json.tree(before).get("journey"));
+    assertThat(Documents.readKeptJourney(kept, read.catalogue())).isEqualTo(read.journey());
+    assertThat(problemsOf(now.replace("\"when\"", "\"if\"")).get(0).place())
+        .startsWith("/journey/leaveWhen/0");
   }
 
   @ParameterizedTest(name = "journey {0}")
@@ -118,7 +133,7 @@ class DocumentsTest {
         "\"kind\": \"sendEmail\"|\"kind\": \"sing\"|bad-kind|/journey/body/0/kind|11|16",
         "\"kind\": \"sendEmail\", ||missing-value|/journey/body/0/kind|11|7",
         "\"DAYS\"|\"FORTNIGHTS\"|bad-value|/journey/body/1/rule/amount/unit|12|90",
-        "\"version\": 3|\"version\": 4|bad-value||1|1",
+        "\"version\": 4|\"version\": 5|bad-value||1|1",
         "\"arms\": [{|\"arms\": [7, {|bad-value|/journey/body/2/arms/0|14|17",
       })
   void refusesWithCodePlaceLineAndColumn(

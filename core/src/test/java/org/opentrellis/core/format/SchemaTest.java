@@ -80,7 +80,7 @@ class SchemaTest {
         "\"minutes\": 60|\"minutes\": \"60\"",
         "\"state\": \"OPEN\"|\"state\": \"OPEN\", \"colour\": 1",
         "\"unit\": \"DAYS\"|\"unit\": \"FORTNIGHTS\"",
-        "\"version\": 3,|",
+        "\"version\": 4,|",
       })
   void whatTheReaderRefusesTheSchemaRefuses(String valid, String broken) throws IOException {
     String text = Files.readString(EXAMPLES.resolve("left-on-the-bench.json"));

@@ -21,6 +21,9 @@ import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.Goal;
 import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.JourneyEdit;
+import org.opentrellis.core.journey.JourneyName;
+import org.opentrellis.core.journey.LeaveRule;
 import org.opentrellis.core.journey.Purpose;
 import org.opentrellis.core.journey.RecordChange;
 import org.opentrellis.core.journey.Step;
@@ -64,9 +67,14 @@ class VisitsTogetherTest {
   }
 
   private static Person newcomer(Journey... journeys) {
+    return newcomer(journeys.length, journeys);
+  }
+
+  /** Somebody who comes to the first few of some journeys. */
+  private static Person newcomer(int few, Journey... journeys) {
     World world = World.compile(List.of(journeys), MESSAGES, List.of());
     Person person = world.newPerson(ZoneClock.around(ZoneOffset.UTC, Instant.EPOCH, 100));
-    IntStream.range(0, journeys.length).forEach(journey -> person.comes(journey, -1, 0));
+    IntStream.range(0, few).forEach(journey -> person.comes(journey, -1, 0));
     return person;
   }
 
@@ -90,9 +98,73 @@ class VisitsTogetherTest {
   @Test
   void aTagOfOneJourneyEndsTheOtherWhenItIsSetAndNotBefore() {
     Journey leaves =
-        second(pause("long", 10, TimeUnit.DAYS)).edit().leaveWhen(List.of(hasTag("x"))).done();
+        second(pause("long", 10, TimeUnit.DAYS))
+            .edit()
+            .leaveWhen(List.of(LeaveRule.as(hasTag("x"))))
+            .done();
     assertThat(dayOf(live(newcomer(TAGS, leaves)), 1, Turn.Kind.LEFT)).isEqualTo(3);
     assertThat(dayOf(live(newcomer(leaves, TAGS)), 0, Turn.Kind.LEFT)).isEqualTo(3);
+  }
+
+  /** The first rule that holds and leads anywhere, at the moment they leave. */
+  @Test
+  void whoeverLeavesByARuleThatLeadsOnGoesOnThere() {
+    Journey third = third().edit().triggers(List.of(new Trigger.HandedOver())).done();
+    Journey fourth = Journey.empty("Fourth", Purpose.NURTURE).withBody(List.of(send("a")));
+    Journey leaves =
+        staying()
+            .leaveWhen(
+                List.of(
+                    into(new Condition.HasTag(new TagName("never")), "Fourth"),
+                    LeaveRule.as(hasTag("x")),
+                    into(hasTag("x"), "Third"),
+                    into(hasTag("x"), "Fourth")))
+            .done();
+    List<Turn> turns = live(newcomer(2, TAGS, leaves, third, fourth));
+    assertThat(dayOf(turns, 1, Turn.Kind.LEFT)).isEqualTo(3);
+    assertThat(dayOf(turns, 2, Turn.Kind.ENTERED_JOURNEY)).isEqualTo(3);
+    assertThat(turns).noneMatch(turn -> turn.journey() == 3);
+  }
+
+  /** What counts as the reason does not matter: a goal that they leave at met the rule, too. */
+  @Test
+  void whoeverLeavesAtTheGoalGoesOnWhereARuleThatHoldsThenLeads() {
+    Journey leaves =
+        staying()
+            .goal(Optional.of(new Goal(hasTag("x"), 30, true)))
+            .leaveWhen(List.of(into(hasTag("x"), "Third")))
+            .done();
+    List<Turn> turns = live(newcomer(2, TAGS, leaves, third()));
+    assertThat(dayOf(turns, 2, Turn.Kind.ENTERED_JOURNEY)).isEqualTo(3);
+  }
+
+  /** Nobody goes on anywhere who is lost for all journeys at that moment. */
+  @Test
+  void whoeverUnsubscribesAtThatMomentGoesOnNowhere() {
+    Journey unsubscribes =
+        Journey.empty("First", Purpose.NURTURE)
+            .withBody(
+                List.of(
+                    new Step.Change(
+                        id("both"),
+                        List.of(
+                            new RecordChange.AddTag(new TagName("x")),
+                            new RecordChange.Unsubscribe()))));
+    Journey leaves = staying().leaveWhen(List.of(into(hasTag("x"), "Third"))).done();
+    List<Turn> turns = live(newcomer(2, unsubscribes, leaves, third()));
+    assertThat(turns).noneMatch(turn -> turn.journey() == 2);
+  }
+
+  private static JourneyEdit staying() {
+    return second(pause("long", 10, TimeUnit.DAYS)).edit();
+  }
+
+  private static Journey third() {
+    return Journey.empty("Third", Purpose.NURTURE).withBody(List.of(send("a")));
+  }
+
+  private static LeaveRule into(Condition when, String journey) {
+    return new LeaveRule(when, Optional.of(new JourneyName(journey)));
   }
 
   @Test

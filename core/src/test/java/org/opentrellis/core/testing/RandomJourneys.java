@@ -42,6 +42,7 @@ import org.opentrellis.core.journey.IfPast;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.JourneyName;
 import org.opentrellis.core.journey.JourneyState;
+import org.opentrellis.core.journey.LeaveRule;
 import org.opentrellis.core.journey.LinkName;
 import org.opentrellis.core.journey.ListName;
 import org.opentrellis.core.journey.Message;
@@ -142,7 +143,7 @@ public final class RandomJourneys {
         triggers,
         sometimes(3, () -> new Condition.None(List.of(recordCondition()))),
         reEntry(),
-        random.nextInt(4) == 0 ? List.of(condition(1)) : List.of(),
+        random.nextInt(4) == 0 ? List.of(leaveRule()) : List.of(),
         random.nextInt(4) == 0 ? Optional.empty() : Optional.of(goal()),
         secondaryGoals(),
         sometimes(4, this::window),
@@ -150,6 +151,10 @@ public final class RandomJourneys {
         sometimes(4, this::guard),
         sometimes(4, () -> "Ada of Ambercomb"),
         body);
+  }
+
+  private LeaveRule leaveRule() {
+    return new LeaveRule(condition(1), sometimes(2, () -> new JourneyName("Another")));
   }
 
   private Goal goal() {
