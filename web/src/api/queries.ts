@@ -5,7 +5,7 @@ import {
   queryOptions,
 } from '@tanstack/vue-query'
 import { answerOf, api, Refused } from './client'
-import type { BehaviourDocument, CohortPlan, ComparedBy, RunMeasures, Walker } from './types'
+import type { BehaviourDocument, CohortPlan, ComparedBy, EstimateView, Walker } from './types'
 
 /**
  * What fails says so at once; to try again is up to whoever reads it. Only while the data is being
@@ -107,7 +107,7 @@ export const questions = {
       queryKey: ['estimate', id, version, behaviourVersion],
       queryFn: ({ signal }) =>
         answerOf(api.POST('/api/journeys/{id}/estimates', { params: { path: { id } }, signal })),
-      placeholderData: (last: RunMeasures | undefined, asked) =>
+      placeholderData: (last: EstimateView | undefined, asked) =>
         asked?.queryKey[1] === id ? last : undefined,
       ...FOR_A_MINUTE,
     }),

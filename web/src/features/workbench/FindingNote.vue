@@ -4,6 +4,8 @@ import { useJourneyStore } from './journeyStore'
 import { useSelection } from './selectionStore'
 
 const props = defineProps<{ finding: FindingView; showPlace?: boolean }>()
+const NAMES = { ERROR: 'Error', WARNING: 'Check', NOTE: 'Note' } as const
+
 const store = useJourneyStore()
 const selection = useSelection()
 
@@ -15,7 +17,7 @@ function mend() {
 
 <template>
   <div class="warning flex items-center gap-3">
-    <b class="text-clay">{{ finding.severity === 'ERROR' ? 'Error' : 'Check' }}</b>
+    <b class="text-clay">{{ NAMES[finding.severity] }}</b>
     <span class="flex-1">{{ finding.sentence }}</span>
     <button
       v-if="showPlace && finding.step"

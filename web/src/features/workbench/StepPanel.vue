@@ -16,6 +16,7 @@ import { useJourneyStore } from './journeyStore'
 import { useSelection } from './selectionStore'
 import StepFigures from './StepFigures.vue'
 import { useEstimate } from './useEstimate'
+import { useFindings } from './useFindings'
 import { useKeptWalks } from './useKeptWalks'
 import VersionsPanel from './VersionsPanel.vue'
 
@@ -41,11 +42,11 @@ const before = computed(() =>
   journey.value && edited.value ? emailsBefore(journey.value, edited.value.id) : [],
 )
 const measures = computed(() => estimate.value?.steps.find((one) => one.id === row.value?.id))
-const findings = computed(() => view.value?.findings ?? [])
+const findings = useFindings()
 const { changed } = useKeptWalks(() => view.value)
 const here = computed(() =>
   findings.value.filter((finding) =>
-    row.value ? finding.step === row.value.id : finding.step === null,
+    row.value ? [row.value.id, selected.value].includes(finding.step) : finding.step === null,
   ),
 )
 

@@ -16,7 +16,9 @@ export function useEstimate() {
     enabled: !!store.view,
   }))
   return {
-    estimate: computed(() => (store.view ? (asked.data.value ?? null) : null)),
+    estimate: computed(() => (store.view ? (asked.data.value?.measures ?? null) : null)),
+    /** Where nobody of it gets to. */
+    nobody: computed(() => (store.view ? (asked.data.value?.nobody ?? []) : [])),
     /** Why there is none of the journey as it is now, if there is none. */
     noEstimate: computed(() => (asked.error.value ? reasonOf(asked.error.value) : null)),
     estimateAgain: () => asked.refetch(),

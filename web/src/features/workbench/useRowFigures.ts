@@ -1,13 +1,12 @@
-import { storeToRefs } from 'pinia'
 import { computed } from 'vue'
 import type { FindingView, Row, StepMeasures } from '@/api/types'
-import { useJourneyStore } from './journeyStore'
 import { useEstimate } from './useEstimate'
+import { useFindings } from './useFindings'
 
 /** What the estimate and the checks say about the rows of the run sheet. */
 export function useRowFigures() {
-  const { view } = storeToRefs(useJourneyStore())
   const { estimate } = useEstimate()
+  const findings = useFindings()
   const measures = computed(() => new Map(estimate.value?.steps.map((step) => [step.id, step])))
   const arms = computed(
     () =>
@@ -25,7 +24,7 @@ export function useRowFigures() {
   }
 
   function findingsOf(row: Row): FindingView[] {
-    return view.value?.findings.filter((finding) => finding.step === row.id) ?? []
+    return findings.value.filter((finding) => finding.step === row.id)
   }
 
   return { reachOf, measuresOf, findingsOf }

@@ -2,7 +2,6 @@ package org.opentrellis.app.dryruns;
 
 import java.util.concurrent.CompletableFuture;
 import org.jspecify.annotations.Nullable;
-import org.opentrellis.core.measure.RunMeasures;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -45,8 +44,8 @@ class DryRunController {
   }
 
   @PostMapping("/journeys/{id}/estimates")
-  CompletableFuture<RunMeasures> estimate(@PathVariable long id) {
-    return estimates.of(id);
+  CompletableFuture<EstimateView> estimate(@PathVariable long id) {
+    return estimates.look(id);
   }
 
   /** The pinned first, then the newest; pages count from 0. */

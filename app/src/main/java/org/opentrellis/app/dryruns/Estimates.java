@@ -11,7 +11,10 @@ import org.opentrellis.core.dryrun.CohortSettings;
 import org.opentrellis.core.dryrun.DryRun;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.measure.RunMeasures;
+import org.opentrellis.core.report.NobodyThere;
+import org.opentrellis.core.sentence.Sentences;
 import org.springframework.stereotype.Service;
 
 /** Quick looks at journeys as they are saved now; nothing is kept of them as a run. */
@@ -42,6 +45,16 @@ class Estimates {
 
   CompletableFuture<RunMeasures> of(long journey) {
     return of(journeys.find(journey));
+  }
+
+  CompletableFuture<EstimateView> look(long journey) {
+    KeptJourney kept = journeys.find(journey);
+    Catalogue catalogue = catalogues.current();
+    Journey whole = Strands.expand(kept.journey(), catalogue);
+    Sentences sentences = new Sentences(kept.journey(), catalogue);
+    return of(kept)
+        .thenApply(
+            measures -> new EstimateView(measures, NobodyThere.of(measures, whole, sentences)));
   }
 
   CompletableFuture<RunMeasures> of(KeptJourney kept) {

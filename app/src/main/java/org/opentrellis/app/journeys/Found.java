@@ -15,7 +15,10 @@ import org.opentrellis.core.problem.Severity;
  * @param firstPlace the step that the first is about; null if it is about the whole journey
  */
 record Found(int count, @Nullable Severity worst, @Nullable String firstPlace) {
-  static Found of(List<Finding> findings) {
+  /** Notes, which ask for nothing, are not told of in lists. */
+  static Found of(List<Finding> all) {
+    List<Finding> findings =
+        all.stream().filter(finding -> finding.severity() != Severity.NOTE).toList();
     Optional<Finding> first = findings.stream().findFirst();
     return new Found(
         findings.size(),

@@ -2,6 +2,7 @@ package org.opentrellis.core.check;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.opentrellis.core.journey.Arm;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.SplitArm;
@@ -14,11 +15,12 @@ final class ArmNeverTaken implements Check {
   @Override
   public List<Finding> look(CheckContext context) {
     List<Finding> findings = new ArrayList<>();
-    context.expanded().steps().forEach(step -> add(step, findings));
+    Impossible impossible = new Impossible(context);
+    context.expanded().steps().forEach(step -> add(step, impossible, findings));
     return findings;
   }
 
-  private static void add(Step step, List<Finding> findings) {
+  private static void add(Step step, Impossible impossible, List<Finding> findings) {
     if (step instanceof Step.Branch branch) {
       for (int i = 0; i < branch.arms().size(); i++) {
         Arm arm = branch.arms().get(i);
@@ -29,10 +31,8 @@ final class ArmNeverTaken implements Check {
           findings.add(
               Findings.error(
                   CODE, arm.id(), "Nobody takes this arm: an arm above takes everyone who would."));
-        } else if (impossible(arm.condition())) {
-          findings.add(
-              Findings.error(
-                  CODE, arm.id(), "Nobody takes this arm: it asks for a contradiction."));
+        } else {
+          ofCondition(arm, impossible).ifPresent(findings::add);
         }
       }
     } else if (step instanceof Step.SplitTest split) {
@@ -42,6 +42,21 @@ final class ArmNeverTaken implements Check {
         }
       }
     }
+  }
+
+  /** Opens that nobody records are told of where they would be recorded. */
+  private static Optional<Finding> ofCondition(Arm arm, Impossible impossible) {
+    Condition asked = arm.condition();
+    String sentence = "Nobody takes this arm: %s.";
+    if (Impossible.contradicts(asked)) {
+      return Optional.of(
+          Findings.error(CODE, arm.id(), sentence.formatted(Impossible.CONTRADICTION)));
+    }
+    return asked.all().anyMatch(Condition.Opened.class::isInstance)
+        ? Optional.empty()
+        : impossible
+            .why(asked)
+            .map(why -> Findings.warning(CODE, arm.id(), sentence.formatted(why)));
   }
 
   /** Whether everyone for whom the second holds is one for whom the first does. */
@@ -60,16 +75,5 @@ final class ArmNeverTaken implements Check {
         && wide.email().equals(narrow.email())
         && !wide.peopleOnly()
         && wide.within().isEmpty();
-  }
-
-  /** Whether all of its parts are asked for, one of them both to hold and not to. */
-  private static boolean impossible(Condition condition) {
-    if (!(condition instanceof Condition.All)) {
-      return false;
-    }
-    return condition.parts().stream()
-        .filter(Condition.None.class::isInstance)
-        .flatMap(none -> none.parts().stream())
-        .anyMatch(condition.parts()::contains);
   }
 }

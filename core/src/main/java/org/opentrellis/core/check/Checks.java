@@ -21,6 +21,9 @@ public final class Checks {
           new EmailsTooClose(),
           new TooManyInAWeek(),
           new OutsideSendWindow(),
+          new HeldTogether(),
+          new NoGoal(),
+          new NeverHolds(),
           new BuyersStay(),
           new VoucherForAll(),
           new SecondCartIgnored(),
@@ -34,6 +37,7 @@ public final class Checks {
           new TagNeverUsed(),
           new DateIsPast(),
           new TooMuchToFollow(),
+          new ClosedDays(),
           new StillADraft());
 
   private Checks() {}

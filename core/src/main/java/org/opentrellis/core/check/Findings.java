@@ -53,6 +53,16 @@ final class Findings {
     return "about " + number(tenths) + (tenths == 1 ? " hour" : " hours");
   }
 
+  /** "1 day", "12 days". */
+  static String days(double days) {
+    long whole = Math.round(days);
+    return whole == 1 ? "1 day" : whole + " days";
+  }
+
+  static Finding note(String code, String sentence) {
+    return new Finding(code, Severity.NOTE, Optional.empty(), sentence, Optional.empty());
+  }
+
   /** Without decimals where there are none. */
   static String number(double value) {
     return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);

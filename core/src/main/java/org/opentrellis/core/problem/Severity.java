@@ -1,7 +1,8 @@
 package org.opentrellis.core.problem;
 
-/** How bad a problem is: an error forbids, a warning advises. */
+/** How bad a problem is: an error forbids, a warning advises, a note is worth knowing. */
 public enum Severity {
   ERROR,
-  WARNING
+  WARNING,
+  NOTE
 }

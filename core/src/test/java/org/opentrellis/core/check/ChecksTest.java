@@ -19,9 +19,11 @@ import static org.opentrellis.core.testing.Steps.tag;
 import static org.opentrellis.core.testing.Steps.untilNine;
 import static org.opentrellis.core.testing.Steps.waits;
 
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -353,17 +355,148 @@ class ChecksTest {
 
   @Test
   void buyersStay() {
-    Journey noGoal = journey(Optional.empty(), send("a"));
     Journey stays = journey(Optional.of(Goal.bought(10, false)), send("a"));
-    fires("buyers-stay", noGoal, journey(send("a")));
-    for (Journey bad : List.of(noGoal, stays)) {
-      assertThat(fixed("buyers-stay", bad).sentence()).contains("still get every email");
-    }
-    assertThat(find("buyers-stay", stays).get(0).fix().orElseThrow().mended().goal())
-        .contains(Goal.bought(10, true));
-    Condition bought = Goal.bought(1, true).what();
-    assertThat(find("buyers-stay", noGoal.edit().leaveWhen(List.of(LeaveRule.as(bought))).done()))
+    fires("buyers-stay", stays, journey(send("a")));
+    assertThat(fixed("buyers-stay", stays).sentence()).contains("still get every email");
+    LeaveRule bought = LeaveRule.as(Goal.bought(1, true).what());
+    assertThat(find("buyers-stay", stays.edit().leaveWhen(List.of(bought)).done())).isEmpty();
+  }
+
+  /** What nobody says the purpose of cannot be judged; who buys stays, unless a rule says else. */
+  @Test
+  void journeysWithoutAGoal() {
+    Journey noGoal = journey(Optional.empty(), send("a"));
+    fires("no-goal", noGoal, journey(send("a")));
+    assertThat(fixed("no-goal", noGoal).sentence())
+        .contains("no verdict will be possible")
+        .contains("still get every email");
+    LeaveRule bought = LeaveRule.as(Goal.bought(1, true).what());
+    assertThat(find("no-goal", noGoal.edit().leaveWhen(List.of(bought)).done()).get(0).sentence())
+        .doesNotContain("still get");
+    assertThat(find("no-goal", journey(Optional.empty(), tag("t", "x")))).isEmpty();
+  }
+
+  @Test
+  void goalsAndRulesThatNeverHold() {
+    Journey plain = journey(pause("w", 20, TimeUnit.DAYS), send("a"));
+    Condition read = openedByPeople("a");
+    fires("never-holds", goal(plain, read, 14), goal(plain, read, 30));
+    assertThat(find("never-holds", goal(plain, read, 14)).get(0).sentence())
+        .isEqualTo(
+            "Nobody can meet the goal: that email goes out 20 days after they come in at the"
+                + " earliest, and the goal ends after 14 days.");
+    Condition form = new Condition.CameByForm(new FormName("Planner"));
+    fires("never-holds", leaving(plain, form), leaving(plain, TAGGED));
+    Condition contradiction =
+        new Condition.All(List.of(TAGGED, new Condition.None(List.of(TAGGED))));
+    fires("never-holds", leaving(plain, contradiction), plain);
+    Journey untracked = journey(send("a").edit().untracked(true).done());
+    fires("never-holds", goal(untracked, read, 30), goal(plain, read, 30));
+    assertThat(
+            find(
+                "never-holds", leaving(triggered(new Trigger.SubmitsForm(Optional.empty())), form)))
         .isEmpty();
+    Journey asks = journey(send("a"), branch("b", form, null, List.of(send("c")), List.of()));
+    fires("arm-never-taken", asks, plain);
+  }
+
+  private static Journey goal(Journey journey, Condition what, int days) {
+    return journey.edit().goal(Optional.of(new Goal(what, days, true))).done();
+  }
+
+  private static Journey leaving(Journey journey, Condition when) {
+    return journey.edit().leaveWhen(List.of(LeaveRule.as(when))).done();
+  }
+
+  /**
+   * A daily wait behind a window that opens on weekdays: whoever comes in on a Friday gets
+   * Saturday's email on Monday at 8 and the next one at 9. After a wait of a day there is a day.
+   */
+  @Test
+  void emailsThatTheWindowPushesTogether() {
+    SendWindow weekdays =
+        new SendWindow(
+            EnumSet.range(DayOfWeek.MONDAY, DayOfWeek.FRIDAY),
+            LocalTime.of(8, 0),
+            LocalTime.of(18, 0));
+    Journey bad =
+        journey(untilNine("w1"), send("a"), untilNine("w2"), send("b"))
+            .edit()
+            .sendWindow(Optional.of(weekdays))
+            .done();
+    Journey good =
+        bad.withBody(List.of(untilNine("w1"), send("a"), pause("w2", 1, TimeUnit.DAYS), send("b")));
+    fires("held-together", bad, good);
+    Finding finding = find("held-together", bad).get(0);
+    assertThat(finding.step()).contains(id("b"));
+    assertThat(finding.sentence()).startsWith("Whoever comes in on a Friday or a Saturday gets");
+    assertThat(find("held-together", bad.edit().sendWindow(Optional.empty()).done())).isEmpty();
+    Journey byDays =
+        bad.withBody(
+            List.of(
+                waits("d5", new WaitRule.UntilDay(5, Optional.empty(), new IfPast.GoOn())),
+                send("a"),
+                waits("d6", new WaitRule.UntilDay(6, Optional.empty(), new IfPast.GoOn())),
+                send("b")));
+    assertThat(find("held-together", byDays)).hasSize(1);
+  }
+
+  /** Two of seven days closed: what is due on three goes out on one. It is a note, not a fault. */
+  @Test
+  void daysThatTakeWhatIsDueOnOthers() {
+    SendWindow weekdays =
+        new SendWindow(
+            EnumSet.range(DayOfWeek.MONDAY, DayOfWeek.FRIDAY),
+            LocalTime.of(8, 0),
+            LocalTime.of(18, 0));
+    Journey closed = journey(send("a")).edit().sendWindow(Optional.of(weekdays)).done();
+    Journey open =
+        closed
+            .edit()
+            .sendWindow(
+                Optional.of(
+                    new SendWindow(
+                        EnumSet.complementOf(EnumSet.of(DayOfWeek.SUNDAY)),
+                        LocalTime.of(8, 0),
+                        LocalTime.of(18, 0))))
+            .done();
+    fires("closed-days", closed, open);
+    Finding note = find("closed-days", closed).get(0);
+    assertThat(note.severity()).isEqualTo(Severity.NOTE);
+    assertThat(note.sentence())
+        .isEqualTo(
+            "Nothing goes out on Saturday, Sunday, so what is due then goes out on Monday, too:"
+                + " about 43% of a week in one day, if people come in on all days alike.");
+  }
+
+  /** Whoever leaves into a journey that is not there, or that does not say it takes anybody. */
+  @Test
+  void leavingIntoAnotherJourney() {
+    Journey season = triggered(new Trigger.HandedOver()).edit().name("Season").done();
+    Journey into =
+        journey(send("a"))
+            .edit()
+            .leaveWhen(List.of(new LeaveRule(TAGGED, Optional.of(new JourneyName("Season")))))
+            .done();
+    assertThat(find("missing-reference", into)).hasSize(1);
+    assertThat(find("missing-reference", into, season)).isEmpty();
+    assertThat(find("not-handed-over", into, season)).isEmpty();
+    assertThat(find("not-handed-over", into, season.edit().triggers(List.of()).done())).hasSize(1);
+    Journey back =
+        season
+            .edit()
+            .leaveWhen(List.of(new LeaveRule(TAGGED, Optional.of(new JourneyName("A test")))))
+            .done();
+    assertThat(find("circle-without-wait", into, back)).hasSize(1);
+    Journey buyers =
+        season
+            .edit()
+            .leaveWhen(
+                List.of(
+                    new LeaveRule(
+                        Goal.bought(1, true).what(), Optional.of(new JourneyName("A test")))))
+            .done();
+    assertThat(find("circle-without-wait", into, buyers)).isEmpty();
   }
 
   @Test
