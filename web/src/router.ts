@@ -32,6 +32,12 @@ export const router = createRouter({
       name: 'side-by-side',
       component: () => import('@/features/compare/SideBySideView.vue'),
     },
+    {
+      path: '/strands/:id',
+      name: 'strand',
+      props: true,
+      component: () => import('@/features/strands/StrandView.vue'),
+    },
     { path: '/:elsewhere(.*)*', name: 'nowhere', component: NowhereView },
   ],
 })

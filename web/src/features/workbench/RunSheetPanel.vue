@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { storeToRefs } from 'pinia'
-import { computed, nextTick, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { placeAbove } from './edits'
 import { useJourneyStore } from './journeyStore'
+import GatherQuestion from './GatherQuestion.vue'
 import { pressed, type SheetActions } from './pressed'
 import { useSelection } from './selectionStore'
 import SentenceDock from './SentenceDock.vue'
@@ -39,6 +40,8 @@ const { editing, below, place } = writing
 const arrangements = useArrangements()
 const { clipboard, refusal, order, cut } = arrangements
 const removing = useRemoving(arrangements, sheet.neighbourOf, focusRow)
+/** Whether a strand is being made, which needs a name. */
+const asksName = ref(false)
 const dragging = useDragging(
   () => chosen.value,
   (row) => (row === 'goal' ? 'end' : journey.value && placeAbove(journey.value, row)),
@@ -99,6 +102,12 @@ async function series(action: SeriesAction, details: Details) {
   focusRow()
 }
 
+async function gather(name: string) {
+  asksName.value = false
+  await order('GATHER', chosen.value, { name })
+  focusRow()
+}
+
 function mend() {
   if (!going.mend()) {
     refusal.value = 'Nothing here can be mended with one key. F8 goes to the next finding.'
@@ -151,6 +160,7 @@ const CHOICES: Record<string, () => unknown> = {
   in: () => arrange('IN'),
   out: () => arrange('OUT'),
   duplicate: () => arrange('DUPLICATE'),
+  gather: () => (asksName.value = true),
   copy: () => copy(false),
   cut: () => copy(true),
   paste,
@@ -217,6 +227,7 @@ const CHOICES: Record<string, () => unknown> = {
       <span class="flex-1">{{ refusal }}</span>
       <button type="button" class="button button-small" @click="refusal = null">OK</button>
     </p>
+    <GatherQuestion v-if="asksName" @gather="gather" @cancel="asksName = false" />
     <SentenceDock
       ref="dock"
       :below="below"

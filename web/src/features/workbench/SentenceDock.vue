@@ -99,7 +99,7 @@ defineExpose({ focus: (begin?: string) => line.value?.focus(begin) })
       <DropMenu
         class="ml-auto"
         label="Choose"
-        :groups="[KINDS, SERIES, BEGUN]"
+        :groups="store.ofStrand ? [KINDS, SERIES] : [KINDS, SERIES, BEGUN]"
         small
         @choose="choose"
         >Choose</DropMenu

@@ -10,7 +10,7 @@ import PlainEditor from './editors/PlainEditor.vue'
 import SendEditor from './editors/SendEditor.vue'
 import SplitEditor from './editors/SplitEditor.vue'
 import WaitEditor from './editors/WaitEditor.vue'
-import { emailsBefore, findArm, findStep, replaceStep } from './edits'
+import { allSteps, emailsBefore, findArm, findStep, replaceStep } from './edits'
 import FindingNote from './FindingNote.vue'
 import { useJourneyStore } from './journeyStore'
 import { useSelection } from './selectionStore'
@@ -38,6 +38,13 @@ const edited = computed(() => step.value ?? branch.value)
 const row = computed(() =>
   view.value?.sheet.rows.find((one) => one.id === (edited.value?.id ?? selected.value)),
 )
+/** The strand that the chosen row stands for, or belongs to: that of the innermost include. */
+const strand = computed(() => {
+  const id = row.value?.id ?? ''
+  const around = row.value?.ofStrand ? id.slice(0, id.lastIndexOf('/')) : id
+  const step = allSteps(view.value?.expanded.body ?? []).find((one) => one.id === around)
+  return step?.kind === 'include' ? step.strand : null
+})
 const before = computed(() =>
   journey.value && edited.value ? emailsBefore(journey.value, edited.value.id) : [],
 )
@@ -62,10 +69,15 @@ function change(changed: StepDocument) {
     <div class="panel-head">
       <h2 id="step-panel" class="min-w-0 truncate">
         <Sentence v-if="row" :phrase="row.sentence" />
-        <template v-else>Journey</template>
+        <template v-else>{{ store.ofStrand ? 'Strand' : 'Journey' }}</template>
       </h2>
       <span v-if="row?.label" class="chip">branch {{ row.label }}</span>
-      <div class="ml-auto flex gap-4 whitespace-nowrap" role="tablist" aria-label="Panel">
+      <div
+        v-if="!store.ofStrand"
+        class="ml-auto flex gap-4 whitespace-nowrap"
+        role="tablist"
+        aria-label="Panel"
+      >
         <button
           v-for="name in ['step', 'checks', 'versions'] as const"
           :id="`tab-${name}`"
@@ -134,13 +146,20 @@ function change(changed: StepDocument) {
           @change="change"
         />
         <p v-else-if="row?.ofStrand" class="text-ink2">
-          This step belongs to a strand, which several journeys share. It is changed there.
+          This step belongs to a strand, which several journeys share.
         </p>
+        <slot v-else-if="store.ofStrand" />
         <JourneyEditor
           v-else
           :journey="journey"
           @change="(changed) => store.edit('change journey', () => changed)"
         />
+        <RouterLink
+          v-if="strand"
+          class="button button-small self-start"
+          :to="{ name: 'strand', params: { id: strand } }"
+          >Open the strand</RouterLink
+        >
         <StepFigures
           v-if="measures && estimate"
           class="border-t border-line2 pt-2.5"

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { Redo2, Undo2 } from '@lucide/vue'
 import { storeToRefs } from 'pinia'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -19,6 +18,7 @@ import SaveConflict from './SaveConflict.vue'
 import SaveNote from './SaveNote.vue'
 import StateBar from './StateBar.vue'
 import StepPanel from './StepPanel.vue'
+import UndoButtons from './UndoButtons.vue'
 import { useEstimate } from './useEstimate'
 import { useFolding } from './useFolding'
 
@@ -70,19 +70,6 @@ useEventListener('beforeunload', (event: BeforeUnloadEvent) => {
   if (save.value.status !== 'saved') event.preventDefault()
 })
 
-useEventListener('keydown', (event: KeyboardEvent) => {
-  if (!(event.ctrlKey || event.metaKey) || event.altKey) return
-  const key = event.key.toLowerCase()
-  const typing =
-    event.target instanceof HTMLTextAreaElement ||
-    (event.target instanceof HTMLInputElement && event.target.type !== 'checkbox')
-  if (typing) return
-  if (key === 'z' && !event.shiftKey) store.undo()
-  else if (key === 'y' || (key === 'z' && event.shiftKey)) store.redo()
-  else return
-  event.preventDefault()
-})
-
 useTabTitle(() => journey.value?.name)
 </script>
 
@@ -94,26 +81,7 @@ useTabTitle(() => journey.value?.name)
         <h1 class="text-page">{{ journey.name }}</h1>
         <span class="chip">{{ journey.purpose.toLowerCase().replace('_', '-') }}</span>
         <SaveNote class="ml-auto" />
-        <button
-          type="button"
-          class="button"
-          :disabled="!store.canUndo"
-          :title="`Undo ${store.undoName} (Ctrl Z)`"
-          aria-label="Undo"
-          @click="store.undo"
-        >
-          <Undo2 class="size-4" />
-        </button>
-        <button
-          type="button"
-          class="button"
-          :disabled="!store.canRedo"
-          :title="`Redo ${store.redoName} (Ctrl Shift Z)`"
-          aria-label="Redo"
-          @click="store.redo"
-        >
-          <Redo2 class="size-4" />
-        </button>
+        <UndoButtons />
         <RouterLink class="button" :to="{ name: 'walk', params: { id } }"
           >Walk one person</RouterLink
         >

@@ -5,6 +5,7 @@ import { answerOf, api, reasonOf } from '@/api/client'
 import { outdated } from '@/api/queries'
 import type { JourneyDocument, JourneyView, StepDocument } from '@/api/types'
 import { allSteps } from './edits'
+import { journeySource, type Source } from './source'
 import { useHistory } from './useHistory'
 import { useSaving } from './useSaving'
 
@@ -13,9 +14,9 @@ function differs(one: JourneyDocument, other: JourneyDocument): boolean {
   return JSON.stringify({ ...one, state: null }) !== JSON.stringify({ ...other, state: null })
 }
 
-/** What the edits of a journey are kept under in this tab. */
-function historyOf(id: number): string {
-  return `open-trellis.history.${id}`
+/** What edits are kept under in this tab. */
+function historyOf(source: Source): string {
+  return `open-trellis.history.${source.key}`
 }
 
 /**
@@ -23,6 +24,7 @@ function historyOf(id: number): string {
  * edit is a named command: it shows at once, can be undone, and is saved by itself.
  */
 export const useJourneyStore = defineStore('journey', () => {
+  const source = shallowRef<Source | null>(null)
   const view = shallowRef<JourneyView | null>(null)
   const journey = shallowRef<JourneyDocument | null>(null)
   /** What saves are signed with; kept in this browser. */
@@ -33,34 +35,33 @@ export const useJourneyStore = defineStore('journey', () => {
   const save = saving.state
 
   async function send(document: JourneyDocument): Promise<void> {
-    if (!view.value) return
-    const { id, version } = view.value
-    view.value = await answerOf(
-      api.PUT('/api/journeys/{id}', {
-        params: { path: { id } },
-        body: { version, journey: document, by: author.value || null },
-      }),
-    )
-    history.keep(historyOf(id))
-    void outdated('journeys')
+    if (!view.value || !source.value) return
+    view.value = await source.value.save(view.value, document)
+    history.keep(historyOf(source.value))
+    if (!source.value.ofStrand) void outdated('journeys')
   }
 
   /** Opens a journey; one that is open already keeps what is not saved of it, and its undo. */
-  async function open(id: number): Promise<void> {
+  function open(id: number): Promise<void> {
+    return openFrom(journeySource(id, () => author.value))
+  }
+
+  async function openFrom(other: Source): Promise<void> {
     await saving.idle()
-    if (view.value?.id !== id) {
+    if (source.value?.key !== other.key) {
       view.value = null
       journey.value = null
       history.forget()
     }
+    source.value = other
     saving.reset()
     loadFailure.value = null
     try {
-      const loaded = await answerOf(api.GET('/api/journeys/{id}', { params: { path: { id } } }))
+      const loaded = await other.load()
       if (journey.value === null || view.value?.version !== loaded.version) {
         journey.value = loaded.journey
         history.forget()
-        history.recall(historyOf(id), (state) => !differs(state, loaded.journey))
+        history.recall(historyOf(other), (state) => !differs(state, loaded.journey))
       }
       view.value = loaded
       if (differs(journey.value, loaded.journey)) show(journey.value)
@@ -137,10 +138,9 @@ export const useJourneyStore = defineStore('journey', () => {
 
   /** Reads sentences and findings anew, since what the journey refers to has changed. */
   async function lookAnew(): Promise<void> {
-    if (!view.value) return
-    const { id, version } = view.value
-    const fresh = await answerOf(api.GET('/api/journeys/{id}', { params: { path: { id } } }))
-    view.value = { ...fresh, version }
+    if (!view.value || !source.value) return
+    const { version } = view.value
+    view.value = { ...(await source.value.load()), version }
   }
 
   /** What a step is called on the sheet. */
@@ -160,7 +160,10 @@ export const useJourneyStore = defineStore('journey', () => {
     journey.value ? allSteps(journey.value.body).map((step) => step.id) : [],
   )
 
+  const ofStrand = computed(() => source.value?.ofStrand ?? false)
+
   return {
+    ofStrand,
     view,
     journey,
     drawn,
@@ -174,6 +177,7 @@ export const useJourneyStore = defineStore('journey', () => {
     undoName: history.undoName,
     redoName: history.redoName,
     open,
+    openFrom,
     edit,
     undo,
     redo,

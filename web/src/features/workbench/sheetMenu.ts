@@ -18,6 +18,7 @@ export function sheetMenu(can: {
       { id: 'in', name: 'Into the branch above', keys: 'Alt →', disabled },
       { id: 'out', name: 'Out of the branch', keys: 'Alt ←', disabled },
       { id: 'duplicate', name: 'Duplicate', keys: 'Ctrl D', disabled },
+      { id: 'gather', name: 'Make a strand of these rows', disabled },
     ],
     [
       { id: 'copy', name: 'Copy', keys: 'Ctrl C', disabled },

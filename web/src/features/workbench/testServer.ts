@@ -80,7 +80,8 @@ export class TestServer {
       return { understood: null, refused: null, completions: [], ...this.reading(text) }
     }
     if (path === '/api/arrangements') return { journey: this.view.journey, steps: [] }
-    if (path.endsWith('/estimates')) return { measures: { people: 10, entered: 10, steps: [] }, nobody: [] }
+    if (path.endsWith('/estimates'))
+      return { measures: { people: 10, entered: 10, steps: [] }, nobody: [] }
     if (path !== '/api/journeys/1') return []
     if (method === 'PUT') {
       const journey = body!.journey as JourneyDocument

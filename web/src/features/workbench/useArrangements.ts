@@ -1,7 +1,8 @@
 import { useStorage } from '@vueuse/core'
 import { ref } from 'vue'
 import { answerOf, api, reasonOf } from '@/api/client'
-import type { ArrangementOrder, StepDocument } from '@/api/types'
+import { outdated } from '@/api/queries'
+import type { ArrangementOrder, StepDocument, StrandDocument } from '@/api/types'
 import { allSteps } from './edits'
 import { useJourneyStore } from './journeyStore'
 import { useSelection } from './selectionStore'
@@ -21,12 +22,15 @@ const NAMES: Partial<Record<Action, string>> = {
   TRY_AGAIN: 'try again',
   TEXT_THE_REST: 'text the rest',
   REMIND: 'remind',
+  GATHER: 'make a strand of',
 }
 
 /** What an order needs besides the rows it is about. */
-export type Details = Partial<Pick<ArrangementOrder, 'below' | 'number' | 'message' | 'field'>>
+export type Details = Partial<
+  Pick<ArrangementOrder, 'below' | 'number' | 'message' | 'field' | 'name'>
+>
 
-const NO_DETAILS = { below: null, number: null, message: null, field: null }
+const NO_DETAILS = { below: null, number: null, message: null, field: null, name: null }
 
 /** Steps that were copied, from any journey and in any tab. */
 const clipboard = useStorage<StepDocument[]>('open-trellis.copied-steps', [])
@@ -62,6 +66,7 @@ export function useArrangements() {
       refusal.value = refused
       if (!done) return false
       if (action === 'COPY') clipboard.value = done.steps
+      if (done.strand) await keepStrand(done.strand)
       const count = done.steps.length === 1 ? 'step' : `${done.steps.length} steps`
       const name = NAMES[action]
       if (name) store.edit(`${name} ${count}`, () => done.journey)
@@ -74,6 +79,12 @@ export function useArrangements() {
       refusal.value = reasonOf(failure)
       return false
     }
+  }
+
+  /** A strand is there before a journey goes through it. */
+  async function keepStrand(document: StrandDocument): Promise<void> {
+    await answerOf(api.POST('/api/strands', { body: { version: null, document } }))
+    await outdated('library')
   }
 
   /** How many steps the chosen rows stand for, with all that is inside them. */

@@ -13,7 +13,7 @@ export function useEstimate() {
       store.view?.version ?? 0,
       store.view?.behaviourVersion ?? 0,
     ),
-    enabled: !!store.view,
+    enabled: !!store.view && !store.ofStrand,
   }))
   return {
     estimate: computed(() => (store.view ? (asked.data.value?.measures ?? null) : null)),

@@ -8,7 +8,7 @@ export function useKeptWalks(view: () => JourneyView | null) {
   // Walks are an extra here: the walk screen says so when they cannot be had.
   const { data } = useQuery(() => ({
     ...questions.keptWalks(view()?.id ?? 0, view()?.version ?? 0),
-    enabled: !!view(),
+    enabled: (view()?.id ?? 0) > 0,
   }))
   return { changed: computed(() => data.value?.filter((one) => !one.same) ?? []) }
 }

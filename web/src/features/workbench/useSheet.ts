@@ -7,7 +7,8 @@ import { useFolding } from './useFolding'
 
 /** The lines of the run sheet, from the trigger to the goal, and which of them is the current one. */
 export function useSheet() {
-  const { view } = storeToRefs(useJourneyStore())
+  const store = useJourneyStore()
+  const { view } = storeToRefs(store)
   const { selected } = storeToRefs(useSelection())
 
   const rows = computed<Row[]>(() => view.value?.sheet.rows ?? [])
@@ -16,12 +17,12 @@ export function useSheet() {
   /** The lines above the steps. */
   const head = computed<SheetLine[]>(() => {
     const sheet = view.value?.sheet
-    return sheet ? [sheet.opening, ...sheet.rules] : []
+    return sheet && !store.ofStrand ? [sheet.opening, ...sheet.rules] : []
   })
   /** The lines below the steps. */
   const foot = computed<SheetLine[]>(() => {
     const sheet = view.value?.sheet
-    return sheet ? [sheet.goal, ...sheet.secondaryGoals] : []
+    return sheet && !store.ofStrand ? [sheet.goal, ...sheet.secondaryGoals] : []
   })
   /** Everything that the arrow keys go through. */
   const stops = computed(() =>

@@ -18,6 +18,7 @@ import tools.jackson.databind.JsonNode;
  * @param number how many tries, hours or days
  * @param message what to send
  * @param field the date to remind of
+ * @param name what to call the strand that is made
  */
 record ArrangementOrder(
     @Schema(ref = Schemas.JOURNEY) JsonNode journey,
@@ -27,7 +28,8 @@ record ArrangementOrder(
     @ArraySchema(schema = @Schema(ref = Schemas.STEP)) @Nullable List<JsonNode> steps,
     @Nullable Integer number,
     @Nullable String message,
-    @Nullable String field) {
+    @Nullable String field,
+    @Nullable String name) {
 
   enum Action {
     MOVE,
@@ -39,6 +41,8 @@ record ArrangementOrder(
     DUPLICATE,
     PASTE,
     REMOVE,
+    /** Makes a strand of the rows, called {@code name}; it is yet to be kept. */
+    GATHER,
     /** The same email once more, {@code number} times, for those who have not opened it. */
     TRY_AGAIN,
     /** A text {@code number} hours after an email, for those who have not opened it. */

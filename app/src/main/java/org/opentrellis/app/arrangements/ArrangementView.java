@@ -8,6 +8,8 @@ import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.Schemas;
 import org.opentrellis.core.arrange.Arranged;
 import org.opentrellis.core.format.Documents;
+import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.Step;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -20,21 +22,26 @@ record ArrangementView(@Nullable DoneView done, @Nullable String refused) {
   /**
    * @param journey after it
    * @param steps those it was about
+   * @param strand the one that was made of them, which is yet to be kept
    */
   record DoneView(
       @Schema(ref = Schemas.JOURNEY) JsonNode journey,
-      @ArraySchema(schema = @Schema(ref = Schemas.STEP)) List<JsonNode> steps) {}
+      @ArraySchema(schema = @Schema(ref = Schemas.STEP)) List<JsonNode> steps,
+      @Schema(ref = Schemas.STRAND) @Nullable JsonNode strand) {}
 
   static ArrangementView of(Arranged arranged) {
     return switch (arranged) {
       case Arranged.Refused refused -> new ArrangementView(null, refused.why());
-      case Arranged.Done done -> new ArrangementView(done(done), null);
+      case Arranged.Done done -> done(done.journey(), done.steps(), null);
+      case Arranged.Gathered gathered ->
+          done(gathered.journey(), gathered.steps(), Documents.write(gathered.strand()));
     };
   }
 
-  private static DoneView done(Arranged.Done done) {
+  private static ArrangementView done(
+      Journey journey, List<Step> about, @Nullable JsonNode strand) {
     List<JsonNode> steps = new ArrayList<>();
-    Documents.write(done.journey().withBody(done.steps())).get("body").forEach(steps::add);
-    return new DoneView(Documents.write(done.journey()), steps);
+    Documents.write(journey.withBody(about)).get("body").forEach(steps::add);
+    return new ArrangementView(new DoneView(Documents.write(journey), steps, strand), null);
   }
 }

@@ -7,6 +7,7 @@ import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.core.arrange.Arranged;
 import org.opentrellis.core.arrange.Arranging;
+import org.opentrellis.core.arrange.Gathering;
 import org.opentrellis.core.arrange.Merging;
 import org.opentrellis.core.arrange.Series;
 import org.opentrellis.core.format.Documents;
@@ -46,7 +47,7 @@ class Arrangements {
             () ->
                 isSeries(order)
                     ? series(order, new Series(journey, catalogue))
-                    : arranged(order, new Arranging(journey, catalogue))));
+                    : arranged(order, journey, catalogue)));
   }
 
   private static boolean isSeries(ArrangementOrder order) {
@@ -81,7 +82,8 @@ class Arrangements {
     };
   }
 
-  private Arranged arranged(ArrangementOrder order, Arranging arranging) {
+  private Arranged arranged(ArrangementOrder order, Journey journey, Catalogue catalogue) {
+    Arranging arranging = new Arranging(journey, catalogue);
     Set<String> rows = order.rows();
     return switch (order.action()) {
       case MOVE -> arranging.move(rows, required("below", order.below()));
@@ -92,6 +94,7 @@ class Arrangements {
       case COPY -> arranging.copy(rows);
       case DUPLICATE -> arranging.duplicate(rows);
       case REMOVE -> arranging.remove(rows);
+      case GATHER -> new Gathering(journey, catalogue).gather(rows, required("name", order.name()));
       case PASTE ->
           arranging.paste(
               steps(required("steps", order.steps())), required("below", order.below()));

@@ -4,7 +4,6 @@ import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Locale;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.SaveLost;
@@ -193,12 +192,18 @@ public class Catalogues {
   }
 
   private void check(Strand strand) {
-    List<Strand> all =
-        Stream.concat(
-                current().strands().stream().filter(one -> !one.id().equals(strand.id())),
-                Stream.of(strand))
-            .toList();
-    Documents.check(new Catalogue(messages.all(), all, List.of()));
+    with(strand);
+  }
+
+  /**
+   * As it would be with a strand in the place of the one of its id.
+   *
+   * @throws ProblemsFound if something in it is wrong, or it would include itself
+   */
+  public Catalogue with(Strand strand) {
+    Catalogue changed = current().with(strand);
+    Documents.check(new Catalogue(changed.messages(), changed.strands(), List.of()));
+    return changed;
   }
 
   private void check(Segment segment) {
@@ -206,7 +211,7 @@ public class Catalogues {
   }
 
   /** Refuses a document that is kept under another name than it says. */
-  static void requireSame(String address, String said, String place) {
+  public static void requireSame(String address, String said, String place) {
     if (!address.equals(said)) {
       throw new ProblemsFound(
           List.of(

@@ -5,11 +5,14 @@ import org.opentrellis.app.storage.AgainIfTaken;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.journey.Segment;
 import org.opentrellis.core.journey.Strand;
+import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
@@ -31,6 +34,14 @@ class SharedPartController {
     return catalogues.strandVersions(id);
   }
 
+  /** Keeps a new strand; the version must be null. */
+  @AgainIfTaken
+  @PostMapping("/strands")
+  @ResponseStatus(HttpStatus.CREATED)
+  StrandView addStrand(@RequestBody StrandSave save) {
+    return catalogues.save(Documents.readStrand(save.document()), save);
+  }
+
   @AgainIfTaken
   @PutMapping("/strands/{id}")
   StrandView saveStrand(@PathVariable String id, @RequestBody StrandSave save) {
@@ -47,6 +58,14 @@ class SharedPartController {
   @GetMapping("/segments/{name}/versions")
   List<SegmentView> listSegmentVersions(@PathVariable String name) {
     return catalogues.segmentVersions(name);
+  }
+
+  /** Keeps a new segment; the version must be null. */
+  @AgainIfTaken
+  @PostMapping("/segments")
+  @ResponseStatus(HttpStatus.CREATED)
+  SegmentView addSegment(@RequestBody SegmentSave save) {
+    return catalogues.save(Documents.readSegment(save.document()), save);
   }
 
   @AgainIfTaken

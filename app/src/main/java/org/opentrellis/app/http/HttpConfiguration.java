@@ -59,6 +59,7 @@ class HttpConfiguration implements WebMvcConfigurer {
           "/journeys/*",
           "/journeys/*/dry-run",
           "/journeys/*/walk",
+          "/strands/*",
           "/dry-runs/*",
           "/side-by-side"
         }) {

@@ -2,13 +2,9 @@ package org.opentrellis.app.journeys;
 
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Stream;
 import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.revisions.CatalogueChanged;
@@ -18,8 +14,6 @@ import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
-import org.opentrellis.core.journey.Name;
-import org.opentrellis.core.journey.NamesIn;
 import org.opentrellis.core.journey.SegmentName;
 import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.sentence.Phrase;
@@ -34,7 +28,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 class Cards {
   /** Grows whenever cards say something else, or say it otherwise: all are made anew then. */
-  static final int FORM = 1;
+  static final int FORM = 2;
 
   private static final int LONGEST_SEARCH = 4_000;
 
@@ -197,30 +191,7 @@ class Cards {
     if (change.name() instanceof SegmentName) {
       revisions.grow(Revisions.Kind.NEIGHBOURS);
     }
-    index.using(usersOf(change.name(), catalogues.current())).forEach(this::makeUnchecked);
-  }
-
-  /** A name, and all strands and segments that come to use it. */
-  private static List<Name> usersOf(Name name, Catalogue catalogue) {
-    Set<Name> found = new HashSet<>(Set.of(name));
-    boolean more = true;
-    while (more) {
-      List<Name> users = new ArrayList<>();
-      Stream.concat(
-              catalogue.strands().stream()
-                  .filter(one -> uses(one, found))
-                  .<Name>map(strand -> strand.id()),
-              catalogue.segments().stream()
-                  .filter(one -> uses(one, found))
-                  .<Name>map(segment -> segment.name()))
-          .forEach(users::add);
-      more = found.addAll(users);
-    }
-    return List.copyOf(found);
-  }
-
-  private static boolean uses(Object part, Set<Name> names) {
-    return NamesIn.of(part).anyMatch(names::contains);
+    index.using(catalogues.current().usersOf(change.name())).forEach(this::makeUnchecked);
   }
 
   /** Makes cards that are missing, or of an earlier form. */

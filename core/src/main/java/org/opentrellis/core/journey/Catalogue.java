@@ -1,9 +1,12 @@
 package org.opentrellis.core.journey;
 
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.opentrellis.core.problem.Refused;
 
 /**
@@ -39,6 +42,31 @@ public record Catalogue(List<Message> messages, List<Strand> strands, List<Segme
 
   public Optional<Segment> segment(SegmentName name) {
     return segments.stream().filter(segment -> segment.name().equals(name)).findFirst();
+  }
+
+  /** A name, and all strands and segments that come to use it. */
+  public List<Name> usersOf(Name name) {
+    Set<Name> found = new HashSet<>(Set.of(name));
+    boolean more = true;
+    while (more) {
+      List<Name> users = new ArrayList<>();
+      strands.stream().filter(one -> uses(one, found)).map(Strand::id).forEach(users::add);
+      segments.stream().filter(one -> uses(one, found)).map(Segment::name).forEach(users::add);
+      more = found.addAll(users);
+    }
+    return List.copyOf(found);
+  }
+
+  private static boolean uses(Object part, Set<Name> names) {
+    return NamesIn.of(part).anyMatch(names::contains);
+  }
+
+  /** The same with a strand in the place of the one of its id, or beside the others. */
+  public Catalogue with(Strand strand) {
+    List<Strand> all = new ArrayList<>(strands);
+    all.removeIf(one -> one.id().equals(strand.id()));
+    all.add(strand);
+    return new Catalogue(messages, all, segments);
   }
 
   private static void unique(List<? extends Name> names) {

@@ -1,0 +1,28 @@
+import { answerOf, api } from '@/api/client'
+import type { JourneyDocument, JourneyView } from '@/api/types'
+
+/** Where what is edited comes from and is kept: a journey, or a strand, which stands for one. */
+export interface Source {
+  /** What its edits are kept under in this tab. */
+  key: string
+  /** Whether it is a run of steps only, that several journeys share. */
+  ofStrand: boolean
+  load: () => Promise<JourneyView>
+  save: (from: JourneyView, document: JourneyDocument) => Promise<JourneyView>
+}
+
+export function journeySource(id: number, author: () => string): Source {
+  const path = { params: { path: { id } } }
+  return {
+    key: String(id),
+    ofStrand: false,
+    load: () => answerOf(api.GET('/api/journeys/{id}', path)),
+    save: (from, journey) =>
+      answerOf(
+        api.PUT('/api/journeys/{id}', {
+          ...path,
+          body: { version: from.version, journey, by: author() || null },
+        }),
+      ),
+  }
+}
