@@ -90,4 +90,5 @@ export type JourneyCard = Schemas['Card']
 export type OverviewEntry = Schemas['Entry']
 export type Named = Schemas['Named']
 /** What a comparison is of. */
-export type ComparedBy = Omit<KeptComparison, 'id' | 'name'>
+export type ComparedBy = Omit<KeptComparison, 'id' | 'name' | 'lineUp'> &
+  Partial<Pick<KeptComparison, 'lineUp'>>

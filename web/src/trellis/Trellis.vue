@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { computed, useId, useTemplateRef } from 'vue'
+import { computed, nextTick, useId, useTemplateRef, watch } from 'vue'
 import type { RunMeasures, RunSheet, StepDocument } from '@/api/types'
-import { brief, count, percent, points } from '@/ui/figures'
+import { brief, count, duration, percent, points } from '@/ui/figures'
 import { layOut } from './layout'
 import { leafPath, ribbonPath } from './paths'
+import type { TrellisWords } from './picture'
 import TrellisLabel from './TrellisLabel.vue'
 import TrellisMark from './TrellisMark.vue'
 import { usePanning } from './usePanning'
@@ -20,42 +21,56 @@ const props = defineProps<{
   hovered?: string | null
   /** How many people stand at each step, for the view of who is where. */
   standing?: Map<string, number> | null
+  /** How high it may become, in pixels, where it is as high as it needs to be, never cut off. */
+  most?: number
 }>()
 const emit = defineEmits<{ select: [step: string]; hover: [step: string | null] }>()
 /** How many times larger than the picture that fits. */
 const zoom = defineModel<number>('zoom', { default: 1 })
 
 const SMALLEST = 0.68
+/** Where it may not be cut off it may become smaller still; zooming in makes it readable. */
+const SMALLEST_WHOLE = 0.5
 const LARGEST = 1.2
 
 const frame = useTemplateRef<HTMLElement>('frame')
 const drawing = useTemplateRef<SVGSVGElement>('drawing')
 const { width, height } = useElementSize(frame)
 usePanning(frame, (by) => (zoom.value = Math.min(6, Math.max(1, zoom.value * by))))
-defineExpose({ drawing })
+defineExpose({ drawing, goTo })
 const uid = useId()
 
 const names = computed(() => new Map(props.sheet?.rows.map((row) => [row.id, row.brief])))
 const emails = computed(() => new Map(props.measures?.steps.map((s) => [s.id, s.email])))
 
-const picture = computed(() =>
-  layOut(props.body, props.measures, {
-    name: nameOf,
-    figures: (step) => {
-      const email = emails.value.get(step)
-      return email
-        ? `${points(email.opened.value)}% open ${points(email.clicked.value)}% click`
-        : null
-    },
-    goal: props.measures?.goal ? `goal ${percent(props.measures.goal.value, 1)}` : null,
-  }),
-)
-
-const scale = computed(() => {
-  const fits = Math.min(width.value / picture.value.width, height.value / picture.value.height)
-  const plain = Number.isFinite(fits) && fits > 0 ? Math.min(LARGEST, Math.max(SMALLEST, fits)) : 1
-  return plain * zoom.value
+const words = computed<TrellisWords>(() => ({
+  name: nameOf,
+  figures: figuresOf,
+  goal: props.measures?.goal ? `goal ${percent(props.measures.goal.value, 1)}` : null,
+}))
+/** As narrow as can be: how large it may be shown follows from its height. */
+const narrow = computed(() => layOut(props.body, props.measures, words.value))
+const high = computed(() => props.most ?? height.value)
+const least = computed(() => (props.most ? SMALLEST_WHOLE : SMALLEST))
+const picture = computed(() => {
+  const room = width.value / fitting(narrow.value)
+  return Number.isFinite(room) && room > narrow.value.width
+    ? layOut(props.body, props.measures, words.value, room)
+    : narrow.value
 })
+const scale = computed(() => fitting(picture.value) * zoom.value)
+
+function fitting(shapes: { width: number; height: number }): number {
+  const fits = Math.min(width.value / shapes.width, high.value / shapes.height)
+  return Number.isFinite(fits) && fits > 0 ? Math.min(LARGEST, Math.max(least.value, fits)) : 1
+}
+
+function figuresOf(step: string): string | null {
+  const email = emails.value.get(step)
+  if (!email) return null
+  const clicked = `${points(email.clicked.value)}% click`
+  return email.opened.value === null ? clicked : `${points(email.opened.value)}% open ${clicked}`
+}
 
 /** The way somebody went: through the marks of their steps, level where a ribbon is. */
 const way = computed(() => {
@@ -83,6 +98,30 @@ const crowds = computed(() => {
   })
 })
 
+/** Brings a step to the middle, as large as it reads well. */
+async function goTo(step: string): Promise<void> {
+  zoom.value = Math.min(6, Math.max(zoom.value, 1 / fitting(picture.value)))
+  await nextTick()
+  showInTheMiddle(step)
+}
+
+function showInTheMiddle(step: string): void {
+  const mark = picture.value.marks.find((one) => one.id === step)
+  if (!mark || !frame.value) return
+  frame.value.scrollTo({
+    left: mark.x * scale.value - width.value / 2,
+    top: mark.y * scale.value - frame.value.clientHeight / 2,
+  })
+}
+
+/* In a picture that is larger than its frame, what is chosen elsewhere is brought into sight. */
+watch(
+  () => props.selected,
+  (step) => {
+    if (step && zoom.value > 1) showInTheMiddle(step)
+  },
+)
+
 function back(step: string | null): boolean {
   return !!props.route && step !== null && !props.route.includes(step)
 }
@@ -93,7 +132,12 @@ function nameOf(step: string): string {
 </script>
 
 <template>
-  <div ref="frame" class="grid h-full w-full overflow-auto" style="align-content: safe center">
+  <div
+    ref="frame"
+    class="grid w-full overflow-auto"
+    :class="most ? 'max-h-full' : 'h-full'"
+    style="align-content: safe center"
+  >
     <svg
       ref="drawing"
       :width="picture.width * scale"
@@ -125,6 +169,15 @@ function nameOf(step: string): string {
         :y2="picture.height - 4"
         stroke="var(--color-post)"
       />
+      <g v-for="gap in picture.breaks" :key="gap.x" data-break>
+        <title>Time is drawn shorter here: {{ duration(gap.hours) }}</title>
+        <path
+          :d="`M${gap.x - 7} 16 l3 -7 l4 10 l4 -10 l3 7`"
+          fill="none"
+          stroke="var(--color-ink2)"
+          stroke-width="1.2"
+        />
+      </g>
       <path
         v-for="ribbon in picture.ribbons"
         :key="ribbon.id"

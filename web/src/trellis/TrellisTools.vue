@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Crosshair } from '@lucide/vue'
 import { ref } from 'vue'
 import { reasonOf } from '@/api/client'
 import { download } from '@/ui/download'
@@ -6,7 +7,13 @@ import { pngOf, svgOf } from './exportPicture'
 
 /** Zoom, and the picture as a file. */
 const zoom = defineModel<number>('zoom', { required: true })
-const props = defineProps<{ name: string; picture: () => SVGSVGElement | null }>()
+const props = defineProps<{
+  name: string
+  picture: () => SVGSVGElement | null
+  /** The chosen step, if it is to be gone to. */
+  selected?: string | null
+}>()
+const emit = defineEmits<{ goTo: [step: string] }>()
 const failure = ref<string | null>(null)
 
 const STEP = 1.25
@@ -57,6 +64,16 @@ async function save(kind: 'svg' | 'png') {
       @click="scale(STEP)"
     >
       +
+    </button>
+    <button
+      type="button"
+      class="button button-small"
+      title="Show the chosen step in the middle, large enough to read"
+      aria-label="Zoom to the chosen step"
+      :disabled="!selected"
+      @click="emit('goTo', selected!)"
+    >
+      <Crosshair class="size-3.5" />
     </button>
     <button type="button" class="button button-small" title="Save the picture" @click="save('svg')">
       SVG

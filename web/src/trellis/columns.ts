@@ -17,7 +17,73 @@ export interface Placed {
   label: { lines: string[]; figures: string | null; width: number } | null
 }
 
-export function placeInTime(graph: TrellisGraph, words: TrellisWords): Map<TrellisEvent, Placed> {
+/** Where time is drawn shorter than it is, and how long it really is. */
+export interface TimeBreak {
+  x: number
+  hours: number
+}
+
+export interface InTime {
+  placed: Map<TrellisEvent, Placed>
+  breaks: TimeBreak[]
+}
+
+/** A gap in time takes at most this share of the picture; a longer one is broken. */
+const LONGEST_SHARE = 0.4
+const ROUNDS = 14
+
+/**
+ * @param room how wide the picture may be: what is left is given to the gaps, in proportion to the
+ *   time that they take; 0 for as narrow as can be
+ */
+export function placeInTime(graph: TrellisGraph, words: TrellisWords, room = 0): InTime {
+  const narrow = place(graph, words, (hours) => 9 * Math.log2(1 + hours / 24))
+  if (widthOf(narrow) >= room) return { placed: narrow, breaks: [] }
+  const longest = LONGEST_SHARE * room
+  const byTime = (perHour: number) => (hours: number) => Math.min(longest, perHour * hours)
+  let best = narrow
+  let least = 0
+  let most = longest
+  for (let round = 0; round < ROUNDS; round++) {
+    const perHour = (least + most) / 2
+    const tried = place(graph, words, byTime(perHour))
+    if (widthOf(tried) <= room) {
+      best = tried
+      least = perHour
+    } else {
+      most = perHour
+    }
+  }
+  return { placed: best, breaks: breaksOf(best, longest / Math.max(least, 1e-9)) }
+}
+
+/** Between posts that stand further apart in time than is drawn. */
+function breaksOf(placed: Map<TrellisEvent, Placed>, mostHours: number): TimeBreak[] {
+  const moments = [...placed.values()].sort((a, b) => a.x - b.x)
+  return moments.slice(1).flatMap(({ event, x }, i) => {
+    const before = moments[i]!
+    const hours = event.time - before.event.time
+    return hours > mostHours * 1.001 ? [{ x: (before.x + x) / 2, hours }] : []
+  })
+}
+
+/** A fork may have the letter of an arm beside it. */
+function widthOf(placed: Map<TrellisEvent, Placed>): number {
+  return Math.max(
+    ...[...placed.values()].map(({ event, x, label }) =>
+      label ? x - labelOffset(event) + label.width + 8 : x + (isFork(event) ? 80 : 24),
+    ),
+  )
+}
+
+/**
+ * @param apart how much further apart two moments stand than they must, by the hours between
+ */
+function place(
+  graph: TrellisGraph,
+  words: TrellisWords,
+  apart: (hours: number) => number,
+): Map<TrellisEvent, Placed> {
   const placed = new Map<TrellisEvent, Placed>()
   const upper: number[] = new Array<number>(graph.rows).fill(0)
   const lower: number[] = new Array<number>(graph.rows).fill(0)
@@ -26,7 +92,7 @@ export function placeInTime(graph: TrellisGraph, words: TrellisWords): Map<Trell
   for (const column of columnsOf(graph)) {
     const time = column[0]!.time
     const isPost = column.some((event) => event.post) && time > lastPostTime(placed)
-    let x = before.x + (time > before.time ? 24 + 9 * Math.log2(1 + (time - before.time) / 24) : 18)
+    let x = before.x + (time > before.time ? 24 + apart(time - before.time) : 18)
     if (isPost) x = Math.max(x, lastPost + POST_WIDTH + 6, POST_WIDTH / 2 + 4)
     const items = column.map((event) => dress(event, words))
     for (const item of items) x = Math.max(x, leastX(item, placed, upper, lower))
@@ -59,11 +125,11 @@ function columnsOf(graph: TrellisGraph): TrellisEvent[][] {
     const key = `${event.time}/${slots.get(event)}`
     columns.set(key, [...(columns.get(key) ?? []), event])
   }
-  return [...columns.values()].flatMap(apart)
+  return [...columns.values()].flatMap(behindOthers)
 }
 
 /** A fork parts over rows on which others may just come to their end: it stands behind these. */
-function apart(column: TrellisEvent[]): TrellisEvent[][] {
+function behindOthers(column: TrellisEvent[]): TrellisEvent[][] {
   const behind = column.filter(
     (fork) =>
       isFork(fork) && column.some((other) => other.row > fork.row && other.row <= fork.lastRow),

@@ -136,3 +136,49 @@ describe('the trellis before any run', () => {
     }
   })
 })
+
+/** A letter after each of some waits, in days. */
+function lettersAfter(days: number[]) {
+  const body = days.flatMap((count, i) => [
+    { kind: 'wait', id: `w${i}`, rule: { kind: 'for', amount: { count, unit: 'DAYS' } } },
+    { kind: 'sendEmail', id: `s${i}`, message: 'm' },
+  ])
+  return body as unknown as Parameters<typeof layOut>[0]
+}
+
+function lettersAt(picture: TrellisPicture): number[] {
+  return picture.marks.filter(isSend).map((mark) => mark.x)
+}
+
+describe('the trellis in a wide room', () => {
+  it('is as wide as the room, and nothing overlaps', () => {
+    for (const { seed, body, measures, picture: narrow } of JOURNEYS.slice(0, 300)) {
+      const room = narrow.width * 1.8
+      const picture = layOut(body, measures, words, room)
+      expect(picture.width, `journey ${seed}`).toBeLessThanOrEqual(room * 1.02)
+      picture.labels.forEach((label, i) => {
+        for (const other of picture.labels.slice(i + 1)) {
+          if (overlap(label, other)) expect.fail(`journey ${seed}: ${label.lines}`)
+        }
+      })
+    }
+  })
+
+  it('sets moments apart as time does', () => {
+    const picture = layOut(lettersAfter([4, 8, 4, 6]), null, words, 3_000)
+    const [a, b, c, d] = lettersAt(picture)
+    const base = 24
+    expect((b! - a! - base) / (c! - b! - base)).toBeCloseTo(2, 1)
+    expect((d! - c! - base) / (c! - b! - base)).toBeCloseTo(1.5, 1)
+    expect(picture.breaks).toEqual([])
+  })
+
+  it('breaks a gap that would leave no room for the others, and says how long it is', () => {
+    const picture = layOut(lettersAfter([2, 200, 3]), null, words, 1_500)
+    expect(picture.breaks).toHaveLength(1)
+    expect(picture.breaks[0]!.hours).toBe(200 * 24)
+    const [a, b, c] = lettersAt(picture)
+    expect(b! - a!).toBeLessThanOrEqual(0.4 * 1_500 + 25)
+    expect(c! - b!).toBeGreaterThan(100)
+  })
+})

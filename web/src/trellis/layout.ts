@@ -18,16 +18,19 @@ import { textWidth } from './text'
  * The trellis as positioned shapes: pure arithmetic from a journey and its measures. Time runs
  * strictly from left to right. Every rail has three bands of its own (leaves above, ribbon, labels
  * below), and within a band things are set one after another, so no two labels can overlap.
+ *
+ * @param room how wide it may be: what is left goes to the gaps in time; 0 for as narrow as can be
  */
 export function layOut(
   body: StepDocument[],
   measures: Sketch | null,
   words: TrellisWords,
+  room = 0,
 ): TrellisPicture {
   const graph = buildGraph(body, measures)
-  const placed = placeInTime(graph, words)
+  const { placed, breaks } = placeInTime(graph, words, room)
   const rails = railsOf(graph, placed)
-  return draw(graph, placed, rails, words)
+  return { ...draw(graph, placed, rails, words), breaks }
 }
 
 function draw(
@@ -35,7 +38,7 @@ function draw(
   placed: Map<TrellisEvent, Placed>,
   rails: Rail[],
   words: TrellisWords,
-): TrellisPicture {
+): Omit<TrellisPicture, 'breaks'> {
   const items = [...placed.values()]
   const ribbons = graph.links.map((link) => ribbon(link, graph, placed, rails))
   const labels = items.flatMap((item) => labelsOf(item, rails))

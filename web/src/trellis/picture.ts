@@ -68,6 +68,8 @@ export interface TrellisPicture {
   marks: Mark[]
   labels: Label[]
   waiting: WaitingPlace[]
+  /** Where time is drawn shorter than it is. */
+  breaks: { x: number; hours: number }[]
 }
 
 export interface TrellisWords {

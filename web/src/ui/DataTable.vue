@@ -134,6 +134,7 @@ function order(column: TableColumn<T>) {
         <tr
           v-for="{ row, index } in drawn.lines"
           :key="keyOf(row)"
+          :data-line="keyOf(row)"
           class="figure border-b border-line2 text-right text-note"
           :class="[
             rowClass ?? 'h-8',

@@ -9,6 +9,7 @@ const props = defineProps<{
   max: number
   step: number
   unit?: string
+  title?: string
 }>()
 const emit = defineEmits<{ change: [value: number] }>()
 
@@ -20,7 +21,9 @@ function set(event: Event) {
 
 <template>
   <div class="grid grid-cols-[84px_1fr_58px_14px] items-center gap-1.5">
-    <span>{{ label }}</span>
+    <span :title="title" :class="{ 'cursor-help underline decoration-dotted': title }">{{
+      label
+    }}</span>
     <input
       type="range"
       class="w-full accent-vine"

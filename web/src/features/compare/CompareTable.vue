@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { ComparisonView } from '@/api/types'
 import DataTable from '@/ui/DataTable.vue'
+import PlainTerm from '@/ui/PlainTerm.vue'
 import { count, interval, margin, percent } from '@/ui/figures'
 import type { TableColumn } from '@/ui/table'
 import EmailCell from './EmailCell.vue'
@@ -124,8 +125,9 @@ function isChosen(row: Row, run: number) {
     <template #below>
       <p class="note px-3 py-1.5">
         In each cell: share of the run that got here · the measure with half of its 95% interval ·
-        difference to the run compared with, in points, judged among all cells (Holm); in that run
-        itself, the change from the message before.
+        difference to the run compared with, in points,
+        <PlainTerm term="holm">all cells judged together</PlainTerm>; in that run itself, the change
+        from the message before.
       </p>
     </template>
   </DataTable>

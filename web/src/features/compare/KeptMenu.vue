@@ -8,7 +8,7 @@ import type { ComparedBy, KeptComparison } from '@/api/types'
 import { useAttempt } from '@/api/useAttempt'
 
 /** Comparisons kept under a name: what they show, not their figures, which are read anew. */
-const props = defineProps<{ now: ComparedBy | null }>()
+const props = defineProps<{ now: Required<ComparedBy> | null }>()
 const emit = defineEmits<{ open: [kept: KeptComparison] }>()
 
 const { data: all, error } = useQuery(questions.keptComparisons())

@@ -39,14 +39,16 @@ const measure = computed({
   get: () => MEASURES.find((one) => one.key === route.query.show)?.key ?? 'OPENED',
   set: (show: Measure) => change({ show }),
 })
+/** Nothing if the server is to choose what suits the runs. */
+const chosenLineUp = computed(() => LINE_UPS.find((one) => one.key === route.query.by)?.key)
 const lineUp = computed({
-  get: () => LINE_UPS.find((one) => one.key === route.query.by)?.key ?? 'EMAIL_ORDER',
+  get: () => chosenLineUp.value ?? comparison.value?.comparison.table.lineUp ?? 'EMAIL_ORDER',
   set: (by: LineUp) => change({ by }),
 })
 const query = computed(() => ({
   runs: chosen.value,
   baseline: Math.max(0, baseline.value),
-  lineUp: lineUp.value,
+  ...(chosenLineUp.value ? { lineUp: chosenLineUp.value } : {}),
   compared: measure.value,
 }))
 function change(part: LocationQueryRaw) {
@@ -151,7 +153,7 @@ useTabTitle(() => 'Side by side')
         @toggle="toggle"
         @more="list.fetchNextPage()"
       />
-      <KeptMenu :now="comparison ? query : null" @open="open" />
+      <KeptMenu :now="comparison ? { ...query, lineUp } : null" @open="open" />
       <template v-if="comparison">
         <a class="button" :href="file('csv')" download>CSV</a>
         <a class="button" :href="file('html')" download>Report</a>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import DraftInput from '@/ui/DraftInput.vue'
+import PlainTerm from '@/ui/PlainTerm.vue'
 import type { BehaviourDocument, CohortView, GroupDocument, JourneyDocument } from '@/api/types'
 import { count } from '@/ui/figures'
 import ArrivalFields from './ArrivalFields.vue'
@@ -49,6 +50,7 @@ function begin(kept: CohortView | null) {
 
 const REACTIONS = [
   {
+    term: null,
     field: 'openMedianHours',
     name: 'Half of openers by, hours',
     label: 'Half of openers have opened by, hours',
@@ -56,23 +58,27 @@ const REACTIONS = [
   },
   {
     field: 'openSigma',
-    name: 'Spread of that (sigma)',
+    name: 'How unlike their times are',
+    term: 'sigma',
     label: 'Spread of the time to an open',
     share: false,
   },
   {
+    term: null,
     field: 'clickMedianMinutes',
     name: 'Click after, minutes',
     label: 'Median minutes from open to click',
     share: false,
   },
   {
+    term: null,
     field: 'buyAfterClick',
     name: 'Buy after a click',
     label: 'Buy after a click',
     share: true,
   },
   {
+    term: null,
     field: 'buyMeanHours',
     name: 'Bought after, hours',
     label: 'Mean hours from click to purchase',
@@ -142,7 +148,7 @@ function whole(event: Event): number {
       />
       <p v-else class="note col-span-2">{{ byDates }}</p>
       <label class="contents">
-        <span>Get nothing (hold-out), %</span>
+        <span><PlainTerm term="holdOut">Kept out to compare</PlainTerm>, %</span>
         <DraftInput
           type="number"
           class="field figure min-h-6.5! w-28! text-right"
@@ -165,7 +171,7 @@ function whole(event: Event): number {
         />
       </label>
       <label class="contents">
-        <span>Seed</span>
+        <span><PlainTerm term="seed">Lot number</PlainTerm></span>
         <DraftInput
           type="number"
           class="field figure min-h-6.5! w-28! text-right"
@@ -174,7 +180,7 @@ function whole(event: Event): number {
         />
       </label>
       <p class="note col-span-2">
-        The same seed gives the same people, so two versions can be compared person by person.
+        The same number draws the same people, so two versions can be compared person by person.
       </p>
       <TogetherWith
         v-if="others.length"
@@ -198,7 +204,8 @@ function whole(event: Event): number {
     <div class="panel-head"><h2>How they react</h2></div>
     <div class="grid grid-cols-[1fr_auto] items-center gap-x-2 gap-y-1.5 px-3 py-2">
       <template v-for="reaction in REACTIONS" :key="reaction.field">
-        <span>{{ reaction.name }}</span>
+        <PlainTerm v-if="reaction.term" :term="reaction.term">{{ reaction.name }}</PlainTerm>
+        <span v-else>{{ reaction.name }}</span>
         <AssumedField
           :share="reaction.share"
           :label="reaction.label"

@@ -45,9 +45,13 @@ const columns = computed<TableColumn<Place>[]>(() => [
     cellClass: 'px-3',
   },
 ])
+/** Where most are lost comes first. */
+const worstFirst = computed(() =>
+  props.dropOff.places.toSorted((one, other) => other.lost.count - one.lost.count),
+)
 const words = computed(() => {
-  const { through, met, lost, waiting } = props.dropOff
-  return `${percent(through.value, 1)} went through to the end, ${percent(met.value, 1)} left with the goal met, ${percent(lost.value, 1)} were lost on the way, ${percent(waiting.value, 1)} are still inside.`
+  const { through, met, planned, lost, waiting } = props.dropOff
+  return `${percent(through.value, 1)} went through to the end, ${percent(met.value, 1)} left with the goal met, ${percent(planned.value, 1)} ended before as the journey says, ${percent(lost.value, 1)} were lost on the way, ${percent(waiting.value, 1)} are still inside.`
 })
 </script>
 
@@ -57,7 +61,7 @@ const words = computed(() => {
     <DataTable
       label="Drop-off"
       :columns="columns"
-      :rows="dropOff.places"
+      :rows="worstFirst"
       :key-of="(place) => place.step"
       :chosen="selected"
     >

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { useStorage } from '@vueuse/core'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { useStorage, useWindowSize } from '@vueuse/core'
+import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { answerOf, api, reasonOf } from '@/api/client'
 import { outdated, queryClient, questions } from '@/api/queries'
@@ -15,10 +15,14 @@ import RunFigures from './RunFigures.vue'
 import RunHeader from './RunHeader.vue'
 import RunProgressNote from './RunProgressNote.vue'
 import SummaryPanel from './SummaryPanel.vue'
+import { downloadReport } from './downloadReport'
 import { cohortOf, draftOf, FIRST_DRAFT, type RunDraft } from './runDraft'
 import { usePreview } from './usePreview'
 import { useRun } from './useRun'
 import { standingOn } from './whereabouts'
+
+/** How much of the window's height the picture may take. */
+const TRELLIS_SHARE = 0.28
 
 const props = defineProps<{ id: number }>()
 const route = useRoute()
@@ -118,6 +122,30 @@ async function runAgain() {
   }
 }
 
+const trellis = useTemplateRef<InstanceType<typeof Trellis>>('trellis')
+const trellisShown = useStorage('dry-run-trellis', true)
+const { height: windowHeight } = useWindowSize()
+/** So that there is room for the figures, too. */
+const mostHigh = computed(() => Math.max(150, windowHeight.value * TRELLIS_SHARE))
+
+/** Goes to a row of the step table. */
+async function showRow(step: string) {
+  tab.value = 'steps'
+  selected.value = step
+  await nextTick()
+  document.querySelector(`[data-line='${CSS.escape(step)}']`)?.scrollIntoView({ block: 'center' })
+}
+
+/** The report with the picture as it is on the screen, as a file of its own. */
+async function report() {
+  failure.value = null
+  try {
+    await downloadReport(runId.value!, number.value, trellis.value?.drawing ?? null)
+  } catch (reason) {
+    failure.value = reasonOf(reason)
+  }
+}
+
 async function deleted(gone: number) {
   if (gone !== runId.value) return
   run.value = null
@@ -173,6 +201,7 @@ useTabTitle(() => journey.value && `${journey.value.journey.name}: dry run`)
       @deleted="deleted"
       @repeat="repeat"
       @again="runAgain"
+      @report="report"
     />
     <div v-if="failure" class="px-3 pb-2"><Trouble :text="failure" /></div>
     <div v-if="run?.again" class="px-3 pb-2">
@@ -190,7 +219,7 @@ useTabTitle(() => journey.value && `${journey.value.journey.name}: dry run`)
         @change="changeBehaviour"
       />
       <div v-if="run && part" class="flex min-h-0 min-w-0 flex-col gap-3">
-        <SummaryPanel :sentences="part.report.summary" />
+        <SummaryPanel :report="part.report" @select="showRow" />
         <RunFigures
           v-model:tab="tab"
           v-model:path="path"
@@ -204,7 +233,7 @@ useTabTitle(() => journey.value && `${journey.value.journey.name}: dry run`)
           @behaviour="changeBehaviour"
           @limited="reread"
         />
-        <section class="panel flex min-h-0 flex-1 flex-col" aria-labelledby="trellis">
+        <section class="panel flex min-h-0 shrink-0 flex-col" aria-labelledby="trellis">
           <div class="panel-head min-h-7.5!">
             <h2 id="trellis">Trellis</h2>
             <span class="note">
@@ -216,9 +245,19 @@ useTabTitle(() => journey.value && `${journey.value.journey.name}: dry run`)
                     : 'ribbon = share of people · leaf filled = opened'
               }}
             </span>
+            <button
+              type="button"
+              class="button button-small ml-auto"
+              :aria-expanded="trellisShown"
+              @click="trellisShown = !trellisShown"
+            >
+              {{ trellisShown ? 'Fold' : 'Show' }}
+            </button>
           </div>
-          <div class="min-h-0 flex-1 p-2">
+          <div v-show="trellisShown" class="min-h-0 p-2">
             <Trellis
+              ref="trellis"
+              :most="mostHigh"
               :body="part.expanded.body"
               :measures="part.report.measures"
               :sheet="part.sheet"

@@ -29,7 +29,7 @@ const props = defineProps<{
 const emit = defineEmits<{ change: [behaviour: BehaviourDocument] }>()
 
 const PARTS = [
-  { field: 'pull', name: 'Pull of', head: 'pull against a usual email', share: false, step: 0.05 },
+  { field: 'pull', name: 'Pull of', head: 'pull (usual = 1)', share: false, step: 0.05 },
   {
     field: 'clickGivenOpen',
     name: 'Click in',

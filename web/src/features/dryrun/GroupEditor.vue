@@ -2,6 +2,7 @@
 import DraftInput from '@/ui/DraftInput.vue'
 import { computed } from 'vue'
 import type { GroupDocument } from '@/api/types'
+import { TERMS } from '@/ui/terms'
 import Slider from '@/ui/Slider.vue'
 import AssumedField from './AssumedField.vue'
 import OpensPicture from './OpensPicture.vue'
@@ -12,8 +13,8 @@ const emit = defineEmits<{ change: [group: GroupDocument]; remove: [] }>()
 const CHANCES = [
   {
     field: 'preloads',
-    name: 'Pre-load images',
-    means: 'their mail program loads images by itself, within 5 minutes, which records an open',
+    name: 'Opened by programs',
+    means: TERMS.preloads,
   },
   { field: 'hardBounce', name: 'Dead addresses', means: 'all of their mail comes back' },
   {
@@ -92,7 +93,8 @@ function names(event: Event): string[] {
           @change="set({ share: $event / 100 })"
         />
         <Slider
-          label="Keenness"
+          label="Open of usual mail"
+          :title="TERMS.keenness"
           :value="group.keenness.mean * 100"
           :min="0.1"
           :max="99.9"
@@ -101,7 +103,8 @@ function names(event: Event): string[] {
           @change="set({ keenness: { ...group.keenness, mean: $event / 100 } })"
         />
         <Slider
-          label="Spread"
+          label="How unlike they are"
+          :title="TERMS.spread"
           :value="group.keenness.spread"
           :min="0.001"
           :max="0.999"

@@ -20,6 +20,7 @@ const emit = defineEmits<{
   deleted: [run: number]
   repeat: [run: number]
   again: []
+  report: []
 }>()
 
 const shown = computed(() => props.run?.journeys[props.number]?.run ?? null)
@@ -81,7 +82,7 @@ const outdated = computed(
       >
         Repeat
       </button>
-      <a class="button" :href="`/api/dry-runs/${shown.id}/report.html`" download>Report</a>
+      <button type="button" class="button" @click="emit('report')">Report</button>
       <RouterLink class="button" :to="{ name: 'side-by-side', query: { runs: refOf(shown) } }">
         Put side by side
       </RouterLink>

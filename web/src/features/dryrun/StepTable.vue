@@ -78,6 +78,7 @@ function plain(column: StepColumn, step: StepMeasures): string {
       :rows="lines"
       :key-of="(line) => line.row.id"
       :chosen="selected"
+      row-class="h-6.5"
     >
       <template #cell-step="{ row: { row } }">
         <button

@@ -1,14 +1,44 @@
 <script setup lang="ts">
-/** What happened, in sentences. */
-defineProps<{ sentences: string[] }>()
+import { useStorage } from '@vueuse/core'
+import type { JourneyReport } from '@/api/types'
+
+/** The verdict, where the journey is weak and what usually helps; how it went, for those who ask. */
+defineProps<{ report: JourneyReport }>()
+const emit = defineEmits<{ select: [step: string] }>()
+const open = useStorage('dry-run-summary', false)
 </script>
 
 <template>
-  <section class="panel shrink-0 px-3.5 py-2 text-plain" aria-label="Summary">
-    <p>
-      <span v-for="(sentence, i) in sentences" :key="i" :class="{ 'font-semibold': i === 0 }">{{
-        sentence + ' '
-      }}</span>
+  <section
+    class="panel max-h-[40%] shrink-0 overflow-y-auto px-3.5 py-2 text-plain"
+    aria-label="Summary"
+  >
+    <p class="flex items-baseline gap-2">
+      <span class="flex-1 font-semibold">{{ report.summary[0] }}</span>
+      <button
+        v-if="report.summary.length > 1"
+        type="button"
+        class="button button-small shrink-0"
+        :aria-expanded="open"
+        @click="open = !open"
+      >
+        {{ open ? 'Less' : 'How it went' }}
+      </button>
     </p>
+    <ul>
+      <li v-for="one in report.highlights" :key="one.kind" class="flex items-baseline gap-2">
+        <span>{{ one.sentence }}</span>
+        <button
+          v-if="one.step"
+          type="button"
+          class="shrink-0 rounded px-1 underline"
+          :aria-label="`Show: ${one.sentence}`"
+          @click="emit('select', one.step)"
+        >
+          show
+        </button>
+      </li>
+    </ul>
+    <p v-if="open" class="mt-1 text-ink2">{{ report.summary.slice(1).join(' ') }}</p>
   </section>
 </template>

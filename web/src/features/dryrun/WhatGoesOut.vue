@@ -49,7 +49,7 @@ function typed(event: Event): number | null {
         aria-label="Messages by day"
       />
       <table
-        class="mx-3 mb-1.5 table-fixed border-separate border-spacing-[1.5px] text-micro text-ink2"
+        class="mx-3 mb-1.5 w-[calc(100%-1.5rem)] table-fixed border-separate border-spacing-[1.5px] text-micro text-ink2"
       >
         <caption class="sr-only">
           Messages by weekday and local hour

@@ -12,8 +12,16 @@ export interface StepColumn {
   shown: boolean
 }
 
-const email = (pick: (of: NonNullable<StepMeasures['email']>) => Share) => (step: StepMeasures) =>
+type Email = NonNullable<StepMeasures['email']>
+
+const email = (pick: (of: Email) => Share) => (step: StepMeasures) =>
   step.email ? pick(step.email) : undefined
+
+/** What nobody records, such as opens of texts, is no figure, not even one that is none yet. */
+const recorded = (pick: (of: Email) => Share) => (step: StepMeasures) => {
+  const share = step.email ? pick(step.email) : undefined
+  return share?.of === 0 && step.email!.delivered.count > 0 ? undefined : share
+}
 
 export const COLUMNS: StepColumn[] = [
   {
@@ -55,14 +63,14 @@ export const COLUMNS: StepColumn[] = [
     key: 'opened',
     head: 'opened %',
     title: 'recorded opens, machine pre-loads included, of delivered',
-    share: email((e) => e.opened),
+    share: recorded((e) => e.opened),
     shown: true,
   },
   {
     key: 'openedByPeople',
     head: 'by people %',
     title: 'opens without machine pre-loads, of delivered',
-    share: email((e) => e.openedByPeople),
+    share: recorded((e) => e.openedByPeople),
     shown: true,
   },
   {
@@ -76,7 +84,7 @@ export const COLUMNS: StepColumn[] = [
     key: 'clickToOpen',
     head: 'of opened %',
     title: 'clicked, of those who opened (click-to-open)',
-    share: email((e) => e.clickToOpen),
+    share: recorded((e) => e.clickToOpen),
     shown: true,
   },
   {

@@ -106,6 +106,8 @@ useTabTitle(() => journey.value?.name)
                 v-model:zoom="zoom"
                 :name="journey.name"
                 :picture="() => trellis?.drawing ?? null"
+                :selected="selected"
+                @go-to="(step) => trellis?.goTo(step)"
               />
             </div>
             <div class="min-h-0 flex-1 p-2">

@@ -10,7 +10,8 @@ import org.opentrellis.core.compare.LineUp;
  *
  * @param runs two to six, each a run or one of its journeys, such as 12 or 12.1
  * @param baseline the place of the one that the others are compared with; null for the first
- * @param lineUp null for the order of emails
+ * @param lineUp null for what suits them: by message for versions of one journey, else the order of
+ *     emails
  * @param compared null for opens
  */
 record ComparisonOrder(

@@ -40,7 +40,8 @@ public class Comparisons {
   /**
    * @param runs two to six different ones, such as 12, or 12.1 for the second journey of run 12
    * @param baseline the place of the one that the others are compared with; null for the first
-   * @param lineUp null for the order of emails
+   * @param lineUp null for what suits them: by message for versions of one journey, else the order
+   *     of emails
    * @param compared null for opens
    * @throws ProblemsFound if there are too few runs, too many, or one twice
    * @throws NotFound if there is no such run
@@ -106,7 +107,7 @@ public class Comparisons {
         Comparison.of(
             sides,
             baseline,
-            order.lineUp() == null ? LineUp.EMAIL_ORDER : order.lineUp(),
+            order.lineUp() == null ? LineUp.usual(sides) : order.lineUp(),
             order.compared() == null ? Compared.OPENED : order.compared(),
             effort),
         versions(chosen, names, baseline));

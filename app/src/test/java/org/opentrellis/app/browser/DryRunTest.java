@@ -67,7 +67,7 @@ class DryRunTest {
   void aLongRunShowsHowFarItIsAndStops() {
     Page page = at("1/dry-run");
     type(page, "People", "1000000");
-    type(page, "Get nothing (hold-out), %", "10");
+    type(page, "Kept out to compare, %", "10");
     button(page, "Run again").click();
     Locator progress =
         page.getByRole(AriaRole.STATUS, new GetByRoleOptions().setName("Run").setExact(true));
@@ -87,7 +87,7 @@ class DryRunTest {
   void aHoldOutShowsWhatTheJourneyAdded() {
     Page page = at("3/dry-run");
     type(page, "People", "4000");
-    type(page, "Get nothing (hold-out), %", "20");
+    type(page, "Kept out to compare, %", "20");
     page.getByLabel("They come").selectOption("daily");
     type(page, "A day, on average", "400");
     button(page, "Run again").click();
@@ -287,7 +287,7 @@ class DryRunTest {
     String html = Files.readString(report.path());
     assertThat(html)
         .contains("Membership turns over, version 1")
-        .contains("<svg")
+        .contains("<figure><svg", "@font-face", "How the goal was met, day by day")
         .doesNotContain("http://")
         .doesNotContain("https://")
         .doesNotContain("<script");

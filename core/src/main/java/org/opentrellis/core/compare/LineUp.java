@@ -61,6 +61,13 @@ public enum LineUp {
     }
   };
 
+  /** By message where all are versions of one journey, else in the order of emails. */
+  public static LineUp usual(List<ComparedJourney> sides) {
+    return sides.stream().map(side -> side.journey().name()).distinct().count() == 1
+        ? MESSAGE
+        : EMAIL_ORDER;
+  }
+
   private static final String AGAIN = " \u00b7 ";
 
   /** The rows by their labels, in order; a run that has nothing there has null. */

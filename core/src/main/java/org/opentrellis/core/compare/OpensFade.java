@@ -3,13 +3,16 @@ package org.opentrellis.core.compare;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.opentrellis.core.measure.EmailMeasures;
 import org.opentrellis.core.measure.Share;
 import org.opentrellis.core.measure.StepMeasures;
 
 /**
  * Each of at least {@value #LEAST_EMAILS} emails one after another is opened by fewer, and by at
- * least {@value #LEAST_POINTS} in all; the last drop is judged by itself.
+ * least {@value #LEAST_POINTS} in all; the last drop is judged by itself. Further tries go to those
+ * who did not open the first and are left out.
  */
 final class OpensFade implements StandOutRule {
   private static final int LEAST_EMAILS = 3;
@@ -17,10 +20,11 @@ final class OpensFade implements StandOutRule {
 
   @Override
   public List<StandOut> find(ComparedJourney side, int place) {
+    Set<String> tries = furtherTries(side);
     List<StepMeasures> best = List.of();
     List<StepMeasures> run = new ArrayList<>();
     for (StepMeasures email : side.messages()) {
-      if (opened(email).value() == null) {
+      if (opened(email).value() == null || tries.contains(email.id())) {
         continue;
       }
       if (!run.isEmpty() && value(email) >= value(run.get(run.size() - 1))) {
@@ -35,6 +39,12 @@ final class OpensFade implements StandOutRule {
       return List.of();
     }
     return List.of(told(side, place, best));
+  }
+
+  private static Set<String> furtherTries(ComparedJourney side) {
+    return side.measures().chains().stream()
+        .flatMap(chain -> chain.steps().stream().skip(1))
+        .collect(Collectors.toSet());
   }
 
   private static StandOut told(ComparedJourney side, int place, List<StepMeasures> fading) {

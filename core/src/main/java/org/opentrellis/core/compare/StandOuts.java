@@ -11,6 +11,7 @@ final class StandOuts {
 
   private static final List<StandOutRule> RULES =
       List.of(
+          new GoalMissing(),
           new LossBetweenEmails(),
           new SecondTryLifts(),
           new OpensFade(),

@@ -8,16 +8,19 @@ import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.machine.LeaveReason;
 
 /**
- * Where people's way through the journey ends, and to what. Whoever met the goal is not lost.
+ * Where people's way through the journey ends, and to what. Whoever met the goal is not lost, nor
+ * is whoever finished or left where the journey says so.
  *
  * @param places where somebody's way ends, in the order of the run sheet
  * @param through went through to the end, of entered
  * @param met left because they met the goal, of entered
- * @param lost ended otherwise: unsubscribed, complained, bounced, by a leave rule, erased or
- *     finished early, of entered
+ * @param planned ended before as the journey says: finished early or left by a leave rule, of
+ *     entered
+ * @param lost ended otherwise: unsubscribed, complained, bounced or erased, of entered
  * @param waiting still inside at the horizon, of entered
  */
-public record DropOff(List<DropPlace> places, Share through, Share met, Share lost, Share waiting) {
+public record DropOff(
+    List<DropPlace> places, Share through, Share met, Share planned, Share lost, Share waiting) {
 
   /**
    * @param step the step where they stood
@@ -30,7 +33,7 @@ public record DropOff(List<DropPlace> places, Share through, Share met, Share lo
    * @param erased left here because they were erased
    * @param early were through after this step, although others go on
    * @param waiting still here at the horizon
-   * @param lost all of these but those who met the goal or still wait, of those who got here
+   * @param lost unsubscribed, complained, bounced or were erased, of those who got here
    */
   public record DropPlace(
       String step,
@@ -46,7 +49,7 @@ public record DropOff(List<DropPlace> places, Share through, Share met, Share lo
       Share lost) {
 
     long ended() {
-      return met + lost.count() + waiting;
+      return met + byRule + early + lost.count() + waiting;
     }
   }
 
@@ -69,7 +72,8 @@ public record DropOff(List<DropPlace> places, Share through, Share met, Share lo
         places,
         Share.of(tally.finished() - early, entered),
         Share.of(met, entered),
-        Share.of(tally.left() - met + early, entered),
+        Share.of(early + tally.left(LeaveReason.RULE), entered),
+        Share.of(tally.left() - met - tally.left(LeaveReason.RULE), entered),
         Share.of(tally.waiting(), entered));
   }
 
@@ -93,6 +97,6 @@ public record DropOff(List<DropPlace> places, Share through, Share met, Share lo
         tally.left(LeaveReason.ERASED),
         early,
         tally.waiting(),
-        Share.of(tally.left() - met + early, tally.entered()));
+        Share.of(tally.left() - met - tally.left(LeaveReason.RULE), tally.entered()));
   }
 }

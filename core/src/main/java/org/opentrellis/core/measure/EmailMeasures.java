@@ -10,8 +10,9 @@ import org.opentrellis.core.journey.Message;
  * opens / delivered; click rate = unique clicks / delivered; click-to-open = clickers / openers.
  *
  * @param delivered of sent
- * @param opened recorded opens, machine pre-loads included, of delivered
- * @param openedByPeople opens by people of delivered
+ * @param opened recorded opens, machine pre-loads included, of delivered; of none where nobody
+ *     records them, as of a text
+ * @param openedByPeople opens by people of delivered; of none for a text
  * @param clicked of delivered
  * @param clickToOpen clickers of recorded opens, so that click rate = open rate x click-to-open;
  *     none where opens are not recorded
@@ -52,8 +53,10 @@ public record EmailMeasures(
     }
     return new EmailMeasures(
         Share.of(tally.delivered(), tally.sent()),
-        Share.of(tally.opened(), tally.delivered()),
-        Share.of(tally.openedByPeople(), tally.delivered()),
+        tracked ? Share.of(tally.opened(), tally.delivered()) : Share.of(0, 0),
+        tracked || tally.openedByPeople() > 0
+            ? Share.of(tally.openedByPeople(), tally.delivered())
+            : Share.of(0, 0),
         Share.of(tally.clicked(), tally.delivered()),
         tracked ? Share.of(tally.clicked(), tally.opened()) : Share.of(0, 0),
         links,

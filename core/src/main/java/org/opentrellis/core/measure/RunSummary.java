@@ -68,7 +68,7 @@ public final class RunSummary {
   private static String goal(RunMeasures run) {
     Share goal = run.goal();
     if (goal == null) {
-      return "The journey has no goal, so there is nothing to measure it by.";
+      return "The journey has no goal, so no verdict is possible.";
     }
     String each =
         run.emailsPerGoal() == null

@@ -4,15 +4,18 @@ import java.util.List;
 import org.opentrellis.core.dryrun.DryRun;
 import org.opentrellis.core.dryrun.JourneyTally;
 import org.opentrellis.core.dryrun.Tallies;
+import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.measure.DropOff;
 import org.opentrellis.core.measure.RunCurves;
 import org.opentrellis.core.measure.RunMeasures;
 import org.opentrellis.core.measure.Whereabouts;
+import org.opentrellis.core.sentence.Sentences;
 
 /**
  * What a run showed of one of its journeys.
  *
  * @param summary the measures in sentences, the most important first
+ * @param highlights where it is weak, the most important first
  * @param dropOff where people's way ends, and to what
  * @param whereabouts where people are by days since entry
  * @param curves what had happened by each day since entry
@@ -21,6 +24,7 @@ import org.opentrellis.core.measure.Whereabouts;
 public record JourneyReport(
     RunMeasures measures,
     List<String> summary,
+    List<Highlight> highlights,
     DropOff dropOff,
     Whereabouts whereabouts,
     RunCurves curves,
@@ -29,10 +33,14 @@ public record JourneyReport(
   static JourneyReport of(DryRun run, Tallies tallies, int journey) {
     JourneyTally tally = tallies.journeys().get(journey);
     RunMeasures measures = RunMeasures.of(tallies, journey);
+    DropOff dropOff = DropOff.of(tally);
+    Journey of = tally.program().journey();
     return new JourneyReport(
         measures,
         Summary.of(tallies, journey),
-        DropOff.of(tally),
+        new Highlights(measures, dropOff, of, new Sentences(of, tallies.world().catalogue()))
+            .find(),
+        dropOff,
         Whereabouts.of(tally),
         RunCurves.of(tally),
         PathReport.of(run, tally));
