@@ -87,6 +87,13 @@ export const questions = {
       ...FOR_A_MINUTE,
     }),
 
+  messageUses: (id: string) =>
+    queryOptions({
+      queryKey: ['journeys', 'message-uses', id],
+      queryFn: () => answerOf(api.GET('/api/messages/{id}/uses', { params: { path: { id } } })),
+      ...FOR_A_MINUTE,
+    }),
+
   strands: () =>
     queryOptions({
       queryKey: ['library', 'strands'],

@@ -2,7 +2,7 @@
 import { useRoute } from 'vue-router'
 
 defineProps<{ canSignOut: boolean; out: boolean }>()
-const emit = defineEmits<{ backup: []; signOut: [] }>()
+const emit = defineEmits<{ backup: []; signOut: []; go: [] }>()
 
 const route = useRoute()
 const places = [
@@ -40,6 +40,14 @@ const places = [
       </RouterLink>
     </nav>
     <div v-if="!out" class="ml-auto flex h-full gap-6">
+      <button
+        type="button"
+        class="flex items-center gap-2 text-mist hover:text-white"
+        title="Go to any journey, step, run or message, or do something"
+        @click="emit('go')"
+      >
+        Go to <kbd class="border-mist/40! bg-transparent! text-mist!">Ctrl K</kbd>
+      </button>
       <button
         type="button"
         class="text-mist hover:text-white"

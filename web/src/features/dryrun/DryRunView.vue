@@ -210,7 +210,10 @@ useTabTitle(() => journey.value && `${journey.value.journey.name}: dry run`)
     <div v-if="progress" class="px-3 pb-2">
       <RunProgressNote :progress="progress" @cancel="cancel" @dismiss="progress = null" />
     </div>
-    <div v-if="journey" class="grid min-h-0 flex-1 grid-cols-[300px_1fr] gap-3 px-3 pb-3">
+    <div
+      v-if="journey"
+      class="grid min-h-0 flex-1 grid-cols-[clamp(236px,23.5vw,300px)_1fr] gap-3 px-3 pb-3"
+    >
       <CohortPanel
         v-model:draft="draft"
         :behaviour="journey.behaviour"

@@ -56,7 +56,12 @@ function move(event: KeyboardEvent) {
 
 <template>
   <section class="panel flex min-h-0 flex-1 flex-col" aria-label="Figures">
-    <div class="panel-head gap-1!" role="tablist" aria-label="Figures" @keydown="move">
+    <div
+      class="panel-head gap-1! overflow-x-auto whitespace-nowrap"
+      role="tablist"
+      aria-label="Figures"
+      @keydown="move"
+    >
       <button
         v-for="one in TABS"
         :id="`tab-${one.key}`"

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useInfiniteQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
-import { computed, ref } from 'vue'
-import { useRouter } from 'vue-router'
+import { computed, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
 import { answerOf, api } from '@/api/client'
 import { outdated, questions } from '@/api/queries'
 import type { JourneyDocument } from '@/api/types'
@@ -19,7 +19,18 @@ import NewJourney from './NewJourney.vue'
 const LOOK_AGAIN_MILLIS = 2_000
 
 const router = useRouter()
+const route = useRoute()
 const adding = ref<'new' | 'import' | null>(null)
+/* Whoever asks for a new journey elsewhere comes here for it. */
+watch(
+  () => route.query.new,
+  (asked) => {
+    if (!asked) return
+    adding.value = 'new'
+    void router.replace({ query: {} })
+  },
+  { immediate: true },
+)
 const wanted = ref('')
 const find = refDebounced(wanted, 150)
 

@@ -16,8 +16,13 @@ function mend() {
 </script>
 
 <template>
-  <div class="warning flex items-center gap-3">
-    <b class="text-clay">{{ NAMES[finding.severity] }}</b>
+  <div
+    class="flex items-center gap-3"
+    :class="finding.severity === 'NOTE' ? 'rounded-lg bg-slate-soft px-2.5 py-1.5' : 'warning'"
+  >
+    <b :class="finding.severity === 'NOTE' ? 'text-ink2' : 'text-clay'">{{
+      NAMES[finding.severity]
+    }}</b>
     <span class="flex-1">{{ finding.sentence }}</span>
     <button
       v-if="showPlace && finding.step"

@@ -1,22 +1,37 @@
 <script setup lang="ts">
 import DraftInput from '@/ui/DraftInput.vue'
+import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { reasonOf } from '@/api/client'
+import { questions } from '@/api/queries'
 import type { SendStep } from '@/api/types'
 import Trouble from '@/ui/Trouble.vue'
+import { useJourneyStore } from '../journeyStore'
 import { useLibrary } from '../useLibrary'
 import NewMessage from '../NewMessage.vue'
+import MessagePicker from './MessagePicker.vue'
 import SendOptions from './SendOptions.vue'
 
 const props = defineProps<{ step: SendStep; emails: string[] }>()
 const emit = defineEmits<{ change: [step: SendStep] }>()
 
+const store = useJourneyStore()
 const { messages, saveMessage } = useLibrary()
 const writing = ref(false)
 const trouble = ref<string | null>(null)
 
 const emailMessages = computed(() => messages.value.filter((one) => one.content.kind === 'email'))
 const message = computed(() => messages.value.find((one) => one.id === props.step.message))
+
+const uses = useQuery(() => questions.messageUses(props.step.message))
+/** The other journeys that send the message. */
+const others = computed(() => [
+  ...new Set(
+    (uses.data.value ?? [])
+      .filter((use) => use.journey !== store.view?.id)
+      .map((use) => `“${use.name}”`),
+  ),
+])
 
 function written(added: string) {
   writing.value = false
@@ -48,20 +63,19 @@ function setSubject(event: Event) {
     <div>
       <label class="label" for="message">Message</label>
       <div class="flex gap-1.5">
-        <select
+        <MessagePicker
           id="message"
-          class="field"
           :value="step.message"
-          @change="emit('change', { ...step, message: ($event.target as HTMLSelectElement).value })"
-        >
-          <option v-for="one in emailMessages" :key="one.id" :value="one.id">
-            {{ one.name }}
-          </option>
-        </select>
+          :messages="emailMessages"
+          @change="emit('change', { ...step, message: $event })"
+        />
         <button type="button" class="button" :aria-expanded="writing" @click="writing = !writing">
           New
         </button>
       </div>
+      <p v-if="others.length" class="note mt-1">
+        Sent in {{ others.join(', ') }}, too: what is changed here changes there.
+      </p>
     </div>
     <div>
       <label class="label" for="subject">Subject for this send</label>

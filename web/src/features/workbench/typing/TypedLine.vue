@@ -96,7 +96,7 @@ const brought = computed(() => {
       ? `gives “${one.name}” the link “${one.links.at(-1)}”`
       : `writes the new ${one.content.kind} “${one.name}”`,
   )
-  return [...messages, ...found.news].join(', ')
+  return [...messages, ...found.shared, ...found.news].join(', ')
 })
 
 onMounted(() => {

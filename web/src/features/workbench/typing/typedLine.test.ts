@@ -26,6 +26,7 @@ const UNDERSTOOD = {
   sentences: [],
   messages: [],
   news: [],
+  shared: [],
 }
 
 let field: VueWrapper

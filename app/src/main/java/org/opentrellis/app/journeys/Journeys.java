@@ -20,6 +20,7 @@ import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.journey.Purpose;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.reading.KnownNames;
@@ -88,6 +89,15 @@ public class Journeys {
   /** The names that all journeys use, of tags, fields and the like. */
   public KnownNames namesInUse() {
     return index.names();
+  }
+
+  /** The names of other journeys that use a name, also through a strand, such as a message's. */
+  public List<String> othersUsing(Name name, long but) {
+    List<Long> using = index.using(catalogues.current().usersOf(name));
+    return names().stream()
+        .filter(one -> one.id() != but && using.contains(one.id()))
+        .map(Named::name)
+        .toList();
   }
 
   /** A journey with its sentences and findings. */

@@ -30,6 +30,7 @@ record ReadingView(
    * @param sentences what is new, as the run sheet says it
    * @param messages those that it sends and that are not there yet; whoever accepts it writes them
    * @param news names that nothing has used so far, such as “new list Newcomers”
+   * @param shared messages that other journeys send, too, in words
    */
   record UnderstoodView(
       @Schema(ref = Schemas.JOURNEY) JsonNode journey,
@@ -37,7 +38,8 @@ record ReadingView(
       String below,
       List<Phrase> sentences,
       List<NewMessage> messages,
-      List<String> news) {}
+      List<String> news,
+      List<String> shared) {}
 
   /**
    * A message to be written.
@@ -59,22 +61,26 @@ record ReadingView(
    */
   record RefusedView(String why, int from, int to, boolean asks, List<Suggestion> offers) {}
 
-  static ReadingView of(Reading reading) {
+  /**
+   * @param shared messages that other journeys send, too, in words
+   */
+  static ReadingView of(Reading reading, List<String> shared) {
     return switch (reading.result()) {
       case Reading.Understood understood ->
-          new ReadingView(view(understood), null, reading.completions());
+          new ReadingView(view(understood, shared), null, reading.completions());
       case Reading.Refused refused -> new ReadingView(null, view(refused), reading.completions());
     };
   }
 
-  private static UnderstoodView view(Reading.Understood understood) {
+  private static UnderstoodView view(Reading.Understood understood, List<String> shared) {
     return new UnderstoodView(
         Documents.write(understood.journey()),
         understood.selected(),
         understood.below(),
         understood.sentences(),
         understood.written().stream().map(ReadingView::view).toList(),
-        understood.news());
+        understood.news(),
+        shared);
   }
 
   private static NewMessage view(Message message) {

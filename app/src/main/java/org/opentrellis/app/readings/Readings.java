@@ -3,10 +3,18 @@ package org.opentrellis.app.readings;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.Message;
+import org.opentrellis.core.journey.MessageContent;
+import org.opentrellis.core.journey.MessageId;
+import org.opentrellis.core.journey.Name;
+import org.opentrellis.core.journey.NamesIn;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.reading.KnownNames;
@@ -51,7 +59,33 @@ class Readings {
         typed.replaces()
             ? reader.replace(typed.row(), typed.text(), typed.caret())
             : reader.add(typed.row(), typed.text(), typed.caret());
-    return ReadingView.of(reading);
+    return ReadingView.of(reading, shared(reading, journey, catalogue, id));
+  }
+
+  /** Of messages that were there and are sent here now, those that other journeys send, too. */
+  private List<String> shared(Reading reading, Journey before, Catalogue catalogue, long id) {
+    if (!(reading.result() instanceof Reading.Understood understood)) {
+      return List.of();
+    }
+    Set<Name> known = NamesIn.of(before.body()).collect(Collectors.toSet());
+    return NamesIn.of(understood.journey().body())
+        .filter(name -> name instanceof MessageId && !known.contains(name))
+        .distinct()
+        .flatMap(name -> catalogue.message((MessageId) name).stream())
+        .flatMap(message -> shared(message, id).stream())
+        .toList();
+  }
+
+  private Optional<String> shared(Message message, long id) {
+    return journeys.othersUsing(message.id(), id).stream()
+        .findFirst()
+        .map(
+            other ->
+                "uses the %s \u201c%s\u201d that \u201c%s\u201d sends, too"
+                    .formatted(
+                        message.content() instanceof MessageContent.Text ? "text" : "email",
+                        message.name(),
+                        other));
   }
 
   private static ProblemsFound wrong(String place, String sentence) {

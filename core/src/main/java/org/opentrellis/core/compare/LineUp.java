@@ -5,7 +5,9 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.measure.StepMeasures;
@@ -61,11 +63,21 @@ public enum LineUp {
     }
   };
 
-  /** By message where all are versions of one journey, else in the order of emails. */
+  /** By message where at least half of what each sends has its like in the first, else in order. */
   public static LineUp usual(List<ComparedJourney> sides) {
-    return sides.stream().map(side -> side.journey().name()).distinct().count() == 1
+    List<Set<String>> sent = sides.stream().map(LineUp::messages).toList();
+    return sent.stream().skip(1).allMatch(other -> alike(sent.get(0), other))
         ? MESSAGE
         : EMAIL_ORDER;
+  }
+
+  private static boolean alike(Set<String> first, Set<String> other) {
+    long both = other.stream().filter(first::contains).count();
+    return both > 0 && 2 * both >= Math.min(first.size(), other.size());
+  }
+
+  private static Set<String> messages(ComparedJourney side) {
+    return side.messages().stream().map(step -> message(side, step)).collect(Collectors.toSet());
   }
 
   private static final String AGAIN = " \u00b7 ";

@@ -1,0 +1,55 @@
+package org.opentrellis.app.journeys;
+
+import java.util.List;
+import java.util.stream.Stream;
+import org.opentrellis.app.catalogue.Catalogues;
+import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.MessageId;
+import org.opentrellis.core.journey.Strands;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Where a message is sent. */
+@RestController
+@RequestMapping("/api/messages/{id}/uses")
+@Transactional(readOnly = true)
+class MessageUses {
+  private final JourneyIndex index;
+  private final JourneyMapper journeys;
+  private final Catalogues catalogues;
+
+  MessageUses(JourneyIndex index, JourneyMapper journeys, Catalogues catalogues) {
+    this.index = index;
+    this.journeys = journeys;
+    this.catalogues = catalogues;
+  }
+
+  /** A step that sends it. */
+  record MessageUse(long journey, String name, String step) {}
+
+  /** Every step of a journey that is not archived, those of strands too. */
+  @GetMapping
+  List<MessageUse> listUses(@PathVariable String id) {
+    MessageId message = new MessageId(id);
+    return index.using(catalogues.current().usersOf(message)).stream()
+        .flatMap(journey -> uses(journey, message))
+        .toList();
+  }
+
+  private Stream<MessageUse> uses(long id, MessageId message) {
+    KeptJourney kept = KeptJourney.of(journeys.find(id), id, catalogues.current());
+    if (kept.archived()) {
+      return Stream.empty();
+    }
+    Journey whole = Strands.expand(kept.journey(), catalogues.current());
+    return whole.sends().stream()
+        .filter(
+            send ->
+                send.message().equals(message)
+                    || send.versions().stream().anyMatch(one -> one.message().equals(message)))
+        .map(send -> new MessageUse(id, whole.name(), send.id().value()));
+  }
+}
