@@ -115,7 +115,7 @@ function order(column: TableColumn<T>) {
             <button
               v-if="column.value"
               type="button"
-              class="hover:text-ink"
+              class="min-h-6 hover:text-ink"
               :title="column.title"
               @click="sort(column.id)"
             >

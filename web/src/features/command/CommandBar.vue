@@ -26,7 +26,10 @@ async function choose(command: Command | null) {
   <Dialog :open="true" class="relative z-40" @close="emit('close')">
     <div class="fixed inset-0 bg-ink/20" aria-hidden="true" />
     <div class="fixed inset-0 flex justify-center px-4 pt-20">
-      <DialogPanel class="panel flex max-h-[70vh] w-full max-w-2xl flex-col self-start shadow-lg">
+      <DialogPanel
+        class="panel flex max-h-[70vh] w-full max-w-2xl flex-col self-start shadow-lg"
+        @keydown.esc.capture.stop="emit('close')"
+      >
         <Combobox :model-value="null" nullable @update:model-value="choose">
           <ComboboxInput
             class="field m-2 w-auto!"

@@ -69,7 +69,7 @@ function isChosen(row: Row, run: number) {
         <span class="truncate" :title="column.name">{{ column.name }}</span>
         <button
           type="button"
-          class="ml-auto px-1 text-note font-normal text-ink2 hover:text-ink"
+          class="ml-auto size-6 text-note font-normal text-ink2 hover:text-ink"
           :aria-label="`Take ${column.name} away`"
           @click="emit('remove', column.ref)"
         >
@@ -84,13 +84,18 @@ function isChosen(row: Row, run: number) {
           · {{ count(column.run.people) }} people
         </span>
         <b v-if="i === table.baseline" class="shrink-0 text-ink">compared with</b>
-        <button v-else type="button" class="shrink-0 underline" @click="emit('baseline', i)">
+        <button
+          v-else
+          type="button"
+          class="min-h-6 shrink-0 underline"
+          @click="emit('baseline', i)"
+        >
           compare with this
         </button>
       </span>
     </template>
     <template #cell-label="{ row }"
-      ><span class="text-note">{{ row.label }}</span></template
+      ><span class="block text-note">{{ row.label }}</span></template
     >
     <template v-for="(_, i) in view.columns" :key="i" #[`cell-${i}`]="{ row }">
       <button

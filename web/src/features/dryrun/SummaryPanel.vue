@@ -1,10 +1,17 @@
 <script setup lang="ts">
 import { useStorage } from '@vueuse/core'
+import { computed } from 'vue'
 import type { JourneyReport } from '@/api/types'
 
 /** The verdict, where the journey is weak and what usually helps; how it went, for those who ask. */
-defineProps<{ report: JourneyReport }>()
+const props = defineProps<{ report: JourneyReport }>()
 const emit = defineEmits<{ select: [step: string] }>()
+/** What is not told above already. */
+const more = computed(() =>
+  props.report.summary
+    .slice(1)
+    .filter((one) => !props.report.highlights.some((told) => told.sentence === one)),
+)
 const open = useStorage('dry-run-summary', false)
 </script>
 
@@ -31,7 +38,7 @@ const open = useStorage('dry-run-summary', false)
         <button
           v-if="one.step"
           type="button"
-          class="shrink-0 rounded px-1 underline"
+          class="min-h-6 shrink-0 rounded px-1 underline"
           :aria-label="`Show: ${one.sentence}`"
           @click="emit('select', one.step)"
         >
@@ -39,6 +46,6 @@ const open = useStorage('dry-run-summary', false)
         </button>
       </li>
     </ul>
-    <p v-if="open" class="mt-1 text-ink2">{{ report.summary.slice(1).join(' ') }}</p>
+    <p v-if="open" class="mt-1 text-ink2">{{ more.join(' ') }}</p>
   </section>
 </template>

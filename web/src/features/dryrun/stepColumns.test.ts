@@ -18,6 +18,14 @@ describe('the columns of the step table', () => {
 
   it('tell nothing from nought', () => {
     expect(valueOf(OPENED, line('wait', null).step)).toBeNull()
-    expect(valueOf(OPENED, { email: { opened: share(0) } } as unknown as StepMeasures)).toBe(0)
+    const none = { opened: { ...share(0), of: 9 }, delivered: { ...share(1), count: 9 } }
+    expect(valueOf(OPENED, { email: none } as unknown as StepMeasures)).toBe(0)
+  })
+
+  it('have no figure for what nobody records, such as opens of texts', () => {
+    const text = { opened: share(null), delivered: { ...share(1), count: 9 } }
+    expect(OPENED.share!({ email: text } as unknown as StepMeasures)).toBeUndefined()
+    const unsent = { opened: share(null), delivered: share(null) }
+    expect(OPENED.share!({ email: unsent } as unknown as StepMeasures)?.value).toBeNull()
   })
 })

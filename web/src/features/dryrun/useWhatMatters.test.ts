@@ -7,7 +7,8 @@ import { useWhatMatters } from './useWhatMatters'
 const answers: { run: number; answer: (found: unknown) => void; refuse: (why: Error) => void }[] =
   []
 
-vi.mock('@/api/client', () => ({
+vi.mock('@/api/client', async (original) => ({
+  ...(await original<object>()),
   api: {
     GET: (_: string, { params }: { params: { path: { id: number } } }) =>
       new Promise((answer, refuse) => answers.push({ run: params.path.id, answer, refuse })),

@@ -86,6 +86,7 @@ function change(changed: StepDocument) {
           role="tab"
           aria-controls="step-panel-body"
           :aria-selected="tab === name"
+          class="min-h-6"
           :class="tab === name ? 'font-semibold' : 'text-ink2'"
           @click="tab = name"
         >

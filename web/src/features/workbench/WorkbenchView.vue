@@ -76,7 +76,8 @@ useTabTitle(() => journey.value?.name)
 <template>
   <main class="flex flex-col">
     <Trouble v-if="loadFailure" class="m-4" :text="loadFailure" />
-    <template v-if="journey && view">
+    <!-- Not what was open before: it would only flash up. -->
+    <template v-if="journey && view && view.id === id">
       <header class="flex shrink-0 items-center gap-2 px-4 pt-2.5 pb-2">
         <h1 class="text-page">{{ journey.name }}</h1>
         <span class="chip">{{ journey.purpose.toLowerCase().replace('_', '-') }}</span>

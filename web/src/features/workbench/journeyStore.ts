@@ -37,8 +37,16 @@ export const useJourneyStore = defineStore('journey', () => {
   async function send(document: JourneyDocument): Promise<void> {
     if (!view.value || !source.value) return
     view.value = await source.value.save(view.value, document)
+    takePurpose(view.value.journey.purpose, document)
     history.keep(historyOf(source.value))
     if (!source.value.ofStrand) void outdated('journeys')
+  }
+
+  /** What a journey is for follows from its first trigger, unless somebody has said: the server. */
+  function takePurpose(purpose: JourneyDocument['purpose'], sent: JourneyDocument): void {
+    if (!journey.value || purpose === sent.purpose) return
+    if (journey.value === sent) journey.value = { ...sent, purpose }
+    else if (journey.value.purpose === sent.purpose) show({ ...journey.value, purpose })
   }
 
   /** Opens a journey; one that is open already keeps what is not saved of it, and its undo. */
@@ -58,6 +66,8 @@ export const useJourneyStore = defineStore('journey', () => {
     loadFailure.value = null
     try {
       const loaded = await other.load()
+      // Something else has been opened meanwhile.
+      if (source.value !== other) return
       if (journey.value === null || view.value?.version !== loaded.version) {
         journey.value = loaded.journey
         history.forget()
@@ -66,7 +76,7 @@ export const useJourneyStore = defineStore('journey', () => {
       view.value = loaded
       if (differs(journey.value, loaded.journey)) show(journey.value)
     } catch (failure) {
-      loadFailure.value = reasonOf(failure)
+      if (source.value === other) loadFailure.value = reasonOf(failure)
     }
   }
 

@@ -3,6 +3,7 @@ import {
   Combobox,
   ComboboxButton,
   ComboboxInput,
+  ComboboxLabel,
   ComboboxOption,
   ComboboxOptions,
 } from '@headlessui/vue'
@@ -11,7 +12,7 @@ import { computed, ref } from 'vue'
 import type { MessageView } from '@/api/types'
 
 /** One of the account's messages, found by a few letters of its name or subject. */
-const props = defineProps<{ id: string; value: string; messages: MessageView[] }>()
+const props = defineProps<{ value: string; messages: MessageView[] }>()
 const emit = defineEmits<{ change: [message: string] }>()
 
 const MOST = 60
@@ -38,8 +39,8 @@ function said(message: MessageView): string {
     :model-value="value"
     @update:model-value="(message) => message && emit('change', message)"
   >
+    <ComboboxLabel class="label">Message</ComboboxLabel>
     <ComboboxInput
-      :id="id"
       class="field pr-8!"
       autocomplete="off"
       :display-value="() => chosen?.name ?? `${value} (missing)`"
@@ -48,7 +49,7 @@ function said(message: MessageView): string {
       @blur="words = ''"
     />
     <ComboboxButton
-      class="absolute inset-y-0 right-0 grid w-8 place-content-center text-ink2"
+      class="absolute right-0 bottom-0 grid h-7.5 w-8 place-content-center text-ink2"
       aria-label="Show all messages"
     >
       <ChevronDown class="size-4" />

@@ -61,10 +61,8 @@ function setSubject(event: Event) {
 <template>
   <div class="grid grid-cols-2 gap-x-4 gap-y-2.5">
     <div>
-      <label class="label" for="message">Message</label>
-      <div class="flex gap-1.5">
+      <div class="flex items-end gap-1.5">
         <MessagePicker
-          id="message"
           :value="step.message"
           :messages="emailMessages"
           @change="emit('change', { ...step, message: $event })"

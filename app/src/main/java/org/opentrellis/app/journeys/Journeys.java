@@ -164,11 +164,12 @@ public class Journeys {
     Catalogue catalogue = catalogues.current();
     KeptJourney kept = find(id);
     // Opening and stopping are asked for as such: saving, and undoing, leave the state as it is.
-    Journey journey =
+    Journey given =
         ProblemsFound.within("/journey", () -> Documents.readJourney(save.journey(), catalogue))
             .edit()
             .state(kept.journey().state())
             .done();
+    Journey journey = Purpose.following(kept.journey(), given);
     if (kept.version() != save.version()) {
       throw lost(id, save.version(), journey, catalogue);
     }

@@ -55,7 +55,7 @@ class DryRunTest {
     "out, Most goes out on",
     "goal, per thousand",
     "matters, By how many points",
-    "assumptions, pull against a usual email",
+    "assumptions, pull (usual = 1)",
   })
   void everyViewIsAccessible(String view, String text) {
     Page page = at("1/dry-run?show=" + view);
@@ -185,6 +185,7 @@ class DryRunTest {
   void thePageShowsWhatTheCommandLinePrints(@TempDir Path folder) throws IOException {
     JsonNode printed = CommandLineRun.of(APP, 1, folder);
     Page page = at("1/dry-run");
+    button(page, "How it went").click();
     for (JsonNode sentence : printed.at("/journeys/0/summary")) {
       assertThat(page.getByLabel("Summary")).containsText(sentence.asString());
     }

@@ -3,6 +3,7 @@ package org.opentrellis.core.measure;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /** What a dry run showed, in sentences that carry their figures. */
 public final class RunSummary {
@@ -24,9 +25,7 @@ public final class RunSummary {
       Share met = run.secondaryGoals().get(n);
       sentences.add("%s: %s met it.".formatted(secondaryGoals.get(n), figure(met)));
     }
-    if (run.added() != null && run.heldOutGoal() != null) {
-      sentences.add(added(run.added(), run.heldOutGoal()));
-    }
+    added(run).ifPresent(sentences::add);
     sentences.add(
         ("%,d entered; %s went through to the end,%s %s left when they met the goal, %s unsubscribed "
                 + "inside, %s had a dead address, %s are still inside.")
@@ -76,6 +75,13 @@ public final class RunSummary {
             : String.format(Locale.ROOT, "one for every %.0f emails", run.emailsPerGoal());
     return "%s of the %,d who entered met the goal (95%% interval %s to %s), %s."
         .formatted(percent(goal), goal.of(), percent(goal.low()), percent(goal.high()), each);
+  }
+
+  /** What the journey added over those who were held out; empty if there is nothing to compare. */
+  public static Optional<String> added(RunMeasures run) {
+    return run.added() == null || run.heldOutGoal() == null
+        ? Optional.empty()
+        : Optional.of(added(run.added(), run.heldOutGoal()));
   }
 
   private static String added(ShareDifference added, Share heldOut) {

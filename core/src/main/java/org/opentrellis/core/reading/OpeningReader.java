@@ -155,41 +155,14 @@ final class OpeningReader {
     if (again == null && each) {
       again = new ReEntry.EveryTime();
     }
-    Purpose purpose =
-        journey.triggers().isEmpty() && journey.purpose() == Purpose.OTHER
-            ? purposeOf(all)
-            : journey.purpose();
-    return new RuleReader.Line(
+    Journey begins =
         journey
             .edit()
-            .purpose(purpose)
             .triggers(all)
             .entryFilter(anew || filter.isPresent() ? filter : journey.entryFilter())
             .reEntry(again == null ? journey.reEntry() : again)
-            .done(),
-        RunSheet.OPENING);
-  }
-
-  /** What a journey is for that begins so, as long as nobody has said. */
-  private static Purpose purposeOf(List<Trigger> all) {
-    if (all.isEmpty()) {
-      return Purpose.OTHER;
-    }
-    return switch (all.get(0)) {
-      case Trigger.JoinsList joins -> Purpose.WELCOME;
-      case Trigger.SubmitsForm submits -> Purpose.WELCOME;
-      case Trigger.GetsTag gets -> Purpose.NURTURE;
-      case Trigger.EntersSegment enters -> Purpose.NURTURE;
-      case Trigger.OpensMessage opens -> Purpose.NURTURE;
-      case Trigger.ClicksMessage clicks -> Purpose.NURTURE;
-      case Trigger.LeavesCart leaves -> Purpose.CART;
-      case Trigger.DateComes date -> Purpose.DATE_BASED;
-      case Trigger.OnDate date -> Purpose.DATE_BASED;
-      case Trigger.Buys buys -> Purpose.OTHER;
-      case Trigger.EventArrives event -> Purpose.OTHER;
-      case Trigger.HandedOver over -> Purpose.OTHER;
-      case Trigger.PutIn in -> Purpose.OTHER;
-    };
+            .done();
+    return new RuleReader.Line(Purpose.following(journey, begins), RunSheet.OPENING);
   }
 
   /** "Once per customer", "not for people on list Members"; null if neither stands here. */

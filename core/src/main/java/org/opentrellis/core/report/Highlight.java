@@ -13,6 +13,8 @@ public record Highlight(Kind kind, String sentence, @Nullable String step) {
   /** What is looked for. */
   public enum Kind {
     NO_GOAL,
+    /** What the journey added over those who were kept out. */
+    ADDED,
     WEAKEST_EMAIL,
     BIGGEST_LOSS
   }

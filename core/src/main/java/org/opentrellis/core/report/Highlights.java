@@ -13,6 +13,7 @@ import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.measure.DropOff;
 import org.opentrellis.core.measure.RunMeasures;
+import org.opentrellis.core.measure.RunSummary;
 import org.opentrellis.core.measure.Share;
 import org.opentrellis.core.measure.ShareDifference;
 import org.opentrellis.core.measure.StepMeasures;
@@ -52,6 +53,8 @@ final class Highlights {
               "Give the journey a goal: without one nothing here says whether it works.",
               null));
     }
+    RunSummary.added(run)
+        .ifPresent(told -> found.add(new Highlight(Highlight.Kind.ADDED, told, null)));
     weakest().ifPresent(found::add);
     loss().ifPresent(found::add);
     return found;
