@@ -12,6 +12,8 @@ export const TERMS = {
     'Pre-loads: their mail program loads the images by itself, within 5 minutes, which records an open that nobody made.',
   pull: 'Pull: how many times the odds of an open are those of a usual email, whoever it is sent to.',
   holm: 'Holm’s correction: all cells are judged together, so that among many comparisons chance alone hardly ever makes a difference.',
+  logRank:
+    'The log-rank test: whether people get there at another pace, day by day, and not only how many do in the end.',
 } as const
 
 export type Term = keyof typeof TERMS

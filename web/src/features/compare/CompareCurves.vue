@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { TERMS } from '@/ui/terms'
 import { computed, ref } from 'vue'
 import VChart from 'vue-echarts'
 import type { ComparisonView } from '@/api/types'
@@ -85,7 +86,10 @@ const paces = computed(() =>
       :init-options="{ renderer: 'svg' }"
       autoresize
     />
-    <p class="note px-3 pb-1.5" :title="paces.join('\n')">
+    <p
+      class="note px-3 pb-1.5"
+      :title="paces.length ? [...paces, TERMS.logRank].join('\n') : undefined"
+    >
       {{
         kind === 'emails'
           ? 'Emails received so far by each who entered, on average.'

@@ -17,7 +17,7 @@ const emit = defineEmits<{ toggle: [run: string]; all: [] }>()
       {{
         runs.length === 0
           ? 'There are no dry runs yet. Open a journey and send a simulated cohort through it.'
-          : 'Runs of the same people (same seed and cohort) are compared person by person; others by their totals.'
+          : 'Runs of the same people (same lot number and cohort) are compared person by person; others by their totals.'
       }}
     </p>
     <p v-if="newestOfEachPurpose(runs).length > 1" class="mb-4">
@@ -34,7 +34,7 @@ const emit = defineEmits<{ toggle: [run: string]; all: [] }>()
           :aria-pressed="chosen.includes(refOf(run))"
           @click="emit('toggle', refOf(run))"
         >
-          {{ run.journeyName }} v{{ run.journeyVersion }} · {{ count(run.people) }} people · seed
+          {{ run.journeyName }} v{{ run.journeyVersion }} · {{ count(run.people) }} people · lot
           {{ run.seed }} · {{ run.name ?? `run ${run.id}` }}
         </button>
       </li>

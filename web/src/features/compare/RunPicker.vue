@@ -34,7 +34,7 @@ const emit = defineEmits<{ toggle: [run: string]; more: [] }>()
           <b class="font-semibold">{{ run.journeyName }}</b> v{{ run.journeyVersion }}
           <span v-if="run.name" class="chip ml-1">{{ run.name }}</span>
           <span class="note">
-            · {{ run.cohortName ?? `${count(run.people)} people` }} · seed {{ run.seed }} ·
+            · {{ run.cohortName ?? `${count(run.people)} people` }} · lot {{ run.seed }} ·
             {{ day(run.madeAt) }} {{ clock(run.madeAt) }}
           </span>
         </span>

@@ -33,7 +33,7 @@ const words = computed(() => {
   return [
     `${run.name ?? `dry run ${run.id}`} of v${run.journeyVersion}, ${clock(run.madeAt)}`,
     run.cohortName ?? `${count(run.people)} people`,
-    `seed ${run.seed}`,
+    `lot ${run.seed}`,
     `${run.horizonDays} days`,
     `${run.millis} ms`,
   ].join(' · ')

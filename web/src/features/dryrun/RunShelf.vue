@@ -72,7 +72,7 @@ async function remove(run: DryRunSummary) {
             />
             <span class="note block px-1">
               v{{ run.journeyVersion }} · {{ count(run.people) }} people ·
-              {{ run.cohortName ?? 'own cohort' }} · seed {{ run.seed }} · {{ day(run.madeAt) }}
+              {{ run.cohortName ?? 'own cohort' }} · lot {{ run.seed }} · {{ day(run.madeAt) }}
               {{ clock(run.madeAt) }}
               <template v-if="run.journeys > 1"> · {{ run.journeys }} journeys together</template>
             </span>

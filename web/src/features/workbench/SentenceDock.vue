@@ -78,7 +78,7 @@ function add(kind: StepKind) {
 }
 
 function understood(result: UnderstoodView) {
-  store.edit('add sentence', () => result.journey)
+  store.edit('add sentence', () => result.journey, result.sheet)
   emit('added', result.selected, result.below)
 }
 

@@ -3,7 +3,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { answerOf, api, reasonOf } from '@/api/client'
 import { outdated } from '@/api/queries'
-import type { JourneyDocument, JourneyView, StepDocument } from '@/api/types'
+import type { JourneyDocument, JourneyView, RunSheet, StepDocument } from '@/api/types'
 import { allSteps } from './edits'
 import { journeySource, type Source } from './source'
 import { useHistory } from './useHistory'
@@ -80,13 +80,22 @@ export const useJourneyStore = defineStore('journey', () => {
     }
   }
 
-  /** Does an edit. Nothing happens if it changes nothing. */
-  function edit(name: string, change: (journey: JourneyDocument) => JourneyDocument): void {
+  /**
+   * Does an edit. Nothing happens if it changes nothing.
+   *
+   * @param sheet what the run sheet says after it, if that is known before it is saved
+   */
+  function edit(
+    name: string,
+    change: (journey: JourneyDocument) => JourneyDocument,
+    sheet: RunSheet | null = null,
+  ): void {
     if (!journey.value) return
     const before = journey.value
     const after = change(before)
     if (after === before || JSON.stringify(after) === JSON.stringify(before)) return
     history.add(name, before, after)
+    if (sheet && view.value) view.value = { ...view.value, sheet }
     show(after)
   }
 

@@ -57,7 +57,7 @@ export function useWriting(sheet: Sheet, focusRow: () => void, openDock: (begin:
   }
 
   function understood(result: UnderstoodView): void {
-    store.edit('change sentence', () => result.journey)
+    store.edit('change sentence', () => result.journey, result.sheet)
     editing.value = null
     selection.select(result.selected)
     focusRow()

@@ -27,6 +27,7 @@ const UNDERSTOOD = {
   messages: [],
   news: [],
   shared: [],
+  sheet: null,
 }
 
 let field: VueWrapper

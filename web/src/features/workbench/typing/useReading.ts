@@ -26,14 +26,14 @@ export function useReading(about: () => About) {
   const trouble = ref<string | null>(null)
   let newest = 0
 
-  async function read(text: string, caret: number): Promise<ReadingView | null> {
+  async function read(text: string, caret: number, whole = false): Promise<ReadingView | null> {
     const number = ++newest
     const { id, journey, row, replaces } = about()
     try {
       const view = await answerOf(
         api.POST('/api/journeys/{id}/readings', {
           params: { path: { id } },
-          body: { journey, row, replaces, text, caret },
+          body: { journey, row, replaces, text, caret, whole },
         }),
       )
       if (number === newest) {
@@ -56,11 +56,9 @@ export function useReading(about: () => About) {
     return afterPause(++newest, text, caret)
   }
 
-  /** The reading of exactly this text in the journey as it is now. */
-  async function readNow(text: string): Promise<ReadingView | null> {
-    const known = last.value
-    if (known?.text === text && known.journey === about().journey) return known.view
-    return read(text, text.length)
+  /** The reading of exactly this text in the journey as it is now, with the sheet after it. */
+  function readNow(text: string): Promise<ReadingView | null> {
+    return read(text, text.length, true)
   }
 
   function forget(): void {

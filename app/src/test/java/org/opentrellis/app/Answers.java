@@ -79,4 +79,12 @@ public final class Answers {
       throw new IllegalStateException(stopped);
     }
   }
+
+  /** How many findings of a journey lists tell of: notes ask for nothing and are left out. */
+  public static long told(JsonNode view) {
+    return view.get("findings")
+        .valueStream()
+        .filter(one -> !one.get("severity").asString().equals("NOTE"))
+        .count();
+  }
 }

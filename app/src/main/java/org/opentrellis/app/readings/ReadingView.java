@@ -11,6 +11,7 @@ import org.opentrellis.core.reading.Completion;
 import org.opentrellis.core.reading.Reading;
 import org.opentrellis.core.reading.Suggestion;
 import org.opentrellis.core.sentence.Phrase;
+import org.opentrellis.core.sentence.RunSheet;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -31,6 +32,7 @@ record ReadingView(
    * @param messages those that it sends and that are not there yet; whoever accepts it writes them
    * @param news names that nothing has used so far, such as “new list Newcomers”
    * @param shared messages that other journeys send, too, in words
+   * @param sheet the run sheet after it, if that was asked for
    */
   record UnderstoodView(
       @Schema(ref = Schemas.JOURNEY) JsonNode journey,
@@ -39,7 +41,8 @@ record ReadingView(
       List<Phrase> sentences,
       List<NewMessage> messages,
       List<String> news,
-      List<String> shared) {}
+      List<String> shared,
+      @Nullable RunSheet sheet) {}
 
   /**
    * A message to be written.
@@ -63,16 +66,18 @@ record ReadingView(
 
   /**
    * @param shared messages that other journeys send, too, in words
+   * @param sheet the run sheet after it; null if nobody asked for it
    */
-  static ReadingView of(Reading reading, List<String> shared) {
+  static ReadingView of(Reading reading, List<String> shared, @Nullable RunSheet sheet) {
     return switch (reading.result()) {
       case Reading.Understood understood ->
-          new ReadingView(view(understood, shared), null, reading.completions());
+          new ReadingView(view(understood, shared, sheet), null, reading.completions());
       case Reading.Refused refused -> new ReadingView(null, view(refused), reading.completions());
     };
   }
 
-  private static UnderstoodView view(Reading.Understood understood, List<String> shared) {
+  private static UnderstoodView view(
+      Reading.Understood understood, List<String> shared, @Nullable RunSheet sheet) {
     return new UnderstoodView(
         Documents.write(understood.journey()),
         understood.selected(),
@@ -80,7 +85,8 @@ record ReadingView(
         understood.sentences(),
         understood.written().stream().map(ReadingView::view).toList(),
         understood.news(),
-        shared);
+        shared,
+        sheet);
   }
 
   private static NewMessage view(Message message) {

@@ -2,10 +2,12 @@ package org.opentrellis.app.readings;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.core.journey.Catalogue;
@@ -20,6 +22,7 @@ import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.reading.KnownNames;
 import org.opentrellis.core.reading.Reader;
 import org.opentrellis.core.reading.Reading;
+import org.opentrellis.core.sentence.RunSheet;
 import org.springframework.stereotype.Service;
 
 /** Reads sentences about the journeys of the account. */
@@ -59,7 +62,23 @@ class Readings {
         typed.replaces()
             ? reader.replace(typed.row(), typed.text(), typed.caret())
             : reader.add(typed.row(), typed.text(), typed.caret());
-    return ReadingView.of(reading, shared(reading, journey, catalogue, id));
+    boolean whole = Boolean.TRUE.equals(typed.whole());
+    return ReadingView.of(
+        reading, shared(reading, journey, catalogue, id), whole ? sheet(reading, catalogue) : null);
+  }
+
+  /** With the messages that the sentence brings along. */
+  private static @Nullable RunSheet sheet(Reading reading, Catalogue catalogue) {
+    if (!(reading.result() instanceof Reading.Understood understood)) {
+      return null;
+    }
+    List<Message> messages = new ArrayList<>(catalogue.messages());
+    for (Message written : understood.written()) {
+      messages.removeIf(there -> there.id().equals(written.id()));
+      messages.add(written);
+    }
+    return RunSheet.of(
+        understood.journey(), new Catalogue(messages, catalogue.strands(), catalogue.segments()));
   }
 
   /** Of messages that were there and are sent here now, those that other journeys send, too. */

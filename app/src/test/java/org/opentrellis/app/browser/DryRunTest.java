@@ -104,7 +104,7 @@ class DryRunTest {
     button(page, "Keep").click();
     assertThat(page.getByText("900 people")).isVisible();
     button(page, "Run again").click();
-    assertThat(page.getByText("Autumn carts · seed")).isVisible();
+    assertThat(page.getByText("Autumn carts · lot")).isVisible();
     type(page, "People", "950");
     assertThat(page.getByText("Changed from what is kept.")).isVisible();
   }
@@ -273,7 +273,7 @@ class DryRunTest {
   void runsAreNamedOpenedAndRepeated() throws IOException {
     long run = APP.run("5", 800, 3);
     Page page = at("5/dry-run");
-    assertThat(page.getByText("seed 3").first()).isVisible();
+    assertThat(page.getByText("lot 3").first()).isVisible();
     button(page, "Runs").click();
     page.getByLabel("Name of run " + run).fill("A small one");
     page.getByLabel("Name of run " + run).press("Tab");

@@ -131,10 +131,10 @@ class DiskTroubleTest {
     disk.fillUpTo(0);
     JsonNode list = read("/api/journeys");
     long copy = list.at("/journeys/0/card/id").asLong();
-    assertThat(list.at("/journeys/0/card/findings").asInt())
-        .isEqualTo(read("/api/journeys/" + copy).get("findings").size());
+    assertThat(list.at("/journeys/0/card/findings").asLong())
+        .isEqualTo(Answers.told(read("/api/journeys/" + copy)));
     disk.makeRoom();
-    assertThat(app.get("/api/journeys").status()).isEqualTo(200);
+    read("/api/journeys");
   }
 
   /** What is written behind a list may have the database opened anew; reading waits for that. */
