@@ -7,9 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.opentrellis.core.journey.Catalogue;
-import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.FreshIds;
 import org.opentrellis.core.journey.Goal;
 import org.opentrellis.core.journey.IfPast;
@@ -104,7 +102,7 @@ public final class Gathering {
     Sentences sentences = new Sentences(journey, catalogue);
     Predicate<StepId> elsewhere = id -> !inside.contains(id);
     for (Step step : steps.stream().flatMap(Step::all).toList()) {
-      if (asked(step).anyMatch(elsewhere)) {
+      if (Unanswerable.asked(step).stream().anyMatch(elsewhere)) {
         return Optional.of(
             "\u201c%s\u201d asks about an email that is sent outside these rows. Take that email in, too."
                 .formatted(sentences.step(step).text()));
@@ -126,13 +124,6 @@ public final class Gathering {
                     .formatted(sentences.step(step).text()));
   }
 
-  private static Stream<StepId> asked(Step step) {
-    return step.conditions().stream()
-        .flatMap(Condition::all)
-        .filter(Condition.AboutEmail.class::isInstance)
-        .flatMap(asked -> ((Condition.AboutEmail) asked).step().stream());
-  }
-
   private static Optional<StepId> skipsTo(Step step) {
     if (!(step instanceof Step.Wait wait)) {
       return Optional.empty();
@@ -142,7 +133,10 @@ public final class Gathering {
           case WaitRule.UntilDate until -> until.ifPast();
           case WaitRule.UntilDay until -> until.ifPast();
           case WaitRule.AroundDate around -> around.ifPast();
-          default -> new IfPast.GoOn();
+          case WaitRule.For waits -> new IfPast.GoOn();
+          case WaitRule.Until until -> new IfPast.GoOn();
+          case WaitRule.UntilNthWeekday until -> new IfPast.GoOn();
+          case WaitRule.UntilHappens until -> new IfPast.GoOn();
         };
     return past instanceof IfPast.SkipTo skip ? Optional.of(skip.step()) : Optional.empty();
   }

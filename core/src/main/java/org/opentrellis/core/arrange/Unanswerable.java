@@ -49,7 +49,8 @@ final class Unanswerable {
     return found;
   }
 
-  private static Set<StepId> asked(Step step) {
+  /** The sends that a step itself asks about. */
+  static Set<StepId> asked(Step step) {
     Set<StepId> emails = new HashSet<>();
     step.conditions().stream()
         .flatMap(Condition::all)

@@ -36,7 +36,11 @@ final class ClosedDays implements Check {
     return switch (rule) {
       case WaitRule.Until until -> Optional.of(until.moment().days());
       case WaitRule.For waits -> waits.thenUntil().map(TimeOfDay::days);
-      default -> Optional.empty();
+      case WaitRule.UntilDate until -> Optional.empty();
+      case WaitRule.UntilDay until -> Optional.empty();
+      case WaitRule.AroundDate around -> Optional.empty();
+      case WaitRule.UntilNthWeekday until -> Optional.empty();
+      case WaitRule.UntilHappens until -> Optional.empty();
     };
   }
 

@@ -109,7 +109,12 @@ final class HeldTogether implements Check {
                         .map(amount -> (long) (amount.nominalHours() * 3_600))
                         .orElse(0L)));
         case Step.SplitTest split -> latest(split.ways(), now);
-        default -> now;
+        case Step.SendText text -> now;
+        case Step.Change change -> now;
+        case Step.Include include -> now;
+        case Step.HandOver over -> now;
+        case Step.Notify notify -> now;
+        case Step.Finish finish -> now;
       };
     }
 

@@ -5,9 +5,11 @@ import java.util.Optional;
 import org.opentrellis.core.journey.Channel;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepId;
 import org.opentrellis.core.journey.Trigger;
+import org.opentrellis.core.sentence.Style;
 
 /** Why a question can be answered with no only, as far as the journey itself says so. */
 final class Impossible {
@@ -49,7 +51,23 @@ final class Impossible {
           unless(
               journey.triggers().stream().anyMatch(Trigger.Buys.class::isInstance),
               "the journey does not start with an order");
-      default -> Optional.empty();
+      // Of these the journey alone does not say.
+      case Condition.None none -> Optional.empty();
+      case Condition.Delivered delivered -> Optional.empty();
+      case Condition.Bounced bounced -> Optional.empty();
+      case Condition.Clicked clicked -> Optional.empty();
+      case Condition.OftenOpened often -> Optional.empty();
+      case Condition.OftenClicked often -> Optional.empty();
+      case Condition.HasTag has -> Optional.empty();
+      case Condition.HadTag had -> Optional.empty();
+      case Condition.OnList on -> Optional.empty();
+      case Condition.InSegment in -> Optional.empty();
+      case Condition.Field field -> Optional.empty();
+      case Condition.Bought bought -> Optional.empty();
+      case Condition.InCart in -> Optional.empty();
+      case Condition.Happened happened -> Optional.empty();
+      case Condition.CameByJourney by -> Optional.empty();
+      case Condition.IsNow now -> Optional.empty();
     };
   }
 
@@ -78,13 +96,12 @@ final class Impossible {
   }
 
   private String name(Step.Send send) {
-    return "\u201c"
-        + context
+    return Style.quoted(
+        context
             .catalogue()
             .message(send.message())
-            .map(message -> message.name())
-            .orElse(send.message().value())
-        + "\u201d";
+            .map(Message::name)
+            .orElse(send.message().value()));
   }
 
   /** The emails that a question must be answered about, one after another. */

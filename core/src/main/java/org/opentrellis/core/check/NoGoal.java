@@ -45,7 +45,15 @@ final class NoGoal implements Check {
                   case Trigger.Buys buys -> AFTER_AN_ORDER;
                   case Trigger.DateComes date -> AROUND_A_DATE;
                   case Trigger.OnDate date -> AROUND_A_DATE;
-                  default -> ELSE;
+                  case Trigger.JoinsList joins -> ELSE;
+                  case Trigger.GetsTag gets -> ELSE;
+                  case Trigger.SubmitsForm submits -> ELSE;
+                  case Trigger.EntersSegment enters -> ELSE;
+                  case Trigger.OpensMessage opens -> ELSE;
+                  case Trigger.ClicksMessage clicks -> ELSE;
+                  case Trigger.EventArrives event -> ELSE;
+                  case Trigger.HandedOver over -> ELSE;
+                  case Trigger.PutIn in -> ELSE;
                 })
         .findFirst()
         .orElse(ELSE);

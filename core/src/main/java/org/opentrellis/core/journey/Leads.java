@@ -43,7 +43,18 @@ public record Leads(
       case Condition.Happened happened -> happened.within().isPresent();
       case Condition.All all -> all.parts().stream().allMatch(Leads::mayHoldOnEntry);
       case Condition.Any any -> any.parts().stream().anyMatch(Leads::mayHoldOnEntry);
-      default -> true;
+      case Condition.None none -> true;
+      case Condition.HasTag has -> true;
+      case Condition.HadTag had -> true;
+      case Condition.OnList on -> true;
+      case Condition.InSegment in -> true;
+      case Condition.Field field -> true;
+      case Condition.InCart in -> true;
+      case Condition.CameByForm by -> true;
+      case Condition.CameByJourney by -> true;
+      case Condition.CameByList by -> true;
+      case Condition.CameByOrder by -> true;
+      case Condition.IsNow now -> true;
     };
   }
 

@@ -23,7 +23,7 @@ public final class RunSummary {
     sentences.add(goal(run));
     for (int n = 0; n < secondaryGoals.size(); n++) {
       Share met = run.secondaryGoals().get(n);
-      sentences.add("%s: %s met it.".formatted(secondaryGoals.get(n), figure(met)));
+      sentences.add("%s: %s met it.".formatted(secondaryGoals.get(n), ShareWords.figure(met)));
     }
     added(run).ifPresent(sentences::add);
     sentences.add(
@@ -31,17 +31,19 @@ public final class RunSummary {
                 + "inside, %s had a dead address, %s are still inside.")
             .formatted(
                 run.entered(),
-                figure(run.through()),
+                ShareWords.figure(run.through()),
                 early(run),
-                figure(run.leftGoal()),
-                figure(run.leftUnsubscribed()),
-                figure(run.leftBounced()),
-                figure(run.waiting())));
+                ShareWords.figure(run.leftGoal()),
+                ShareWords.figure(run.leftUnsubscribed()),
+                ShareWords.figure(run.leftBounced()),
+                ShareWords.figure(run.waiting())));
     if (run.leftRule().count() + run.leftComplained().count() + run.leftErased().count() > 0) {
       sentences.add(
           "%s left by a leave rule, %s complained, %s were erased."
               .formatted(
-                  figure(run.leftRule()), figure(run.leftComplained()), figure(run.leftErased())));
+                  ShareWords.figure(run.leftRule()),
+                  ShareWords.figure(run.leftComplained()),
+                  ShareWords.figure(run.leftErased())));
     }
     if (run.emailsEach() != null) {
       sentences.add(
@@ -61,7 +63,7 @@ public final class RunSummary {
     long early = run.finished().count() - run.through().count();
     return early == 0
         ? ""
-        : " %s were finished before,".formatted(figure(Share.of(early, run.entered())));
+        : " %s were finished before,".formatted(ShareWords.figure(Share.of(early, run.entered())));
   }
 
   private static String goal(RunMeasures run) {
@@ -74,7 +76,12 @@ public final class RunSummary {
             ? "so far for no email"
             : String.format(Locale.ROOT, "one for every %.0f emails", run.emailsPerGoal());
     return "%s of the %,d who entered met the goal (95%% interval %s to %s), %s."
-        .formatted(percent(goal), goal.of(), percent(goal.low()), percent(goal.high()), each);
+        .formatted(
+            ShareWords.percent(goal),
+            goal.of(),
+            ShareWords.percent(goal.low()),
+            ShareWords.percent(goal.high()),
+            each);
   }
 
   /** What the journey added over those who were held out; empty if there is nothing to compare. */
@@ -93,27 +100,10 @@ public final class RunSummary {
             points(added.high()),
             verdict,
             heldOut.of(),
-            percent(heldOut));
+            ShareWords.percent(heldOut));
   }
 
   private static String points(double value) {
     return String.format(Locale.ROOT, "%.1f", value * 100);
-  }
-
-  private static String percent(Share share) {
-    return percent(share.value());
-  }
-
-  /** With half of its 95% interval, which is enough where it is one of many. */
-  private static String figure(Share share) {
-    if (share.low() == null || share.high() == null) {
-      return "none yet";
-    }
-    return String.format(
-        Locale.ROOT, "%s \u00b1%.1f", percent(share), 50 * (share.high() - share.low()));
-  }
-
-  private static String percent(@org.jspecify.annotations.Nullable Double value) {
-    return value == null ? "none yet" : String.format(Locale.ROOT, "%.1f%%", value * 100);
   }
 }

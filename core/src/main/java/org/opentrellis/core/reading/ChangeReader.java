@@ -1,6 +1,7 @@
 package org.opentrellis.core.reading;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
@@ -10,6 +11,7 @@ import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.journey.Operand;
 import org.opentrellis.core.journey.RecordChange;
 import org.opentrellis.core.journey.TagName;
+import org.opentrellis.core.sentence.Style;
 
 /** Reads changes of a person's record: "tag x, add to list y". */
 final class ChangeReader {
@@ -117,13 +119,13 @@ final class ChangeReader {
     scope.names(ListName.class).stream()
         .filter(one -> !one.equals(to.value()))
         .limit(3)
-        .map(org.opentrellis.core.sentence.Style::quoted)
+        .map(Style::quoted)
         .forEach(
             one ->
                 offers.add(
                     new Suggestion(
                         "from list " + one, cursor.instead(end, end, " from list " + one))));
-    String added = "add to list " + org.opentrellis.core.sentence.Style.quoted(to.value());
+    String added = "add to list " + Style.quoted(to.value());
     offers.add(new Suggestion(added, cursor.instead(from, end, added)));
     return new NotUnderstood("From which list are they moved?", from, end, true, offers);
   }
@@ -216,7 +218,7 @@ final class ChangeReader {
 
   private <T extends Name> T named(
       String what, Class<T> kind, Function<String, T> make, String... more) {
-    String[] all = java.util.Arrays.copyOf(FOLLOWERS, FOLLOWERS.length + more.length);
+    String[] all = Arrays.copyOf(FOLLOWERS, FOLLOWERS.length + more.length);
     System.arraycopy(more, 0, all, FOLLOWERS.length, more.length);
     return scope.named(cursor, what, kind, make, all);
   }

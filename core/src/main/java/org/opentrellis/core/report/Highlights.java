@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -16,8 +15,10 @@ import org.opentrellis.core.measure.RunMeasures;
 import org.opentrellis.core.measure.RunSummary;
 import org.opentrellis.core.measure.Share;
 import org.opentrellis.core.measure.ShareDifference;
+import org.opentrellis.core.measure.ShareWords;
 import org.opentrellis.core.measure.StepMeasures;
 import org.opentrellis.core.sentence.Sentences;
+import org.opentrellis.core.sentence.Style;
 
 /**
  * Finds the weakest email and the biggest loss of a run. What usually helps is common practice, no
@@ -87,7 +88,8 @@ final class Highlights {
             new Highlight(
                 Highlight.Kind.WEAKEST_EMAIL,
                 "The weakest email is %s: %s read it, and %s the others. Another subject or hour usually helps."
-                    .formatted(name(weak.id()), figure(opened(weak)), percent(rest)),
+                    .formatted(
+                        name(weak.id()), ShareWords.figure(opened(weak)), ShareWords.percent(rest)),
                 weak.id()));
   }
 
@@ -119,7 +121,7 @@ final class Highlights {
                         .formatted(
                             name(place.step()),
                             place.lost().count(),
-                            figure(place.lost()),
+                            ShareWords.figure(place.lost()),
                             why(place)),
                     place.step()));
   }
@@ -139,22 +141,10 @@ final class Highlights {
   }
 
   private String name(String step) {
-    return "\u201c" + sentences.brief(steps.get(step)) + "\u201d";
+    return Style.quoted(sentences.brief(steps.get(step)));
   }
 
   private static double share(Share share) {
     return share.value() == null ? 1 : share.value();
-  }
-
-  private static String percent(Share share) {
-    return String.format(Locale.ROOT, "%.1f%%", 100 * share(share));
-  }
-
-  private static String figure(Share share) {
-    if (share.low() == null || share.high() == null) {
-      return "none yet";
-    }
-    return String.format(
-        Locale.ROOT, "%s \u00b1%.1f", percent(share), 50 * (share.high() - share.low()));
   }
 }

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepId;
@@ -72,7 +73,7 @@ public final class NobodyThere {
     return measured != null && measured.reach().count() == 0;
   }
 
-  private @org.jspecify.annotations.Nullable StepMeasures of(StepId step) {
+  private @Nullable StepMeasures of(StepId step) {
     return measures.get(step.value());
   }
 

@@ -13,7 +13,6 @@ import static org.opentrellis.core.testing.Steps.pause;
 import static org.opentrellis.core.testing.Steps.reaction;
 import static org.opentrellis.core.testing.Steps.send;
 
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -24,19 +23,12 @@ import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.Keenness;
 import org.opentrellis.core.calendar.TimeUnit;
 import org.opentrellis.core.dryrun.CohortSettings;
-import org.opentrellis.core.dryrun.DryRun;
 import org.opentrellis.core.dryrun.Effort;
-import org.opentrellis.core.dryrun.Tallies;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.StepId;
-import org.opentrellis.core.measure.DropOff;
-import org.opentrellis.core.measure.RunCurves;
-import org.opentrellis.core.measure.RunMeasures;
 
 class ComparisonTest {
   private static final Effort EFFORT = Effort.of(2);
-
-  private static final Instant START = Instant.parse("2027-03-01T00:00:00Z");
 
   private static final int TABLES = 400;
 
@@ -55,19 +47,8 @@ class ComparisonTest {
 
   private static ComparedJourney side(
       String name, Journey journey, Behaviour behaviour, int people, long seed) {
-    CohortSettings settings = CohortSettings.of(people, seed, START, 30);
-    DryRun run = new DryRun(journey, MESSAGES, behaviour, settings);
-    Tallies tallies = run.run(1);
-    return new ComparedJourney(
-        name,
-        journey,
-        Map.of(),
-        RunMeasures.of(tallies),
-        DropOff.of(tallies.journey()),
-        RunCurves.of(tallies.journey()),
-        run,
-        0,
-        List.of(people, seed));
+    return Sides.of(
+        name, journey, MESSAGES, behaviour, CohortSettings.of(people, seed, Sides.START, 30));
   }
 
   private static List<Judged> verdicts(Comparison comparison) {

@@ -6,18 +6,14 @@ import static org.opentrellis.core.testing.Steps.journey;
 import static org.opentrellis.core.testing.Steps.openedByPeople;
 import static org.opentrellis.core.testing.Steps.pause;
 
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.opentrellis.core.behaviour.TypicalBehaviour;
 import org.opentrellis.core.calendar.TimeUnit;
 import org.opentrellis.core.dryrun.CohortSettings;
-import org.opentrellis.core.dryrun.DryRun;
 import org.opentrellis.core.dryrun.Effort;
-import org.opentrellis.core.dryrun.Tallies;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.Goal;
@@ -26,9 +22,6 @@ import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepId;
-import org.opentrellis.core.measure.DropOff;
-import org.opentrellis.core.measure.RunCurves;
-import org.opentrellis.core.measure.RunMeasures;
 
 /** What stands beside what, and what is said of it, where tries and goals differ. */
 class StandOutsTest {
@@ -63,19 +56,12 @@ class StandOutsTest {
   }
 
   private static ComparedJourney side(String name, Journey journey) {
-    CohortSettings cohort = CohortSettings.of(4_000, 3, Instant.parse("2027-03-01T00:00:00Z"), 60);
-    DryRun run = new DryRun(journey, MESSAGES, TypicalBehaviour.in(BERLIN), cohort);
-    Tallies tallies = run.run(2);
-    return new ComparedJourney(
+    return Sides.of(
         name,
         journey,
-        Map.of(),
-        RunMeasures.of(tallies),
-        DropOff.of(tallies.journey()),
-        RunCurves.of(tallies.journey()),
-        run,
-        0,
-        List.of(name));
+        MESSAGES,
+        TypicalBehaviour.in(BERLIN),
+        CohortSettings.of(4_000, 3, Sides.START, 60));
   }
 
   @Test
