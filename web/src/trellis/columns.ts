@@ -38,7 +38,7 @@ const ROUNDS = 14
  */
 export function placeInTime(graph: TrellisGraph, words: TrellisWords, room = 0): InTime {
   const narrow = place(graph, words, (hours) => 9 * Math.log2(1 + hours / 24))
-  if (widthOf(narrow) >= room) return { placed: narrow, breaks: [] }
+  if (widthOf(narrow) >= room) return { placed: narrow, breaks: breaksOf(narrow) }
   const longest = LONGEST_SHARE * room
   const byTime = (perHour: number) => (hours: number) => Math.min(longest, perHour * hours)
   let best = narrow
@@ -54,17 +54,19 @@ export function placeInTime(graph: TrellisGraph, words: TrellisWords, room = 0):
       most = perHour
     }
   }
-  return { placed: best, breaks: breaksOf(best, longest / Math.max(least, 1e-9)) }
+  return { placed: best, breaks: breaksOf(best) }
 }
 
-/** Between posts that stand further apart in time than is drawn. */
-function breaksOf(placed: Map<TrellisEvent, Placed>, mostHours: number): TimeBreak[] {
+/** Where an hour takes less than half of the room that it takes in the middle one of the gaps. */
+function breaksOf(placed: Map<TrellisEvent, Placed>): TimeBreak[] {
   const moments = [...placed.values()].sort((a, b) => a.x - b.x)
-  return moments.slice(1).flatMap(({ event, x }, i) => {
+  const gaps = moments.slice(1).flatMap(({ event, x }, i) => {
     const before = moments[i]!
     const hours = event.time - before.event.time
-    return hours > mostHours * 1.001 ? [{ x: (before.x + x) / 2, hours }] : []
+    return hours > 0 ? [{ x: (before.x + x) / 2, hours, perHour: (x - before.x) / hours }] : []
   })
+  const middle = gaps.map((gap) => gap.perHour).sort((a, b) => a - b)[gaps.length >> 1] ?? 0
+  return gaps.filter((gap) => gap.perHour < middle / 2).map(({ x, hours }) => ({ x, hours }))
 }
 
 /** A fork may have the letter of an arm beside it. */

@@ -76,7 +76,7 @@ function isChosen(row: Row, run: number) {
           ×
         </button>
       </span>
-      <span class="note flex min-h-6 items-baseline gap-1.5 font-normal">
+      <span class="note flex min-h-6 items-center gap-1.5 font-normal">
         <span class="truncate">
           {{ column.run.purpose.toLowerCase().replace('_', '-') }} · v{{
             column.run.journeyVersion

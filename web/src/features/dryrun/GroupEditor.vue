@@ -93,7 +93,7 @@ function names(event: Event): string[] {
           @change="set({ share: $event / 100 })"
         />
         <Slider
-          label="Open of usual mail"
+          label="Usual mail opened"
           :title="TERMS.keenness"
           :value="group.keenness.mean * 100"
           :min="0.1"

@@ -1,9 +1,6 @@
 <script setup lang="ts">
 import { storeToRefs } from 'pinia'
-import { computed, ref, useTemplateRef } from 'vue'
-import { folded } from '@/trellis/fold'
-import Trellis from '@/trellis/Trellis.vue'
-import TrellisTools from '@/trellis/TrellisTools.vue'
+import { computed, ref } from 'vue'
 import DraftInput from '@/ui/DraftInput.vue'
 import Trouble from '@/ui/Trouble.vue'
 import { useTabTitle } from '@/ui/useTabTitle'
@@ -13,8 +10,8 @@ import KeyHelp from '@/features/workbench/KeyHelp.vue'
 import RunSheetPanel from '@/features/workbench/RunSheetPanel.vue'
 import { useSelection } from '@/features/workbench/selectionStore'
 import StepPanel from '@/features/workbench/StepPanel.vue'
+import TrellisPanel from '@/features/workbench/TrellisPanel.vue'
 import UndoButtons from '@/features/workbench/UndoButtons.vue'
-import { useFolding } from '@/features/workbench/useFolding'
 import { useStrand } from './useStrand'
 
 /** A strand, edited like a journey; and what saving it changes, which is seen before. */
@@ -23,17 +20,9 @@ const props = defineProps<{ id: string }>()
 const store = useJourneyStore()
 const selection = useSelection()
 const { view, journey, save, loadFailure } = storeToRefs(store)
-const { selected } = storeToRefs(selection)
 const strand = useStrand(props.id)
 const { look, kept, refusal, lost } = strand
-const trellis = useTemplateRef<InstanceType<typeof Trellis>>('trellis')
-const zoom = ref(1)
 const help = ref(false)
-const { folded: closed } = useFolding(
-  () => view.value?.id,
-  computed(() => view.value?.sheet.rows ?? []),
-)
-
 const changes = computed(() => look.value?.difference.filter((one) => one.kind !== 'SAME') ?? [])
 const users = computed(() => look.value?.users ?? [])
 const many = computed(() =>
@@ -99,32 +88,7 @@ useTabTitle(() => journey.value?.name)
         <RunSheetPanel class="row-span-2" @help="help = !help" />
         <KeyHelp v-if="help" class="row-span-2" @close="help = false" />
         <div v-else class="grid min-h-0 grid-cols-[1.4fr_1fr] gap-3">
-          <section class="panel flex min-h-0 min-w-0 flex-col" aria-labelledby="trellis">
-            <div class="panel-head">
-              <h2 id="trellis">Trellis</h2>
-              <TrellisTools
-                v-model:zoom="zoom"
-                :name="journey.name"
-                :picture="() => trellis?.drawing ?? null"
-                :selected="selected"
-                @go-to="(step) => trellis?.goTo(step)"
-              />
-            </div>
-            <div class="min-h-0 flex-1 p-2">
-              <Trellis
-                v-if="journey.body.length"
-                ref="trellis"
-                v-model:zoom="zoom"
-                :body="folded(store.drawn, closed)"
-                :hovered="selection.hovered"
-                :measures="null"
-                :sheet="view.sheet"
-                :selected="selected"
-                @hover="(step) => (selection.hovered = step)"
-                @select="selection.select"
-              />
-            </div>
-          </section>
+          <TrellisPanel :measures="null" />
           <section class="panel flex min-h-0 min-w-0 flex-col" aria-labelledby="changes">
             <div class="panel-head"><h2 id="changes">What it changes</h2></div>
             <div class="flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto p-3" tabindex="0">

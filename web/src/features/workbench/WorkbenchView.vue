@@ -1,11 +1,8 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
 import { storeToRefs } from 'pinia'
-import { computed, ref, useTemplateRef, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { folded } from '@/trellis/fold'
-import Trellis from '@/trellis/Trellis.vue'
-import TrellisTools from '@/trellis/TrellisTools.vue'
 import type { Share } from '@/api/types'
 import { count, margin } from '@/ui/figures'
 import { useTabTitle } from '@/ui/useTabTitle'
@@ -18,9 +15,9 @@ import SaveConflict from './SaveConflict.vue'
 import SaveNote from './SaveNote.vue'
 import StateBar from './StateBar.vue'
 import StepPanel from './StepPanel.vue'
+import TrellisPanel from './TrellisPanel.vue'
 import UndoButtons from './UndoButtons.vue'
 import { useEstimate } from './useEstimate'
-import { useFolding } from './useFolding'
 
 const props = defineProps<{ id: number }>()
 
@@ -31,13 +28,6 @@ const selection = useSelection()
 const { view, journey, save, loadFailure } = storeToRefs(store)
 const { selected } = storeToRefs(selection)
 const { estimate, noEstimate, estimateAgain } = useEstimate()
-const trellis = useTemplateRef<InstanceType<typeof Trellis>>('trellis')
-const zoom = ref(1)
-/** What is folded in the run sheet is folded in the picture, too. */
-const { folded: closed } = useFolding(
-  () => view.value?.id,
-  computed(() => view.value?.sheet.rows ?? []),
-)
 /** How far off a share may be at most: the widest interval there is. */
 const error = computed(() => {
   const reaches = estimate.value?.steps.map((step) => step.reach) ?? []
@@ -112,9 +102,8 @@ useTabTitle(() => journey.value?.name)
       >
         <RunSheetPanel class="row-span-2" @help="help = !help" />
         <KeyHelp v-if="help" class="row-span-2" @close="help = false" />
-        <section v-if="!help" class="panel flex min-h-0 min-w-0 flex-col" aria-labelledby="trellis">
-          <div class="panel-head">
-            <h2 id="trellis">Trellis</h2>
+        <TrellisPanel v-if="!help" :measures="estimate">
+          <template #note>
             <span v-if="noEstimate" class="flex min-w-0 items-center gap-2 text-clay" role="alert">
               <span class="truncate" :title="noEstimate">No estimate: {{ noEstimate }}</span>
               <button type="button" class="button button-small" @click="estimateAgain">
@@ -129,31 +118,8 @@ useTabTitle(() => journey.value?.name)
                 }}</template
               >
             </span>
-            <TrellisTools
-              v-if="journey.body.length"
-              v-model:zoom="zoom"
-              :name="journey.name"
-              :picture="() => trellis?.drawing ?? null"
-              :selected="selected"
-              @go-to="(step) => trellis?.goTo(step)"
-            />
-          </div>
-          <div class="min-h-0 flex-1 p-2">
-            <Trellis
-              v-if="journey.body.length"
-              ref="trellis"
-              v-model:zoom="zoom"
-              :body="folded(store.drawn, closed)"
-              :hovered="selection.hovered"
-              :measures="estimate"
-              :sheet="view.sheet"
-              :selected="selected"
-              @hover="(step) => (selection.hovered = step)"
-              @select="selection.select"
-            />
-            <p v-else class="p-4 text-ink2">The picture grows as you add steps to the run sheet.</p>
-          </div>
-        </section>
+          </template>
+        </TrellisPanel>
         <StepPanel v-if="!help" class="min-w-0" />
       </div>
     </template>
