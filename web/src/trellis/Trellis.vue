@@ -172,7 +172,7 @@ function nameOf(step: string): string {
       <g v-for="gap in picture.breaks" :key="gap.x" data-break>
         <title>Time is drawn shorter here: {{ duration(gap.hours) }}</title>
         <path
-          :d="`M${gap.x - 7} 16 l3 -7 l4 10 l4 -10 l3 7`"
+          :d="`M${gap.x - 7} ${picture.top - 4} l3 -4 l4 7 l4 -7 l3 4`"
           fill="none"
           stroke="var(--color-ink2)"
           stroke-width="1.2"

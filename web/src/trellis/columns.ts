@@ -57,9 +57,12 @@ export function placeInTime(graph: TrellisGraph, words: TrellisWords, room = 0):
   return { placed: best, breaks: breaksOf(best) }
 }
 
-/** Where an hour takes less than half of the room that it takes in the middle one of the gaps. */
+/** Between posts: where an hour takes less than half of what it takes in the middle one of the gaps. */
 function breaksOf(placed: Map<TrellisEvent, Placed>): TimeBreak[] {
-  const moments = [...placed.values()].sort((a, b) => a.x - b.x)
+  const all = [...placed.values()].sort((a, b) => a.x - b.x)
+  const posts = all.filter(({ event }) => event.post)
+  // Before anything was reckoned there are no posts.
+  const moments = posts.length ? posts : all
   const gaps = moments.slice(1).flatMap(({ event, x }, i) => {
     const before = moments[i]!
     const hours = event.time - before.event.time
