@@ -3,6 +3,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { JourneyDocument, JourneyView, StepDocument } from '@/api/types'
 import { useJourneyStore } from './journeyStore'
 import { email } from './newSteps'
+import type { Source } from './source'
 import { testJourney } from './testJourney'
 
 const send = (id: string): StepDocument => email(id, 'm')
@@ -24,6 +25,8 @@ class Server {
   saves: string[] = []
   refuse: string | null = null
   gate: Promise<void> | null = null
+  /** What the next save is told that the journey is for. */
+  purpose: JourneyDocument['purpose'] | null = null
 
   view(): JourneyView {
     const line = { id: '', sentence: { spans: [] }, typed: { spans: [] } }
@@ -60,7 +63,8 @@ class Server {
       return json(409, { code: 'save-lost', detail: 'Lost.', current: this.view(), yours })
     }
     this.version++
-    this.journey = save.journey
+    this.journey = { ...save.journey, purpose: this.purpose ?? save.journey.purpose }
+    this.purpose = null
     this.saves.push(save.journey.name)
     return json(200, this.view())
   }
@@ -200,5 +204,58 @@ describe('the journey that is being edited', () => {
     open()
     await other
     expect(server.saves).toEqual(['one', 'two'])
+  })
+
+  it('shows what is known of the sheet before the save is answered', async () => {
+    const store = await opened()
+    let open = () => {}
+    server.gate = new Promise((resolve) => (open = resolve))
+    const sheet = { ...store.view!.sheet, rows: [{ id: 'new' }] } as JourneyView['sheet']
+    store.edit('add sentence', rename('with a row'), sheet)
+    expect(store.view?.sheet.rows.map((row) => row.id)).toEqual(['new'])
+    expect(store.save.status).toBe('saving')
+    open()
+    await settled(() => expect(store.save.status).toBe('saved'))
+    expect(store.view?.sheet.rows).toEqual([])
+  })
+
+  it('takes the purpose that the server gives a journey with its first trigger', async () => {
+    const store = await opened()
+    server.purpose = 'CART'
+    store.edit('change journey', rename('begun'))
+    await settled(() => expect(store.journey?.purpose).toBe('CART'))
+    expect(store.undoName).toBe('change journey')
+    expect(server.saves).toEqual(['begun'])
+  })
+
+  it('gives the purpose to a newer edit, too, and saves that', async () => {
+    const store = await opened()
+    server.purpose = 'CART'
+    let open = () => {}
+    server.gate = new Promise((resolve) => (open = resolve))
+    store.edit('change journey', rename('begun'))
+    store.edit('rename', rename('and renamed'))
+    open()
+    await settled(() => expect(store.save.status).toBe('saved'))
+    expect(store.journey).toMatchObject({ name: 'and renamed', purpose: 'CART' })
+    expect(server.journey).toMatchObject({ name: 'and renamed', purpose: 'CART' })
+  })
+
+  it('does not show what comes late of something that is no longer open', async () => {
+    const store = useJourneyStore()
+    let late = () => {}
+    const slow: Source = {
+      key: 'slow',
+      ofStrand: true,
+      load: () => new Promise((resolve) => (late = () => resolve(server.view()))),
+      save: () => Promise.reject(new Error('nobody saves here')),
+    }
+    const first = store.openFrom(slow)
+    await store.open(1)
+    store.edit('rename', rename('mine'))
+    late()
+    await first
+    expect(store.ofStrand).toBe(false)
+    expect(store.journey?.name).toBe('mine')
   })
 })

@@ -53,6 +53,46 @@ class ReadingApiTest {
     assertThat(step.at("/waitUpTo/count").asInt()).isEqualTo(2);
   }
 
+  /**
+   * Whoever accepts a sentence can show the sheet at once, with messages that are not there yet.
+   */
+  @Test
+  void theWholeSheetAfterItIsToldIfItIsAskedFor() {
+    assertThat(added("send Meet a keeper").at("/understood/sheet").isNull()).isTrue();
+    JsonNode sheet =
+        APP.post(
+                "/api/journeys/" + id + "/readings",
+                "{\"journey\": %s, \"row\": \"a\", \"replaces\": false, \"text\": \"send Meet a keeper\", \"caret\": 0, \"whole\": true}"
+                    .formatted(JOURNEY))
+            .body()
+            .at("/understood/sheet");
+    assertThat(sheet.get("rows")).hasSize(2);
+    assertThat(sheet.at("/rows/1/sentence").toString()).contains("Meet a keeper");
+  }
+
+  @Test
+  void aMessageThatOtherJourneysSendIsSaidToBeTheirsToo() {
+    Answer other = APP.post("/api/journeys", "{\"name\": \"Theirs\", \"purpose\": \"OTHER\"}");
+    String path = "/api/journeys/" + other.body().get("id").asLong();
+    String theirs = JOURNEY.replace("A test", "Theirs");
+    assertThat(
+            APP.put(path, "{\"version\": 1, \"journey\": %s, \"by\": null}".formatted(theirs))
+                .status())
+        .isEqualTo(200);
+    JsonNode read =
+        APP.post(
+                "/api/journeys/" + id + "/readings",
+                "{\"journey\": %s, \"row\": \"end\", \"replaces\": false, \"text\": \"send Hello\", \"caret\": 0}"
+                    .formatted(JOURNEY.replaceFirst("\"body\": \\[.*]", "\"body\": []")))
+            .body();
+    assertThat(read.at("/understood/shared/0").asString())
+        .isEqualTo("uses the email \u201cHello\u201d that \u201cTheirs\u201d sends, too");
+    assertThat(APP.get("/api/messages/hello/uses").body().toString()).contains("\"Theirs\"");
+    assertThat(added("send Hello").at("/understood/shared")).isEmpty();
+    APP.put(path + "/archived", "");
+    assertThat(APP.get("/api/messages/hello/uses").body()).isEmpty();
+  }
+
   @Test
   void whatIsNotUnderstoodIsToldAtItsPlace() {
     JsonNode read = added("wait 2 dayz");
