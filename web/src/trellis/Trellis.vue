@@ -105,8 +105,22 @@ async function goTo(step: string): Promise<void> {
   showInTheMiddle(step)
 }
 
+/** Where a step is in the picture: its mark, or where people wait at it. */
+function markOf(step: string) {
+  const { marks, waiting } = picture.value
+  return marks.find((one) => one.id === step) ?? waiting.find((one) => one.step === step)
+}
+
+function inSight(step: string): boolean {
+  const mark = markOf(step)
+  if (!mark || !frame.value) return true
+  const { scrollLeft, scrollTop, clientWidth, clientHeight } = frame.value
+  const [x, y] = [mark.x * scale.value - scrollLeft, mark.y * scale.value - scrollTop]
+  return x >= 0 && x <= clientWidth && y >= 0 && y <= clientHeight
+}
+
 function showInTheMiddle(step: string): void {
-  const mark = picture.value.marks.find((one) => one.id === step)
+  const mark = markOf(step)
   if (!mark || !frame.value) return
   frame.value.scrollTo({
     left: mark.x * scale.value - width.value / 2,
@@ -118,8 +132,9 @@ function showInTheMiddle(step: string): void {
 watch(
   () => props.selected,
   (step) => {
-    if (step && zoom.value > 1) showInTheMiddle(step)
+    if (step && (zoom.value > 1 || !inSight(step))) showInTheMiddle(step)
   },
+  { flush: 'post' },
 )
 
 function back(step: string | null): boolean {

@@ -16,7 +16,7 @@ import { useDragging } from './useDragging'
 import { useGoing } from './useGoing'
 import { useReasons } from './useReasons'
 import { useRemoving } from './useRemoving'
-import { useRowFocus } from './useRowFocus'
+import { useRowFocus, useRowInSight } from './useRowFocus'
 import type { SeriesAction } from './useSeries'
 import { useSheet } from './useSheet'
 import { useWriting } from './useWriting'
@@ -34,6 +34,7 @@ const sheet = useSheet()
 const { head, foot, current, selectedRow, arrangeable, stepCount } = sheet
 const why = useReasons(() => view.value?.starter)
 const focusRow = useRowFocus(list)
+useRowInSight(list, current)
 const going = useGoing(sheet, focusRow)
 const writing = useWriting(sheet, focusRow, (begin) => dock.value?.focus(begin))
 const { editing, below, place } = writing

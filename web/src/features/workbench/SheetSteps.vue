@@ -2,11 +2,10 @@
 import { storeToRefs } from 'pinia'
 import { useTemplateRef } from 'vue'
 import type { UnderstoodView } from '@/api/types'
-import EditableLine from './EditableLine.vue'
 import RemoveQuestion from './RemoveQuestion.vue'
 import RemoveSeveral from './RemoveSeveral.vue'
-import RunSheetRow from './RunSheetRow.vue'
 import { useSelection } from './selectionStore'
+import SheetStep from './SheetStep.vue'
 import type { useDragging } from './useDragging'
 import type { useRemoving } from './useRemoving'
 import { useLostFocus } from './useRowFocus'
@@ -50,31 +49,25 @@ const { reachOf, measuresOf, findingsOf } = useRowFigures()
       @dragover="dragging.over($event, row.id)"
       @drop="dragging.dropped"
     >
-      <EditableLine
-        :row="row.id"
-        :typed="row.typed"
-        :editing="editing"
-        field-class="border-b border-line2 bg-marigold-soft pr-2 pl-19.5"
+      <SheetStep
+        :row="row"
+        :editing="editing?.row === row.id ? editing : null"
+        :measures="measuresOf(row)"
+        :reach="reachOf(row)"
+        :findings="findingsOf(row)"
+        :reason="reasons[row.id]"
+        :hovered="row.id === selection.hovered"
+        :selected="chosen.includes(row.id)"
+        :current="row.id === sheet.current.value"
+        :folded="
+          sheet.folded.value.has(row.id) ? (sheet.shown.value.hidden.get(row.id) ?? 0) : null
+        "
+        @select="(event) => emit('select', row.id, event)"
+        @edit="(slot) => emit('edit', row.id, slot)"
+        @fold="sheet.toggle(row.id)"
         @understood="(result) => emit('understood', result)"
         @cancel="emit('cancel')"
-      >
-        <RunSheetRow
-          :row="row"
-          :measures="measuresOf(row)"
-          :reach="reachOf(row)"
-          :findings="findingsOf(row)"
-          :reason="reasons[row.id]"
-          :hovered="row.id === selection.hovered"
-          :selected="chosen.includes(row.id)"
-          :current="row.id === sheet.current.value"
-          :folded="
-            sheet.folded.value.has(row.id) ? (sheet.shown.value.hidden.get(row.id) ?? 0) : null
-          "
-          @select="(event) => emit('select', row.id, event)"
-          @edit="(slot) => emit('edit', row.id, slot)"
-          @fold="sheet.toggle(row.id)"
-        />
-      </EditableLine>
+      />
       <template v-if="row.id === removing.asking.value?.row">
         <RemoveSeveral
           v-if="removing.asking.value.rows.length > 1"

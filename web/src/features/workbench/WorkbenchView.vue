@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core'
+import { useEventListener, watchDebounced } from '@vueuse/core'
 import { storeToRefs } from 'pinia'
 import { computed, ref, watch } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
+import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router'
 import type { Share } from '@/api/types'
 import { count, margin } from '@/ui/figures'
 import { useTabTitle } from '@/ui/useTabTitle'
@@ -47,8 +47,16 @@ watch(
   },
   { immediate: true },
 )
-/* The address names the chosen step, so that a reload comes back to it. */
-watch(selected, (step) => void router.replace({ query: step ? { step } : {} }))
+/* The address names the chosen step, so that a reload comes back to it: after it has been shown. */
+let leaving = false
+onBeforeRouteLeave(() => void (leaving = true))
+watchDebounced(
+  selected,
+  (step) => {
+    if (!leaving) void router.replace({ query: step ? { step } : {} })
+  },
+  { debounce: 100 },
+)
 
 /** Goes where dry runs are made, and begins one there. */
 function dryRun() {

@@ -3,6 +3,8 @@ import type { FindingView, Row, StepMeasures } from '@/api/types'
 import { useEstimate } from './useEstimate'
 import { useFindings } from './useFindings'
 
+const NONE: FindingView[] = []
+
 /** What the estimate and the checks say about the rows of the run sheet. */
 export function useRowFigures() {
   const { estimate } = useEstimate()
@@ -12,6 +14,14 @@ export function useRowFigures() {
     () =>
       new Map(estimate.value?.steps.flatMap((step) => step.arms).map((arm) => [arm.id, arm.taken])),
   )
+  const byStep = computed(() => {
+    const found = new Map<string, FindingView[]>()
+    for (const finding of findings.value) {
+      if (!finding.step) continue
+      found.set(finding.step, [...(found.get(finding.step) ?? []), finding])
+    }
+    return found
+  })
 
   function reachOf(row: Row): number | null {
     if (row.kind !== 'ARM') return measures.value.get(row.id)?.reach.value ?? null
@@ -24,7 +34,7 @@ export function useRowFigures() {
   }
 
   function findingsOf(row: Row): FindingView[] {
-    return findings.value.filter((finding) => finding.step === row.id)
+    return byStep.value.get(row.id) ?? NONE
   }
 
   return { reachOf, measuresOf, findingsOf }

@@ -1,6 +1,19 @@
-import { nextTick, onBeforeUpdate, onUpdated, type Ref } from 'vue'
+import { nextTick, onBeforeUpdate, onUpdated, watch, type Ref } from 'vue'
 
 type Element = Readonly<Ref<HTMLElement | null>>
+
+/** Keeps the current row of a list in sight, whoever has chosen it, as soon as it is there. */
+export function useRowInSight(list: Element, current: Readonly<Ref<string | null>>): void {
+  watch(
+    current,
+    (row) => {
+      if (row === null) return
+      const shown = list.value?.querySelector(`[data-row="${CSS.escape(row)}"]`)
+      shown?.scrollIntoView({ block: 'nearest' })
+    },
+    { flush: 'post', immediate: true },
+  )
+}
 
 /** Puts the focus on the current row of a list. */
 export function useRowFocus(list: Element) {

@@ -1,3 +1,4 @@
+import { replaceEqualDeep } from '@tanstack/vue-query'
 import { storeToRefs } from 'pinia'
 import { computed } from 'vue'
 import type { Phrase, Row, SheetLine } from '@/api/types'
@@ -5,13 +6,19 @@ import { useJourneyStore } from './journeyStore'
 import { useSelection } from './selectionStore'
 import { useFolding } from './useFolding'
 
+/** Rows that say what they said before stay the objects they were, so that nothing draws them again. */
+function keepSame(before: Row[] | undefined, now: Row[]): Row[] {
+  const known = new Map(before?.map((row) => [row.id, row]))
+  return now.map((row) => replaceEqualDeep(known.get(row.id), row))
+}
+
 /** The lines of the run sheet, from the trigger to the goal, and which of them is the current one. */
 export function useSheet() {
   const store = useJourneyStore()
   const { view } = storeToRefs(store)
   const { selected } = storeToRefs(useSelection())
 
-  const rows = computed<Row[]>(() => view.value?.sheet.rows ?? [])
+  const rows = computed<Row[]>((before) => keepSame(before, view.value?.sheet.rows ?? []))
   const folding = useFolding(() => view.value?.id, rows)
 
   /** The lines above the steps. */

@@ -1,6 +1,6 @@
 import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
-import { afterEach, describe, expect, it, vi } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { UnderstoodView } from '@/api/types'
 import { page, plugins } from '@/testing'
 import { useJourneyStore } from '../journeyStore'
@@ -106,5 +106,42 @@ describe('a typed line', () => {
     await field.get('textarea').trigger('keydown', { key: 'Escape' })
     expect(field.emitted('cancel')).toHaveLength(1)
     expect(understood()).toBeUndefined()
+  })
+
+  describe('with Enter', () => {
+    const readings = () =>
+      server.asked.filter((one) => (one.body as { text?: string })?.text === 'wait 2 days')
+    beforeEach(async () => {
+      await line()
+      server.reading = () => ({ understood: UNDERSTOOD as unknown as UnderstoodView })
+      await type('wait 2 days')
+    })
+
+    it('is what was just read, without asking again', async () => {
+      await enter()
+      expect(understood()).toHaveLength(1)
+      expect(readings()).toHaveLength(1)
+    })
+
+    it('is read anew if the journey has changed since', async () => {
+      useJourneyStore().edit('rename', (before) => ({ ...before, name: 'Another' }))
+      await enter()
+      expect(readings().at(-1)?.body).toMatchObject({ journey: { name: 'Another' } })
+      expect(readings()).toHaveLength(2)
+    })
+
+    it('is read anew if it is for another place', async () => {
+      await field.setProps({ row: 'end' })
+      await enter()
+      expect(readings().at(-1)?.body).toMatchObject({ row: 'end' })
+      expect(understood()).toHaveLength(1)
+    })
+
+    it('is read anew if it has stood there for long', async () => {
+      vi.spyOn(Date, 'now').mockReturnValue(Date.now() + 11_000)
+      await enter()
+      vi.restoreAllMocks()
+      expect(readings()).toHaveLength(2)
+    })
   })
 })

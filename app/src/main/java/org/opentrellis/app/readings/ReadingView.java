@@ -32,7 +32,7 @@ record ReadingView(
    * @param messages those that it sends and that are not there yet; whoever accepts it writes them
    * @param news names that nothing has used so far, such as “new list Newcomers”
    * @param shared messages that other journeys send, too, in words
-   * @param sheet the run sheet after it, if that was asked for
+   * @param sheet the run sheet after it
    */
   record UnderstoodView(
       @Schema(ref = Schemas.JOURNEY) JsonNode journey,
@@ -42,7 +42,7 @@ record ReadingView(
       List<NewMessage> messages,
       List<String> news,
       List<String> shared,
-      @Nullable RunSheet sheet) {}
+      RunSheet sheet) {}
 
   /**
    * A message to be written.
@@ -66,18 +66,22 @@ record ReadingView(
 
   /**
    * @param shared messages that other journeys send, too, in words
-   * @param sheet the run sheet after it; null if nobody asked for it
+   * @param sheet the run sheet after it
    */
-  static ReadingView of(Reading reading, List<String> shared, @Nullable RunSheet sheet) {
-    return switch (reading.result()) {
-      case Reading.Understood understood ->
-          new ReadingView(view(understood, shared, sheet), null, reading.completions());
-      case Reading.Refused refused -> new ReadingView(null, view(refused), reading.completions());
-    };
+  static ReadingView of(
+      Reading.Understood understood,
+      List<String> shared,
+      RunSheet sheet,
+      List<Completion> completions) {
+    return new ReadingView(view(understood, shared, sheet), null, completions);
+  }
+
+  static ReadingView of(Reading.Refused refused, List<Completion> completions) {
+    return new ReadingView(null, view(refused), completions);
   }
 
   private static UnderstoodView view(
-      Reading.Understood understood, List<String> shared, @Nullable RunSheet sheet) {
+      Reading.Understood understood, List<String> shared, RunSheet sheet) {
     return new UnderstoodView(
         Documents.write(understood.journey()),
         understood.selected(),

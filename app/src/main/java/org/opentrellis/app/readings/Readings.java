@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.core.journey.Catalogue;
@@ -62,16 +61,19 @@ class Readings {
         typed.replaces()
             ? reader.replace(typed.row(), typed.text(), typed.caret())
             : reader.add(typed.row(), typed.text(), typed.caret());
-    boolean whole = Boolean.TRUE.equals(typed.whole());
-    return ReadingView.of(
-        reading, shared(reading, journey, catalogue, id), whole ? sheet(reading, catalogue) : null);
+    return switch (reading.result()) {
+      case Reading.Understood understood ->
+          ReadingView.of(
+              understood,
+              shared(understood, journey, catalogue, id),
+              sheet(understood, catalogue),
+              reading.completions());
+      case Reading.Refused refused -> ReadingView.of(refused, reading.completions());
+    };
   }
 
   /** With the messages that the sentence brings along. */
-  private static @Nullable RunSheet sheet(Reading reading, Catalogue catalogue) {
-    if (!(reading.result() instanceof Reading.Understood understood)) {
-      return null;
-    }
+  private static RunSheet sheet(Reading.Understood understood, Catalogue catalogue) {
     List<Message> messages = new ArrayList<>(catalogue.messages());
     for (Message written : understood.written()) {
       messages.removeIf(there -> there.id().equals(written.id()));
@@ -82,10 +84,8 @@ class Readings {
   }
 
   /** Of messages that were there and are sent here now, those that other journeys send, too. */
-  private List<String> shared(Reading reading, Journey before, Catalogue catalogue, long id) {
-    if (!(reading.result() instanceof Reading.Understood understood)) {
-      return List.of();
-    }
+  private List<String> shared(
+      Reading.Understood understood, Journey before, Catalogue catalogue, long id) {
     Set<Name> known = NamesIn.of(before.body()).collect(Collectors.toSet());
     return NamesIn.of(understood.journey().body())
         .filter(name -> name instanceof MessageId && !known.contains(name))

@@ -1,7 +1,6 @@
 package org.opentrellis.app.readings;
 
 import io.swagger.v3.oas.annotations.media.Schema;
-import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.Schemas;
 import tools.jackson.databind.JsonNode;
 
@@ -12,12 +11,10 @@ import tools.jackson.databind.JsonNode;
  * @param row the step, arm or line it is about
  * @param replaces whether it takes the place of the row's sentence, or adds something below
  * @param caret where completions are wanted, in characters from its start
- * @param whole whether the whole run sheet after it is wanted, by whoever accepts it; null for not
  */
 record TypedSentence(
     @Schema(ref = Schemas.JOURNEY) JsonNode journey,
     String row,
     boolean replaces,
     String text,
-    int caret,
-    @Nullable Boolean whole) {}
+    int caret) {}

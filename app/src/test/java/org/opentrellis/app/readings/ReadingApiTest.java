@@ -57,15 +57,8 @@ class ReadingApiTest {
    * Whoever accepts a sentence can show the sheet at once, with messages that are not there yet.
    */
   @Test
-  void theWholeSheetAfterItIsToldIfItIsAskedFor() {
-    assertThat(added("send Meet a keeper").at("/understood/sheet").isNull()).isTrue();
-    JsonNode sheet =
-        APP.post(
-                "/api/journeys/" + id + "/readings",
-                "{\"journey\": %s, \"row\": \"a\", \"replaces\": false, \"text\": \"send Meet a keeper\", \"caret\": 0, \"whole\": true}"
-                    .formatted(JOURNEY))
-            .body()
-            .at("/understood/sheet");
+  void theWholeSheetAfterItIsTold() {
+    JsonNode sheet = added("send Meet a keeper").at("/understood/sheet");
     assertThat(sheet.get("rows")).hasSize(2);
     assertThat(sheet.at("/rows/1/sentence").toString()).contains("Meet a keeper");
   }
