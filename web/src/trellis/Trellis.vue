@@ -8,6 +8,7 @@ import { leafPath, ribbonPath } from './paths'
 import type { TrellisWords } from './picture'
 import TrellisLabel from './TrellisLabel.vue'
 import TrellisMark from './TrellisMark.vue'
+import { AMPLE, BARE, CLOSE, FLAT, type Sizes } from './sizes'
 import { usePanning } from './usePanning'
 
 const props = defineProps<{
@@ -28,7 +29,8 @@ const emit = defineEmits<{ select: [step: string]; hover: [step: string | null] 
 /** How many times larger than the picture that fits. */
 const zoom = defineModel<number>('zoom', { default: 1 })
 
-const SMALLEST = 0.68
+/** Letters are of 12 units, so that they have 10.8 pixels at least. */
+const READABLE = 0.9
 /** Where it may not be cut off it may become smaller still; zooming in makes it readable. */
 const SMALLEST_WHOLE = 0.5
 const LARGEST = 1.2
@@ -48,20 +50,39 @@ const words = computed<TrellisWords>(() => ({
   figures: figuresOf,
   goal: props.measures?.goal ? `goal ${percent(props.measures.goal.value, 1)}` : null,
 }))
-/** As narrow as can be: how large it may be shown follows from its height. */
-const narrow = computed(() => layOut(props.body, props.measures, words.value))
 const high = computed(() => props.most ?? height.value)
-const least = computed(() => (props.most ? SMALLEST_WHOLE : SMALLEST))
+const least = computed(() => (props.most ? SMALLEST_WHOLE : READABLE))
+/**
+ * As ample as it can be read whole; what is too long for that goes on to the right, and is as ample
+ * as its height allows.
+ */
+const sizes = computed(
+  () =>
+    [AMPLE, CLOSE, BARE].find((one) => whole(layOutIn(one)) >= READABLE) ??
+    [CLOSE, BARE].find((one) => high.value / layOutIn(one).height >= READABLE) ??
+    FLAT,
+)
+/** As narrow as can be: how large it may be shown follows from its height. */
+const narrow = computed(() => layOutIn(sizes.value))
 const picture = computed(() => {
   const room = width.value / fitting(narrow.value)
   return Number.isFinite(room) && room > narrow.value.width
-    ? layOut(props.body, props.measures, words.value, room)
+    ? layOutIn(sizes.value, room)
     : narrow.value
 })
 const scale = computed(() => fitting(picture.value) * zoom.value)
 
+function layOutIn(sizes: Sizes, room = 0) {
+  return layOut(props.body, props.measures, words.value, room, sizes)
+}
+
+/** How large it can be shown whole. */
+function whole(shapes: { width: number; height: number }): number {
+  return Math.min(width.value / shapes.width, high.value / shapes.height)
+}
+
 function fitting(shapes: { width: number; height: number }): number {
-  const fits = Math.min(width.value / shapes.width, high.value / shapes.height)
+  const fits = whole(shapes)
   return Number.isFinite(fits) && fits > 0 ? Math.min(LARGEST, Math.max(least.value, fits)) : 1
 }
 
@@ -130,7 +151,7 @@ function showInTheMiddle(step: string): void {
 
 /* In a picture that is larger than its frame, what is chosen elsewhere is brought into sight. */
 watch(
-  () => props.selected,
+  () => (width.value > 0 ? props.selected : null),
   (step) => {
     if (step && (zoom.value > 1 || !inSight(step))) showInTheMiddle(step)
   },
@@ -223,6 +244,7 @@ function nameOf(step: string): string {
         :class="{ 'opacity-30': back(mark.id) }"
         :mark="mark"
         :clip="`${uid}-leaf`"
+        :leaf="picture.leaf"
         :selected="mark.id === selected"
         :hovered="mark.id === hovered"
         @select="emit('select', mark.id)"
@@ -241,12 +263,12 @@ function nameOf(step: string): string {
           stroke="var(--color-pine)"
         />
         <text
-          v-if="crowd.radius >= 9"
+          v-if="crowd.radius >= 14"
           :x="crowd.x"
-          :y="crowd.y + 3.5"
+          :y="crowd.y + 4"
           text-anchor="middle"
           class="figure"
-          font-size="9.5"
+          font-size="12"
           fill="var(--color-ink)"
         >
           {{ brief(crowd.people) }}

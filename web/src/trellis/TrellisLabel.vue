@@ -14,10 +14,10 @@ defineProps<{ label: Label; selected: boolean }>()
         :x="label.width / 2"
         y="26"
         text-anchor="middle"
-        font-size="11"
+        font-size="12"
         fill="var(--color-ink3)"
       >
-        {{ label.figures }}
+        {{ label.figures[0] }}
       </text>
     </template>
     <template v-else-if="label.kind === 'question' || label.kind === 'end'">
@@ -28,7 +28,7 @@ defineProps<{ label: Label; selected: boolean }>()
         :fill="label.kind === 'end' ? 'var(--color-marigold-soft)' : 'var(--color-panel)'"
         :stroke="selected || label.kind === 'end' ? 'var(--color-marigold)' : 'var(--color-line)'"
       />
-      <text :x="label.width / 2" y="12.5" text-anchor="middle" font-size="11">
+      <text :x="label.width / 2" y="12.5" text-anchor="middle" font-size="12">
         {{ label.lines[0] }}
       </text>
     </template>
@@ -37,20 +37,21 @@ defineProps<{ label: Label; selected: boolean }>()
         v-for="(line, i) in label.lines"
         :key="i"
         :y="11 + i * 14"
-        :font-size="label.kind === 'email' ? 12 : 11"
+        font-size="12"
         :font-weight="label.kind === 'email' ? 600 : 400"
         :fill="label.kind === 'email' ? 'var(--color-ink)' : 'var(--color-ink2)'"
       >
         {{ line }}
       </text>
       <text
-        v-if="label.figures"
-        :y="11 + label.lines.length * 14"
-        font-size="11"
+        v-for="(line, i) in label.figures"
+        :key="line"
+        :y="11 + (label.lines.length + i) * 14"
+        font-size="12"
         class="figure"
         fill="var(--color-ink2)"
       >
-        {{ label.figures }}
+        {{ line }}
       </text>
     </template>
   </g>

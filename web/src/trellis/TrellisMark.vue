@@ -4,12 +4,23 @@ import type { Mark } from './picture'
 import { isSend } from './graph'
 import { leafPath } from './paths'
 
-const props = defineProps<{ mark: Mark; clip: string; selected: boolean; hovered?: boolean }>()
+const props = defineProps<{
+  mark: Mark
+  clip: string
+  /** How high a leaf is. */
+  leaf: number
+  selected: boolean
+  hovered?: boolean
+}>()
 const emit = defineEmits<{ select: [] }>()
 
 const LEAF = 34
 const choosable = computed(() => !['start', 'merge', 'end'].includes(props.mark.kind))
 const isText = computed(() => props.mark.kind === 'sendText')
+/** On its stem, as large as the picture has them. */
+const stand = computed(
+  () => `translate(${props.mark.x} ${props.mark.top - 6}) scale(${props.leaf / LEAF})`,
+)
 const line = computed(() => (props.selected ? 'var(--color-marigold)' : 'var(--color-pine)'))
 
 function choose(event: Event) {
@@ -35,9 +46,9 @@ function choose(event: Event) {
     <rect
       v-if="hovered"
       :x="mark.x - 17"
-      :y="mark.top - 46"
+      :y="mark.top - leaf - 12"
       width="34"
-      :height="mark.bottom - mark.top + 52"
+      :height="mark.bottom - mark.top + leaf + 18"
       rx="6"
       fill="var(--color-marigold-soft)"
       data-hovered
@@ -52,7 +63,7 @@ function choose(event: Event) {
         stroke-width="1.6"
       />
       <circle :cx="mark.x" :cy="mark.y" r="3" fill="var(--color-pine)" />
-      <g v-if="isText" :transform="`translate(${mark.x} ${mark.top - 6})`">
+      <g v-if="isText" :transform="stand">
         <rect x="-13" y="-22" width="26" height="20" rx="4" fill="var(--color-panel)" />
         <rect
           v-if="mark.opened !== null"
@@ -73,7 +84,7 @@ function choose(event: Event) {
           :stroke-width="selected ? 3 : 1.6"
         />
       </g>
-      <g v-else :transform="`translate(${mark.x} ${mark.top - 6})`">
+      <g v-else :transform="stand">
         <path :d="leafPath(22, LEAF)" fill="var(--color-panel)" />
         <rect
           v-if="mark.opened !== null"

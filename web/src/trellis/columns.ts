@@ -1,7 +1,7 @@
 import { isFork, isMark, isSend } from './graph'
 import type { TrellisEvent, TrellisGraph, TrellisLink } from './graph'
 import type { TrellisWords } from './picture'
-import { CURVE, LABEL_CHARS, POST_WIDTH } from './sizes'
+import { LETTER, POST_WIDTH, type Sizes } from './sizes'
 import { textWidth, wrap } from './text'
 
 /**
@@ -14,7 +14,7 @@ export interface Placed {
   event: TrellisEvent
   x: number
   chip: { text: string; width: number } | null
-  label: { lines: string[]; figures: string | null; width: number } | null
+  label: { lines: string[]; figures: string[]; width: number } | null
 }
 
 /** Where time is drawn shorter than it is, and how long it really is. */
@@ -36,8 +36,13 @@ const ROUNDS = 14
  * @param room how wide the picture may be: what is left is given to the gaps, in proportion to the
  *   time that they take; 0 for as narrow as can be
  */
-export function placeInTime(graph: TrellisGraph, words: TrellisWords, room = 0): InTime {
-  const narrow = place(graph, words, (hours) => 9 * Math.log2(1 + hours / 24))
+export function placeInTime(
+  graph: TrellisGraph,
+  words: TrellisWords,
+  sizes: Sizes,
+  room = 0,
+): InTime {
+  const narrow = place(graph, words, sizes, (hours) => sizes.day * Math.log2(1 + hours / 24))
   if (widthOf(narrow) >= room) return { placed: narrow, breaks: breaksOf(narrow) }
   const longest = LONGEST_SHARE * room
   const byTime = (perHour: number) => (hours: number) => Math.min(longest, perHour * hours)
@@ -46,7 +51,7 @@ export function placeInTime(graph: TrellisGraph, words: TrellisWords, room = 0):
   let most = longest
   for (let round = 0; round < ROUNDS; round++) {
     const perHour = (least + most) / 2
-    const tried = place(graph, words, byTime(perHour))
+    const tried = place(graph, words, sizes, byTime(perHour))
     if (widthOf(tried) <= room) {
       best = tried
       least = perHour
@@ -87,6 +92,7 @@ function widthOf(placed: Map<TrellisEvent, Placed>): number {
 function place(
   graph: TrellisGraph,
   words: TrellisWords,
+  sizes: Sizes,
   apart: (hours: number) => number,
 ): Map<TrellisEvent, Placed> {
   const placed = new Map<TrellisEvent, Placed>()
@@ -97,10 +103,10 @@ function place(
   for (const column of columnsOf(graph)) {
     const time = column[0]!.time
     const isPost = column.some((event) => event.post) && time > lastPostTime(placed)
-    let x = before.x + (time > before.time ? 24 + apart(time - before.time) : 18)
+    let x = before.x + (time > before.time ? sizes.gap + apart(time - before.time) : 18)
     if (isPost) x = Math.max(x, lastPost + POST_WIDTH + 6, POST_WIDTH / 2 + 4)
-    const items = column.map((event) => dress(event, words))
-    for (const item of items) x = Math.max(x, leastX(item, placed, upper, lower))
+    const items = column.map((event) => dress(event, words, sizes))
+    for (const item of items) x = Math.max(x, leastX(item, placed, upper, lower, sizes.curve))
     x = Math.round(x)
     for (const item of items) {
       item.x = x
@@ -149,24 +155,29 @@ function lastPostTime(placed: Map<TrellisEvent, Placed>): number {
   return latest
 }
 
-function dress(event: TrellisEvent, words: TrellisWords): Placed {
+function dress(event: TrellisEvent, words: TrellisWords, sizes: Sizes): Placed {
   const item: Placed = { event, x: 0, chip: null, label: null }
   if (isFork(event)) {
     const text = wrap(words.name(event.id), 26, 1)[0] ?? ''
-    item.chip = { text, width: textWidth(text, 11) + 14 }
+    item.chip = { text, width: textWidth(text, LETTER) + 14 }
   } else if (isSend(event)) {
-    const lines = wrap(words.name(event.id), LABEL_CHARS, 2)
-    const figures = words.figures(event.id)
-    const widest = Math.max(...lines.map((line) => textWidth(line, 12)), monoWidth(figures))
+    const lines = wrap(words.name(event.id), sizes.chars, sizes.lines)
+    const figures = figuresOf(words.figures(event.id), sizes)
+    const widths = [...lines.map((line) => textWidth(line, LETTER)), ...figures.map(monoWidth)]
+    const widest = Math.max(...widths)
     item.label = { lines, figures, width: widest }
   } else if (event.kind === 'end' && words.goal) {
-    item.label = { lines: [words.goal], figures: null, width: textWidth(words.goal, 12) + 14 }
+    item.label = { lines: [words.goal], figures: [], width: textWidth(words.goal, LETTER) + 14 }
   }
   return item
 }
 
-function monoWidth(text: string | null): number {
-  return text ? text.length * 6.5 : 0
+function figuresOf(text: string | null, sizes: Sizes): string[] {
+  return text && sizes.figureChars ? wrap(text, sizes.figureChars, 2) : []
+}
+
+function monoWidth(text: string): number {
+  return text.length * 7.1
 }
 
 /** How far right an event must stand, seen from what is there already. */
@@ -175,15 +186,16 @@ function leastX(
   placed: Map<TrellisEvent, Placed>,
   upper: number[],
   lower: number[],
+  curve: number,
 ): number {
   const { event } = item
   let x = 0
   for (const link of event.links) {
     const curves = (link.row !== link.from.row ? 1 : 0) + (link.row !== event.row ? 1 : 0)
-    const lettered = link.arm && link.hatched ? textWidth(armText(link), 11) + 10 : 0
+    const lettered = link.arm && link.hatched ? textWidth(armText(link), LETTER) + 10 : 0
     const first = isFork(link.from) || event.links.length > 1 || link.row !== event.row
-    const run = Math.max(first ? CURVE + 14 : 20, lettered + (curves > 1 ? CURVE : 12))
-    x = Math.max(x, placed.get(link.from)!.x + run + (curves > 1 ? CURVE : 0))
+    const run = Math.max(first ? curve + 14 : 20, lettered + (curves > 1 ? curve : 12))
+    x = Math.max(x, placed.get(link.from)!.x + run + (curves > 1 ? curve : 0))
   }
   if (item.label) x = Math.max(x, lower[event.row]! + 10 + labelOffset(event))
   if (isSend(event) || isMark(event)) {
@@ -197,7 +209,7 @@ function leastX(
   }
   if (event.links.length > 1 || event.links.some((link) => link.row !== event.row)) {
     for (let row = event.row; row <= event.lastRow; row++) {
-      x = Math.max(x, lower[row]! + CURVE + 6, upper[row]! + (row > event.row ? CURVE : 0))
+      x = Math.max(x, lower[row]! + curve + 6, upper[row]! + (row > event.row ? curve : 0))
     }
   }
   return x

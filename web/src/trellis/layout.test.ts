@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { buildGraph, isSend } from './graph'
 import { layOut } from './layout'
 import type { Box, TrellisPicture, TrellisWords } from './picture'
+import { AMPLE, BARE, CLOSE, FLAT } from './sizes'
 import { randomJourney } from './randomJourney'
 
 const NAMES = [
@@ -13,15 +14,16 @@ const NAMES = [
 
 const words: TrellisWords = {
   name: (step) => NAMES[Number(step.slice(1)) % NAMES.length]!,
-  figures: () => '100 open 100 click',
+  figures: () => '100% open 100% click',
   goal: 'goal 11.8%',
 }
 
-/** Drawn once for all; the first of a page of 100 are small, the last have 100 steps. */
+/** Drawn once for all, in each of the sizes; the first of a page of 100 are small, the last have 100 steps. */
 const JOURNEYS = Array.from({ length: 2_000 }, (_, seed) => {
   const size = 1 + (seed % 100)
   const { body, measures } = randomJourney(seed, size)
-  return { seed, body, measures, picture: layOut(body, measures, words) }
+  const sizes = [AMPLE, CLOSE, BARE, FLAT][Math.floor(seed / 100) % 4]!
+  return { seed, body, measures, sizes, picture: layOut(body, measures, words, 0, sizes) }
 })
 
 function overlap(a: Box, b: Box): boolean {
@@ -35,9 +37,12 @@ function overlap(a: Box, b: Box): boolean {
 }
 
 function leafBoxes(picture: TrellisPicture): Box[] {
-  return picture.marks
-    .filter(isSend)
-    .map((mark) => ({ x: mark.x - 11, y: mark.top - 40, width: 22, height: 34 }))
+  return picture.marks.filter(isSend).map((mark) => ({
+    x: mark.x - picture.leaf / 3,
+    y: mark.top - picture.leaf - 6,
+    width: (picture.leaf * 2) / 3,
+    height: picture.leaf,
+  }))
 }
 
 describe('the trellis of random journeys up to 100 steps', () => {
@@ -152,9 +157,9 @@ function lettersAt(picture: TrellisPicture): number[] {
 
 describe('the trellis in a wide room', () => {
   it('is as wide as the room, and nothing overlaps', () => {
-    for (const { seed, body, measures, picture: narrow } of JOURNEYS.slice(0, 300)) {
+    for (const { seed, body, measures, sizes, picture: narrow } of JOURNEYS.slice(0, 300)) {
       const room = narrow.width * 1.8
-      const picture = layOut(body, measures, words, room)
+      const picture = layOut(body, measures, words, room, sizes)
       expect(picture.width, `journey ${seed}`).toBeLessThanOrEqual(room * 1.02)
       picture.labels.forEach((label, i) => {
         for (const other of picture.labels.slice(i + 1)) {

@@ -11,7 +11,7 @@ import type {
   WaitingPlace,
 } from './picture'
 import { railsOf, type Rail } from './rails'
-import { CHIP_BAND, CURVE, FULL, HEADER, LINE, POST_WIDTH } from './sizes'
+import { AMPLE, CHIP_BAND, HEADER, LETTER, LINE, POST_WIDTH, type Sizes } from './sizes'
 import { textWidth } from './text'
 
 /**
@@ -20,17 +20,19 @@ import { textWidth } from './text'
  * below), and within a band things are set one after another, so no two labels can overlap.
  *
  * @param room how wide it may be: what is left goes to the gaps in time; 0 for as narrow as can be
+ * @param sizes how much room shapes and words take
  */
 export function layOut(
   body: StepDocument[],
   measures: Sketch | null,
   words: TrellisWords,
   room = 0,
+  sizes = AMPLE,
 ): TrellisPicture {
   const graph = buildGraph(body, measures)
-  const { placed, breaks } = placeInTime(graph, words, room)
-  const rails = railsOf(graph, placed)
-  return { ...draw(graph, placed, rails, words), breaks }
+  const { placed, breaks } = placeInTime(graph, words, sizes, room)
+  const rails = railsOf(graph, placed, sizes)
+  return { ...draw(graph, placed, rails, words, sizes), breaks }
 }
 
 function draw(
@@ -38,9 +40,10 @@ function draw(
   placed: Map<TrellisEvent, Placed>,
   rails: Rail[],
   words: TrellisWords,
+  sizes: Sizes,
 ): Omit<TrellisPicture, 'breaks'> {
   const items = [...placed.values()]
-  const ribbons = graph.links.map((link) => ribbon(link, graph, placed, rails))
+  const ribbons = graph.links.map((link) => ribbon(link, graph, placed, rails, sizes))
   const labels = items.flatMap((item) => labelsOf(item, rails))
   for (const link of graph.links) {
     if (link.arm && link.hatched) labels.push(armLabel(link, placed, rails))
@@ -57,9 +60,10 @@ function draw(
     width: Math.ceil(right),
     height: Math.ceil(Math.max(bottom, lowest.middle + lowest.half + 8)),
     top: HEADER,
+    leaf: sizes.leaf,
     posts,
     ribbons,
-    marks: items.map((item) => mark(item, rails, words)),
+    marks: items.map((item) => mark(item, rails, words, sizes)),
     labels,
     waiting: graph.links.flatMap((link, i) => waitingOn(link, ribbons[i]!)),
   }
@@ -79,11 +83,16 @@ function waitingOn(link: TrellisLink, { run }: Ribbon): WaitingPlace[] {
 }
 
 /** Where a slice of a bundle lies: the bundle is centred on its rail, its slices from the top. */
-function slice(flows: number[], position: number, rail: Rail): { top: number; bottom: number } {
-  const total = flows.reduce((a, b) => a + b, 0) * FULL
+function slice(
+  flows: number[],
+  position: number,
+  rail: Rail,
+  full: number,
+): { top: number; bottom: number } {
+  const total = flows.reduce((a, b) => a + b, 0) * full
   let top = rail.middle - total / 2
-  for (let i = 0; i < position; i++) top += flows[i]! * FULL
-  return { top, bottom: top + Math.max(1, flows[position]! * FULL) }
+  for (let i = 0; i < position; i++) top += flows[i]! * full
+  return { top, bottom: top + Math.max(1, flows[position]! * full) }
 }
 
 function ribbon(
@@ -91,6 +100,7 @@ function ribbon(
   graph: TrellisGraph,
   placed: Map<TrellisEvent, Placed>,
   rails: Rail[],
+  { full, curve }: Sizes,
 ): Ribbon {
   const rail = rails[link.row]!
   const x0 = placed.get(link.from)!.x
@@ -101,22 +111,24 @@ function ribbon(
     siblings.map((l) => l.startFlow),
     siblings.indexOf(link),
     rails[link.from.row]!,
+    full,
   )
   const arriving = slice(
     link.to.links.map((l) => l.endFlow),
     link.to.links.indexOf(link),
     rails[link.to.row]!,
+    full,
   )
   const curvesOut = siblings.length > 1
   const curvesIn = link.to.links.length > 1 || link.row !== link.to.row
-  const a = curvesOut ? x0 + CURVE : x0
-  const b = curvesIn ? Math.max(a, x1 - CURVE) : x1
+  const a = curvesOut ? x0 + curve : x0
+  const b = curvesIn ? Math.max(a, x1 - curve) : x1
   return {
     id: `${link.from.id}>${link.to.id}/${link.row}`,
     from: { x: x0, ...leaving },
     run: {
-      from: { x: a, ...slice([link.startFlow], 0, rail) },
-      to: { x: b, ...slice([link.endFlow], 0, rail) },
+      from: { x: a, ...slice([link.startFlow], 0, rail, full) },
+      to: { x: b, ...slice([link.endFlow], 0, rail, full) },
     },
     to: { x: x1, ...arriving },
     hatched: link.hatched,
@@ -124,10 +136,10 @@ function ribbon(
   }
 }
 
-function mark(item: Placed, rails: Rail[], words: TrellisWords): Mark {
+function mark(item: Placed, rails: Rail[], words: TrellisWords, sizes: Sizes): Mark {
   const { event, x } = item
   const rail = rails[event.row]!
-  const half = Math.max(1, (event.flow * FULL) / 2)
+  const half = Math.max(1, (event.flow * sizes.full) / 2)
   return {
     kind: event.kind,
     id: event.id,
@@ -160,12 +172,12 @@ function labelsOf(item: Placed, rails: Rail[]): Label[] {
       width: item.chip.width,
       height: 17,
       lines: [item.chip.text],
-      figures: null,
+      figures: [],
       step: event.id,
     })
   }
   if (item.label) {
-    const lines = item.label.lines.length + (item.label.figures ? 1 : 0)
+    const lines = item.label.lines.length + item.label.figures.length
     const isEnd = event.kind === 'end'
     labels.push({
       kind: isEnd ? 'end' : 'email',
@@ -187,10 +199,10 @@ function armLabel(link: TrellisLink, placed: Map<TrellisEvent, Placed>, rails: R
     kind: 'arm',
     x: placed.get(link.from)!.x + 4,
     y: rails[link.row]!.labelTop,
-    width: textWidth(text, 11),
+    width: textWidth(text, LETTER),
     height: LINE,
     lines: [text],
-    figures: null,
+    figures: [],
     step: link.from.id,
   }
 }
@@ -214,7 +226,7 @@ function postLabel(post: Post): Label {
     width: POST_WIDTH,
     height: 2 * LINE,
     lines: [post.day],
-    figures: post.time,
+    figures: [post.time],
     step: null,
   }
 }

@@ -12,7 +12,7 @@ export interface Box {
 export interface Label extends Box {
   kind: 'email' | 'question' | 'arm' | 'end' | 'post'
   lines: string[]
-  figures: string | null
+  figures: string[]
   /** The step it speaks of; null for a post. */
   step: string | null
 }
@@ -63,6 +63,8 @@ export interface TrellisPicture {
   width: number
   height: number
   top: number
+  /** How high a leaf is. */
+  leaf: number
   posts: Post[]
   ribbons: Ribbon[]
   marks: Mark[]

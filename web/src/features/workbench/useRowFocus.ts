@@ -1,18 +1,17 @@
-import { nextTick, onBeforeUpdate, onUpdated, watch, type Ref } from 'vue'
+import { nextTick, onBeforeUpdate, onMounted, onUpdated, watch, type Ref } from 'vue'
 
 type Element = Readonly<Ref<HTMLElement | null>>
 
 /** Keeps the current row of a list in sight, whoever has chosen it, as soon as it is there. */
 export function useRowInSight(list: Element, current: Readonly<Ref<string | null>>): void {
-  watch(
-    current,
-    (row) => {
-      if (row === null) return
-      const shown = list.value?.querySelector(`[data-row="${CSS.escape(row)}"]`)
-      shown?.scrollIntoView({ block: 'nearest' })
-    },
-    { flush: 'post', immediate: true },
-  )
+  function show(block: ScrollLogicalPosition): void {
+    if (current.value === null) return
+    const row = list.value?.querySelector(`[data-row="${CSS.escape(current.value)}"]`)
+    row?.scrollIntoView({ block })
+  }
+  watch(current, () => show('nearest'), { flush: 'post' })
+  // Rows become higher as soon as there are figures; in the middle it stays in sight.
+  onMounted(() => show('center'))
 }
 
 /** Puts the focus on the current row of a list. */
