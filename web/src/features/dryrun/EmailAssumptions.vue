@@ -9,6 +9,7 @@ import type {
 } from '@/api/types'
 import DataTable from '@/ui/DataTable.vue'
 import { change, percent } from '@/ui/figures'
+import { TERMS } from '@/ui/terms'
 import type { TableColumn } from '@/ui/table'
 import AssumedField from './AssumedField.vue'
 import HistoryImport from './HistoryImport.vue'
@@ -29,11 +30,19 @@ const props = defineProps<{
 const emit = defineEmits<{ change: [behaviour: BehaviourDocument] }>()
 
 const PARTS = [
-  { field: 'pull', name: 'Pull of', head: 'pull (usual = 1)', share: false, step: 0.05 },
+  {
+    field: 'pull',
+    name: 'Opens of',
+    head: 'opens, times the usual',
+    title: TERMS.pull,
+    share: false,
+    step: 0.05,
+  },
   {
     field: 'clickGivenOpen',
     name: 'Click in',
     head: 'click, of those who opened',
+    title: undefined,
     share: true,
     step: 0.1,
   },
@@ -41,6 +50,7 @@ const PARTS = [
     field: 'unsubscribeGivenOpen',
     name: 'Unsubscribe from',
     head: 'unsubscribe, of those who opened',
+    title: undefined,
     share: true,
     step: 0.1,
   },
@@ -69,13 +79,15 @@ const COLUMNS: TableColumn<AssumedEmail>[] = [
   ...PARTS.map((part) => ({
     id: part.field,
     head: part.head,
+    title: part.title,
     headClass: 'px-2 py-1 text-left whitespace-normal',
     cellClass: 'px-2 text-left font-sans text-plain',
   })),
   {
     id: 'effect',
-    head: 'goal, pull +25%',
-    title: 'points that the goal of this run moves by at a pull a quarter stronger',
+    head: 'goal, if opens +25%',
+    title:
+      'Points that the goal of this run moves by if the odds of an open of this email are a quarter higher.',
     headClass: 'min-w-21 px-2 whitespace-normal',
   },
   { id: 'before', head: 'opened, as run', headClass: 'px-2 whitespace-normal' },
@@ -101,7 +113,7 @@ function opened(measures: RunMeasures | undefined, step: string): number | null 
   return measures?.steps.find((one) => one.id === step)?.email?.opened.value ?? null
 }
 
-/** What a quarter more pull would do to the goal of the run that is shown. */
+/** What a quarter more opens (in odds) would do to the goal of the run that is shown. */
 const { matters, failure, again } = useWhatMatters(
   () => props.run,
   () => props.number,
@@ -148,7 +160,7 @@ function forget(id: string) {
       class="flex items-center gap-3 border-b border-line2 bg-clay-soft px-3 py-1.5"
       role="alert"
     >
-      <span>What a stronger pull would do is not known: {{ failure }}</span>
+      <span>What more opens would do is not known: {{ failure }}</span>
       <button type="button" class="button button-small" @click="again">Look again</button>
     </p>
     <DataTable
@@ -198,8 +210,8 @@ function forget(id: string) {
       </template>
       <template #below>
         <p class="note px-3 py-2">
-          A pull of 2 doubles the odds of an open, whoever it is sent to. Typical values are common
-          practice, without a source; change any of them and run again.
+          Opens of 2 times the usual double the odds of an open, whoever it is sent to. Typical
+          values are common practice, without a source; change any of them and run again.
         </p>
         <HistoryImport :journey="journey" @use="emit('change', $event)" />
       </template>

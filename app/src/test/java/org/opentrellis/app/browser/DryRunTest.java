@@ -55,7 +55,7 @@ class DryRunTest {
     "out, Most goes out on",
     "goal, per thousand",
     "matters, By how many points",
-    "assumptions, pull (usual = 1)",
+    "assumptions, opens, times the usual",
   })
   void everyViewIsAccessible(String view, String text) {
     Page page = at("1/dry-run?show=" + view);
@@ -232,13 +232,13 @@ class DryRunTest {
     Page page = at("6/dry-run?show=assumptions");
     Locator preview = page.locator("[data-preview]");
     assertThat(preview).containsText("the assumptions of the run itself");
-    Locator pull = page.getByLabel(Pattern.compile("^Pull of ")).first();
+    Locator pull = page.getByLabel(Pattern.compile("^Opens of ")).first();
     pull.fill("4");
     pull.press("Tab");
     assertThat(preview)
         .containsText(Pattern.compile("goal goes from .* points|no goal to compare"));
     page.reload();
-    assertThat(page.getByLabel(Pattern.compile("^Pull of ")).first()).hasValue("4");
+    assertThat(page.getByLabel(Pattern.compile("^Opens of ")).first()).hasValue("4");
   }
 
   /** The history is what another run's people did; the message is one that the journey sends. */

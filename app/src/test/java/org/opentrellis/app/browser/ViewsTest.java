@@ -121,8 +121,8 @@ class ViewsTest {
   void assumptionsAreEditedAndChangeTheRun() {
     Page page = BROWSER.open(APP.address() + "/journeys/2/dry-run");
     page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Assumptions")).click();
-    page.getByLabel("Pull of Your hive planner is here").fill("9");
-    page.getByLabel("Pull of Your hive planner is here").press("Tab");
+    page.getByLabel("Opens of Your hive planner is here").fill("9");
+    page.getByLabel("Opens of Your hive planner is here").press("Tab");
     page.getByLabel("People", new Page.GetByLabelOptions().setExact(true)).fill("3000");
     page.getByLabel("People", new Page.GetByLabelOptions().setExact(true)).press("Tab");
     page.getByRole(AriaRole.BUTTON, new GetByRoleOptions().setName("Run again")).click();

@@ -129,7 +129,7 @@ final class Knobs {
       String name = "\u201c%s\u201d".formatted(sentences.brief(send));
       factor(
           "pull:" + send.id(),
-          "Pull of " + name,
+          "Opens of " + name,
           "times the odds",
           reaction.pull(),
           0.2,
