@@ -236,6 +236,10 @@ public final class Program {
     return entryFilter == null || entryFilter.holds(visit, visit.now);
   }
 
+  @Nullable Question entryFilter() {
+    return entryFilter;
+  }
+
   Question[] leaveRules() {
     return leaveRules;
   }

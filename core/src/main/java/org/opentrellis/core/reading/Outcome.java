@@ -99,6 +99,11 @@ final class Outcome {
         .toList();
   }
 
+  /** What kind of thing a name is of; empty for those that do not begin to exist by being used. */
+  static Optional<String> kindOf(Name name) {
+    return Optional.ofNullable(KINDS.get(name.getClass()));
+  }
+
   private List<String> news(Journey after) {
     Set<String> news = new LinkedHashSet<>();
     NamesIn.of(List.of(after))

@@ -120,6 +120,30 @@ public final class RandomJourneys {
   private int steps;
   private int ids;
 
+  /** A condition about people outside of any journey, with others inside it. */
+  public static Condition aboutPeople(long seed) {
+    return new RandomJourneys(seed, 1).aboutPeople(0);
+  }
+
+  private Condition aboutPeople(int depth) {
+    int kind = random.nextInt(6);
+    if (depth == 2 || kind > 2) {
+      Condition plain = recordCondition();
+      return plain instanceof Condition.CameByForm
+              || plain instanceof Condition.CameByJourney
+              || plain instanceof Condition.CameByList
+              || plain instanceof Condition.CameByOrder
+          ? aboutPeople(depth)
+          : plain;
+    }
+    List<Condition> parts = List.of(aboutPeople(depth + 1), aboutPeople(depth + 1));
+    return switch (kind) {
+      case 0 -> new Condition.All(parts);
+      case 1 -> new Condition.Any(parts);
+      default -> new Condition.None(parts.subList(0, 1 + random.nextInt(2)));
+    };
+  }
+
   private RandomJourneys(long seed, int steps) {
     this.random = new SplittableRandom(seed);
     this.steps = steps;

@@ -1,0 +1,156 @@
+package org.opentrellis.core.reading;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import org.opentrellis.core.journey.Catalogue;
+import org.opentrellis.core.journey.Condition;
+import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.Name;
+import org.opentrellis.core.journey.NamesIn;
+import org.opentrellis.core.journey.Purpose;
+import org.opentrellis.core.sentence.Library;
+import org.opentrellis.core.sentence.Sentences;
+import org.opentrellis.core.sentence.Style;
+
+/**
+ * Reads sentences that say which people are meant, in the words of a journey's conditions: "are on
+ * list Newcomers and did not buy anything". Nothing said is everybody.
+ */
+public final class WhoReader {
+  private static final String EVERYBODY =
+      "(everyone|everybody|anyone|anybody|all|people|those|all people|all those)( (who|that))?";
+
+  private final Catalogue catalogue;
+  private final KnownNames known;
+  private final Collection<String> journeys;
+  private final LocalDate today;
+
+  /**
+   * @param known the names in use
+   * @param journeys what the journeys of the account are called
+   * @param today that a date without a year comes after
+   */
+  public WhoReader(
+      Catalogue catalogue, KnownNames known, Collection<String> journeys, LocalDate today) {
+    this.catalogue = catalogue;
+    this.known = known;
+    this.journeys = journeys;
+    this.today = today;
+  }
+
+  /**
+   * @param caret where completions are wanted, in characters from the start
+   */
+  public WhoReading read(String text, int caret) {
+    Cursor cursor = new Cursor(text);
+    WhoReading.Result result;
+    try {
+      Condition who = who(cursor);
+      requireAboutPeople(who, cursor);
+      result = new WhoReading.Meant(who, sentences().condition(who), news(who));
+    } catch (NotUnderstood problem) {
+      result =
+          new WhoReading.Unclear(
+              new Reading.Refused(
+                  problem.sentence(), problem.from, problem.to, problem.asks, problem.offers()));
+    }
+    Cursor begun = caret == text.length() ? cursor : begun(text.substring(0, caret));
+    return new WhoReading(result, begun.completions());
+  }
+
+  private Cursor begun(String text) {
+    Cursor cursor = new Cursor(text);
+    try {
+      who(cursor);
+    } catch (NotUnderstood unfinished) {
+      // what could have stood at the end is known all the same
+    }
+    return cursor;
+  }
+
+  private Condition who(Cursor cursor) {
+    cursor.says(EVERYBODY);
+    if (cursor.atEnd()) {
+      ofRecord(cursor);
+      return new Condition.All(List.of());
+    }
+    Condition who = ofRecord(cursor).read();
+    cursor.requireEnd();
+    return who;
+  }
+
+  private ConditionReader ofRecord(Cursor cursor) {
+    Scope scope =
+        new Scope(library(), new Written(catalogue), known, journeys, List.of(), true, today);
+    return new ConditionReader(cursor, scope);
+  }
+
+  /** A journey's emails, and how somebody came into it, are nothing that people have. */
+  private void requireAboutPeople(Condition who, Cursor cursor) {
+    who.all()
+        .filter(WhoReader::isAboutAVisit)
+        .findFirst()
+        .ifPresent(
+            asked -> {
+              throw new NotUnderstood(
+                  "%s is a question about one journey. People are found by their lists, tags, fields and segments, and by what they bought and did."
+                      .formatted(words(asked)),
+                  0,
+                  cursor.end());
+            });
+  }
+
+  private String words(Condition asked) {
+    StringBuilder words = new StringBuilder();
+    sentences().condition(asked).spans().forEach(span -> words.append(span.text()));
+    return Style.quoted(words.toString());
+  }
+
+  private static boolean isAboutAVisit(Condition condition) {
+    return switch (condition) {
+      case Condition.AboutEmail asked -> true;
+      case Condition.CameByForm by -> true;
+      case Condition.CameByJourney by -> true;
+      case Condition.CameByList by -> true;
+      case Condition.CameByOrder by -> true;
+      case Condition.HasTag has -> false;
+      case Condition.HadTag had -> false;
+      case Condition.OnList on -> false;
+      case Condition.InSegment in -> false;
+      case Condition.Field field -> false;
+      case Condition.Bought bought -> false;
+      case Condition.InCart in -> false;
+      case Condition.Happened happened -> false;
+      case Condition.IsNow now -> false;
+      case Condition.Combining combining -> false;
+    };
+  }
+
+  private List<String> news(Condition who) {
+    Set<String> news = new LinkedHashSet<>();
+    NamesIn.of(List.of(who))
+        .filter(name -> !known.has(name))
+        .forEach(name -> Outcome.kindOf(name).ifPresent(kind -> news.add(said(kind, name))));
+    return new ArrayList<>(news);
+  }
+
+  private static String said(String kind, Name name) {
+    return kind + " " + Style.quoted(name.value());
+  }
+
+  private Sentences sentences() {
+    return new Sentences(nowhere(), catalogue);
+  }
+
+  private Library library() {
+    return new Library(nowhere(), catalogue);
+  }
+
+  private static Journey nowhere() {
+    return Journey.empty("Nowhere", Purpose.OTHER);
+  }
+}
