@@ -34,8 +34,8 @@ record Comparison(Operator is, List<Operand> operands, int[] otherFields) {
       return false;
     }
     return switch (is) {
-      case CONTAINS -> words(value).contains(words(first));
-      case STARTS_WITH -> words(value).startsWith(words(first));
+      case CONTAINS -> texts(value, first) && words(value).contains(words(first));
+      case STARTS_WITH -> texts(value, first) && words(value).startsWith(words(first));
       case EQUALS -> compare(value, first).equals(OptionalInt.of(0));
       case LESS -> ordered(value, first, c -> c < 0);
       case AT_MOST -> ordered(value, first, c -> c <= 0);
@@ -45,6 +45,10 @@ record Comparison(Operator is, List<Operand> operands, int[] otherFields) {
           ordered(value, first, c -> c >= 0) && isAtMost(value, operand(1, person, clock, at));
       case IS_EMPTY -> throw new IllegalStateException("handled above");
     };
+  }
+
+  private static boolean texts(Operand value, Operand other) {
+    return value instanceof Operand.Words && other instanceof Operand.Words;
   }
 
   private static boolean isAtMost(Operand value, @Nullable Operand most) {

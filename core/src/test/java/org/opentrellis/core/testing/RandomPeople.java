@@ -55,6 +55,34 @@ public final class RandomPeople {
     return new RandomPeople(seed).person();
   }
 
+  /** The same person with other fields. */
+  public static PersonState with(PersonState person, Map<FieldName, Operand> fields) {
+    return new PersonState(
+        person.zone(),
+        person.now(),
+        person.labels(),
+        person.hadLabels(),
+        fields,
+        person.agreesToTexts(),
+        person.purchases(),
+        person.events(),
+        person.carts(),
+        person.hadMessages(),
+        person.sentAt(),
+        person.mostInAWeek(),
+        person.messagesAt(),
+        person.erasedAt(),
+        person.unsubscribedAt(),
+        person.complainedAt(),
+        person.bouncedAt(),
+        person.backAt(),
+        person.cartChangedAt(),
+        person.inSegments(),
+        person.coming(),
+        person.entries(),
+        person.visits());
+  }
+
   /** Clocks that are quick around the present. */
   public static ZoneClock clock(ZoneId zone) {
     return ZoneClock.around(zone, Instant.ofEpochSecond(NOW - 60L * ZoneClock.DAY), 120);
