@@ -1,5 +1,6 @@
 package org.opentrellis.core;
 
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAnyPackage;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -72,6 +73,7 @@ class ArchitectureTest {
                   "sentence",
                   "report",
                   "compare")),
+          Map.entry("people", Set.of("journey", "problem")),
           Map.entry("sentence", Set.of("journey", "calendar")),
           Map.entry("arrange", Set.of("journey", "calendar", "sentence", "problem")),
           Map.entry("reading", Set.of("journey", "calendar", "sentence", "problem")),
@@ -130,12 +132,23 @@ class ArchitectureTest {
         .check(CORE);
   }
 
+  /** How an address is written is a rule, and these two know it; nothing is sent by them. */
+  private static final Set<String> OF_ADDRESSES =
+      Set.of(
+          "jakarta.mail.internet.InternetAddress",
+          "jakarta.mail.internet.AddressException",
+          "java.net.IDN");
+
   @Test
   void theCoreKnowsNoInterface() {
     noClasses()
         .should()
-        .dependOnClassesThat()
-        .resideInAnyPackage("org.springframework..", "java.sql..", "jakarta..", "java.net..")
+        .dependOnClassesThat(
+            resideInAnyPackage("org.springframework..", "java.sql..", "jakarta..", "java.net..")
+                .and(
+                    DescribedPredicate.describe(
+                        "do more than write addresses",
+                        type -> !OF_ADDRESSES.contains(type.getFullName()))))
         .because("the rules of the job must run and be tested without any interface around them")
         .check(CORE);
   }
