@@ -1,0 +1,50 @@
+package org.opentrellis.app.people;
+
+import java.util.Optional;
+import org.opentrellis.core.journey.AttributeName;
+import org.opentrellis.core.journey.CategoryName;
+import org.opentrellis.core.journey.EventName;
+import org.opentrellis.core.journey.FieldName;
+import org.opentrellis.core.journey.FormName;
+import org.opentrellis.core.journey.JourneyName;
+import org.opentrellis.core.journey.LinkName;
+import org.opentrellis.core.journey.ListName;
+import org.opentrellis.core.journey.MessageId;
+import org.opentrellis.core.journey.Name;
+import org.opentrellis.core.journey.ProductName;
+import org.opentrellis.core.journey.SegmentName;
+import org.opentrellis.core.journey.StepId;
+import org.opentrellis.core.journey.StrandId;
+import org.opentrellis.core.journey.TagName;
+
+/** The kinds of names that an account has a register of. */
+enum NameKind {
+  TAG,
+  LIST,
+  FIELD,
+  FORM,
+  PRODUCT,
+  CATEGORY,
+  EVENT;
+
+  /** Empty for names that stand elsewhere, with what they are the names of. */
+  static Optional<NameKind> of(Name name) {
+    return Optional.ofNullable(
+        switch (name) {
+          case TagName tag -> TAG;
+          case ListName list -> LIST;
+          case FieldName field -> FIELD;
+          case FormName form -> FORM;
+          case ProductName product -> PRODUCT;
+          case CategoryName category -> CATEGORY;
+          case EventName event -> EVENT;
+          case AttributeName attribute -> null;
+          case JourneyName journey -> null;
+          case LinkName link -> null;
+          case MessageId message -> null;
+          case SegmentName segment -> null;
+          case StepId step -> null;
+          case StrandId strand -> null;
+        });
+  }
+}

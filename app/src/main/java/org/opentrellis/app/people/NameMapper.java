@@ -1,0 +1,25 @@
+package org.opentrellis.app.people;
+
+import java.util.List;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+import org.jspecify.annotations.Nullable;
+
+@Mapper
+interface NameMapper {
+  @Select(
+      "select id, kind, name, category_id, price_cents from registered_name order by kind, name")
+  List<NameRow> all();
+
+  @Select("select id from registered_name where kind = #{kind} and name = #{name}")
+  Optional<Long> find(NameKind kind, String name);
+
+  @Insert("insert into registered_name (kind, name) values (#{kind}, #{name})")
+  void insert(NameKind kind, String name);
+
+  @Update("update registered_name set category_id = #{category} where id = #{product}")
+  void putInto(long product, @Nullable Long category);
+}

@@ -1,0 +1,44 @@
+package org.opentrellis.app.people;
+
+import java.time.LocalDate;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.journey.Operand;
+
+/** What a field or an attribute holds: one of the three. */
+record ValueRow(
+    String name, @Nullable String words, @Nullable Double number, @Nullable LocalDate dated) {
+
+  /**
+   * @throws IllegalArgumentException for what is no value by itself, such as another field
+   */
+  static ValueRow of(String name, Operand value) {
+    return switch (value) {
+      case Operand.Words words -> new ValueRow(name, words.text(), null, null);
+      case Operand.Number number -> new ValueRow(name, null, number.number() + 0.0, null);
+      case Operand.Date date -> new ValueRow(name, null, null, date.date());
+      case Operand.Today today ->
+          throw new IllegalArgumentException("a record has dates: " + today);
+      case Operand.OtherField other ->
+          throw new IllegalArgumentException("a record has values: " + other);
+    };
+  }
+
+  /** How a text is compared; null if it is none. */
+  @Nullable String wordsKey() {
+    return words == null ? null : WhoSql.key(words);
+  }
+
+  /** As it is shown. */
+  String shown() {
+    if (words != null) {
+      return words;
+    }
+    if (dated != null) {
+      return dated.toString();
+    }
+    double value = number == null ? 0 : number;
+    return value == Math.rint(value) && Math.abs(value) < 1e15
+        ? Long.toString((long) value)
+        : Double.toString(value);
+  }
+}
