@@ -19,13 +19,24 @@ import org.opentrellis.core.journey.TagName;
 
 /** The kinds of names that an account has a register of. */
 enum NameKind {
-  TAG,
-  LIST,
-  FIELD,
-  FORM,
-  PRODUCT,
-  CATEGORY,
-  EVENT;
+  TAG(TagName.class),
+  LIST(ListName.class),
+  FIELD(FieldName.class),
+  FORM(FormName.class),
+  PRODUCT(ProductName.class),
+  CATEGORY(CategoryName.class),
+  EVENT(EventName.class);
+
+  private final Class<? extends Name> type;
+
+  NameKind(Class<? extends Name> type) {
+    this.type = type;
+  }
+
+  /** What such a name is in the core. */
+  Class<? extends Name> type() {
+    return type;
+  }
 
   /** Empty for names that stand elsewhere, with what they are the names of. */
   static Optional<NameKind> of(Name name) {

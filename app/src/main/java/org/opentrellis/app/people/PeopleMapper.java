@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
-import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.jspecify.annotations.Nullable;
@@ -99,6 +98,13 @@ interface PeopleMapper {
       """)
   List<ValueRow> fields(long person);
 
+  @Select(
+      """
+      select at, kind, document from person_happening where person_id = #{person} order by id desc
+      limit 1000
+      """)
+  List<StoryRow> story(long person);
+
   @Insert(
       """
       insert into person (address, address_key, first_name, last_name, phone, zone, mailing,
@@ -165,6 +171,5 @@ interface PeopleMapper {
       insert into person_happening (person_id, at, kind, document)
       values (#{person}, #{at}, #{kind}, #{document})
       """)
-  @Options
   void insertHappening(long person, long at, String kind, String document);
 }

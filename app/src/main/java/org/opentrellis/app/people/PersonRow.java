@@ -27,6 +27,14 @@ record PersonRow(
     return WhoSql.key((last + " " + first).strip());
   }
 
+  /** Null if it is not known. */
+  @Nullable String name() {
+    if (firstName == null || lastName == null) {
+      return firstName == null ? lastName : firstName;
+    }
+    return firstName + " " + lastName;
+  }
+
   String addressKey() {
     return WhoSql.key(address);
   }

@@ -1,9 +1,13 @@
 package org.opentrellis.app.people;
 
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.opentrellis.app.storage.AgainIfTaken;
 import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.journey.Product;
+import org.opentrellis.core.reading.KnownNames;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -20,6 +24,15 @@ public class RegisteredNames {
   /** The number of a name that is there. */
   Optional<Long> find(Name name) {
     return NameKind.of(name).flatMap(kind -> mapper.find(kind, name.value()));
+  }
+
+  /** All names by the simple names of their types, as {@link KnownNames} has them. */
+  Map<String, List<String>> byKind() {
+    return mapper.all().stream()
+        .collect(
+            Collectors.groupingBy(
+                row -> row.kind().type().getSimpleName(),
+                Collectors.mapping(NameRow::name, Collectors.toList())));
   }
 
   /**

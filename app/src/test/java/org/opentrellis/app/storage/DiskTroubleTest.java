@@ -61,7 +61,7 @@ class DiskTroubleTest {
   }
 
   private Answers.Answer save() {
-    ObjectNode order = (ObjectNode) app.get("/api/journeys/1").body();
+    ObjectNode order = (ObjectNode) read("/api/journeys/1");
     ObjectNode journey = (ObjectNode) order.get("journey");
     journey.put("name", "Save " + ++saves);
     Answers.Answer answer =
@@ -74,7 +74,7 @@ class DiskTroubleTest {
   }
 
   private void assertKept() {
-    assertThat(app.get("/api/journeys/1").body().get("version").asInt()).isEqualTo(version);
+    assertThat(read("/api/journeys/1").get("version").asInt()).isEqualTo(version);
   }
 
   private void assertHealth(int status, String words) {

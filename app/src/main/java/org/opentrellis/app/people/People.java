@@ -1,0 +1,169 @@
+package org.opentrellis.app.people;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.opentrellis.app.catalogue.Catalogues;
+import org.opentrellis.app.http.NotFound;
+import org.opentrellis.app.journeys.Journeys;
+import org.opentrellis.core.calendar.ZoneClock;
+import org.opentrellis.core.journey.Catalogue;
+import org.opentrellis.core.journey.Condition;
+import org.opentrellis.core.problem.Problem;
+import org.opentrellis.core.problem.ProblemsFound;
+import org.opentrellis.core.reading.KnownNames;
+import org.opentrellis.core.reading.WhoReader;
+import org.opentrellis.core.reading.WhoReading;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Finds the people of the account. */
+@Service
+@Transactional(readOnly = true)
+public class People {
+  /** So many are on a page. */
+  static final int PAGE = 100;
+
+  private static final int LONGEST = 2_000;
+
+  /** "In the last" goes no further back than this without looking up each day of a zone. */
+  private static final int QUICK_DAYS = 400;
+
+  private final PeopleMapper mapper;
+  private final RegisteredNames names;
+  private final Catalogues catalogues;
+  private final Journeys journeys;
+  private final Clock clock;
+
+  People(
+      PeopleMapper mapper,
+      RegisteredNames names,
+      Catalogues catalogues,
+      Journeys journeys,
+      Clock clock) {
+    this.mapper = mapper;
+    this.names = names;
+    this.catalogues = catalogues;
+    this.journeys = journeys;
+    this.clock = clock;
+  }
+
+  /**
+   * A page of those who are meant by a sentence, and in whose name or address something stands.
+   *
+   * @throws ProblemsFound if the sentence is not understood
+   * @throws NotFound if nobody of that number is there any more
+   */
+  PeoplePage find(PeopleAsked asked) {
+    Where where = where(condition(asked.find()));
+    String key = asked.search().isBlank() ? null : WhoSql.key(asked.search().strip());
+    PersonRow last = asked.after() == null ? null : row(asked.after());
+    List<PersonRow> rows =
+        switch (asked.order()) {
+          case NAME ->
+              mapper.byName(
+                  where,
+                  key,
+                  last == null ? "" : last.nameKey(),
+                  last == null ? 0 : last.id(),
+                  PAGE + 1);
+          case NEWEST ->
+              mapper.newest(
+                  where,
+                  key,
+                  last == null ? Long.MAX_VALUE : last.cameAt(),
+                  last == null ? Long.MAX_VALUE : last.id(),
+                  PAGE + 1);
+        };
+    List<PersonRow> page = rows.subList(0, Math.min(PAGE, rows.size()));
+    return new PeoplePage(
+        mapper.count(where, key),
+        mapper.countAll(),
+        mapper.countMailable(),
+        lines(page),
+        rows.size() > PAGE ? page.getLast().id() : null);
+  }
+
+  private List<PersonLine> lines(List<PersonRow> page) {
+    if (page.isEmpty()) {
+      return List.of();
+    }
+    Map<Long, List<LabelRow>> labels =
+        mapper.labels(page.stream().map(PersonRow::id).toList()).stream()
+            .collect(Collectors.groupingBy(LabelRow::personId));
+    return page.stream()
+        .map(row -> PersonLine.of(row, labels.getOrDefault(row.id(), List.of())))
+        .toList();
+  }
+
+  /**
+   * @throws NotFound if there is nobody of that number
+   */
+  PersonView view(long id) {
+    PersonRow row = row(id);
+    return PersonView.of(row, mapper.labels(List.of(id)), mapper.fields(id), mapper.story(id));
+  }
+
+  private PersonRow row(long id) {
+    return mapper.find(id).orElseThrow(() -> NotFound.of("person", id));
+  }
+
+  /** How a sentence is understood, and how many it means, while it is typed. */
+  WhoView read(TypedWho typed) {
+    if (typed.text().length() > LONGEST) {
+      throw wrong("/text", "A sentence has at most " + LONGEST + " characters.");
+    }
+    if (typed.caret() < 0 || typed.caret() > typed.text().length()) {
+      throw wrong("/caret", "The caret must be inside the sentence.");
+    }
+    WhoReading reading = reader().read(typed.text(), typed.caret());
+    return switch (reading.result()) {
+      case WhoReading.Meant meant ->
+          WhoView.of(meant, mapper.count(where(meant.who()), null), reading.completions());
+      case WhoReading.Unclear unclear -> WhoView.of(unclear.refused(), reading.completions());
+    };
+  }
+
+  private Condition condition(String sentence) {
+    return switch (reader().read(sentence, sentence.length()).result()) {
+      case WhoReading.Meant meant -> meant.who();
+      case WhoReading.Unclear unclear -> throw wrong("/find", unclear.refused().why());
+    };
+  }
+
+  private WhoReader reader() {
+    Catalogue catalogue = catalogues.current();
+    KnownNames known =
+        KnownNames.of(
+            List.of(
+                journeys.namesInUse(),
+                KnownNames.in(List.of(catalogue)),
+                KnownNames.of(names.byKind())));
+    return new WhoReader(
+        catalogue,
+        known,
+        journeys.names().stream().map(Journeys.Named::name).toList(),
+        LocalDate.now(clock));
+  }
+
+  private Where where(Condition who) {
+    List<ZoneId> zones = mapper.zones().stream().map(ZoneId::of).toList();
+    Instant now = clock.instant();
+    Function<ZoneId, ZoneClock> clocks =
+        ZoneClock.around(
+                zones.isEmpty() ? ZoneId.of("UTC") : zones.getFirst(),
+                now.minusSeconds((long) QUICK_DAYS * ZoneClock.DAY),
+                QUICK_DAYS + 2)
+            ::in;
+    return WhoSql.of(who, catalogues.current(), names::find, zones, clocks, now.getEpochSecond());
+  }
+
+  private static ProblemsFound wrong(String place, String sentence) {
+    return new ProblemsFound(List.of(new Problem("bad-value", place, sentence)));
+  }
+}

@@ -1,0 +1,7 @@
+package org.opentrellis.app.people;
+
+/** In which order people are listed. */
+enum PeopleOrder {
+  NAME,
+  NEWEST
+}

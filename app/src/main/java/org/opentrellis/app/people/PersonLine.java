@@ -1,0 +1,36 @@
+package org.opentrellis.app.people;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.people.Mailing;
+
+/**
+ * A person in a list.
+ *
+ * @param name null if it is not known
+ * @param cameAt in epoch seconds
+ */
+record PersonLine(
+    long id,
+    @Nullable String name,
+    String address,
+    Mailing mailing,
+    List<String> lists,
+    List<String> tags,
+    long cameAt) {
+
+  static PersonLine of(PersonRow row, List<LabelRow> labels) {
+    return new PersonLine(
+        row.id(),
+        row.name(),
+        row.address(),
+        row.mailing(),
+        names(labels, NameKind.LIST),
+        names(labels, NameKind.TAG),
+        row.cameAt());
+  }
+
+  private static List<String> names(List<LabelRow> labels, NameKind kind) {
+    return labels.stream().filter(one -> one.kind() == kind).map(LabelRow::name).toList();
+  }
+}
