@@ -28,6 +28,11 @@ export const router = createRouter({
       component: () => import('@/features/walk/WalkView.vue'),
     },
     {
+      path: '/people',
+      name: 'people',
+      component: () => import('@/features/people/PeopleView.vue'),
+    },
+    {
       path: '/side-by-side',
       name: 'side-by-side',
       component: () => import('@/features/compare/SideBySideView.vue'),

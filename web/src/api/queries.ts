@@ -5,7 +5,14 @@ import {
   queryOptions,
 } from '@tanstack/vue-query'
 import { answerOf, api, Refused } from './client'
-import type { BehaviourDocument, CohortPlan, ComparedBy, EstimateView, Walker } from './types'
+import type {
+  BehaviourDocument,
+  CohortPlan,
+  ComparedBy,
+  EstimateView,
+  Walker,
+  PeopleOrder,
+} from './types'
 
 /**
  * What fails says so at once; to try again is up to whoever reads it. Only while the data is being
@@ -64,6 +71,28 @@ export const questions = {
       initialPageParam: 0,
       getNextPageParam: (_, all) => nextPage(all, (page) => page.journeys.length),
       placeholderData: keepPreviousData,
+    }),
+
+  /** The people whom a sentence means and in whose name or address something stands. */
+  people: (find: string, search: string, order: PeopleOrder) =>
+    infiniteQueryOptions({
+      queryKey: ['people', 'found', find, search, order],
+      queryFn: ({ pageParam, signal }) =>
+        answerOf(
+          api.POST('/api/people/pages', {
+            body: { find, search, order, after: pageParam },
+            signal,
+          }),
+        ),
+      initialPageParam: null as number | null,
+      getNextPageParam: (page) => page.next ?? undefined,
+      placeholderData: keepPreviousData,
+    }),
+
+  person: (id: number) =>
+    queryOptions({
+      queryKey: ['people', 'one', id],
+      queryFn: () => answerOf(api.GET('/api/people/{id}', { params: { path: { id } } })),
     }),
 
   names: () =>

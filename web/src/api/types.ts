@@ -2,6 +2,11 @@ import type { components } from './schema'
 
 type Schemas = components['schemas']
 
+export type PeoplePage = Schemas['PeoplePage']
+export type PersonLine = Schemas['PersonLine']
+export type PersonView = Schemas['PersonView']
+export type WhoView = Schemas['WhoView']
+export type PeopleOrder = Schemas['PeopleAsked']['order']
 export type JourneyView = Schemas['JourneyView']
 export type JourneyDocument = Schemas['Journey']
 export type StepDocument = Schemas['Step']

@@ -54,6 +54,7 @@ export function useCommands(words: Ref<string>) {
       action('new', 'New journey', '', () =>
         router.push({ path: '/journeys', query: { new: '1' } }),
       ),
+      action('people', 'People', '', () => router.push('/people')),
       action('side', 'Side by side', '', () => router.push('/side-by-side')),
       ...(journey
         ? [

@@ -8,7 +8,7 @@ import { useJourneyStore } from '../journeyStore'
 import { useLibrary } from '../useLibrary'
 import { follow, nextSlot, slotsOf, textOf, type Slot } from './slots'
 import { useReading } from './useReading'
-import WaysToGoOn from './WaysToGoOn.vue'
+import WaysToGoOn from '@/ui/WaysToGoOn.vue'
 
 /**
  * A line to type a sentence into. The server reads it while it is typed: below it stands how it was

@@ -47,10 +47,19 @@ final class ConditionReader {
   private final EvidenceReader evidence;
   private final RecordReader record;
   private final PastReader past;
+  private final boolean ofPeople;
   private int deep;
 
   ConditionReader(Cursor cursor, Scope scope) {
+    this(cursor, scope, false);
+  }
+
+  /**
+   * @param ofPeople whether people are meant outside of any journey, who have no emails of one
+   */
+  ConditionReader(Cursor cursor, Scope scope, boolean ofPeople) {
     this.cursor = cursor;
+    this.ofPeople = ofPeople;
     this.evidence = new EvidenceReader(cursor, scope);
     this.record = new RecordReader(cursor, scope);
     this.past = new PastReader(cursor, scope);
@@ -97,8 +106,13 @@ final class ConditionReader {
   }
 
   private Condition one() {
-    cursor.could("opened it");
-    cursor.could("clicked any link");
+    if (ofPeople) {
+      cursor.could("are on list");
+      cursor.could("have tag");
+    } else {
+      cursor.could("opened it");
+      cursor.could("clicked any link");
+    }
     cursor.could("bought anything");
     if (cursor.silently("(")) {
       return inParentheses();
@@ -135,7 +149,8 @@ final class ConditionReader {
   }
 
   private Condition plain() {
-    @Nullable Condition about = evidence.read();
+    // What is asked of a journey's emails is understood everywhere, so that it can be refused.
+    @Nullable Condition about = ofPeople ? cursor.quietly(evidence::read) : evidence.read();
     if (about == null) {
       about = record.read();
     }

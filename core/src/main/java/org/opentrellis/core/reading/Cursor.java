@@ -20,24 +20,35 @@ import org.opentrellis.core.sentence.Style;
 final class Cursor {
   private static final int MOST_NAMED = 6;
   private static final int FEW = 3;
-  private static final String SUCH_AS =
+  private static final String OF_A_JOURNEY =
       " A line says what happens, such as \u201csend \u2026\u201d, \u201cwait \u2026\u201d or \u201cif they \u2026\u201d.";
+  private static final String OF_PEOPLE =
+      " Say who they are, such as \u201care on list \u2026\u201d, \u201chave tag \u2026\u201d or \u201cbought anything\u201d.";
 
   private final TypedText text;
   private final String given;
   private final Expectations expected = new Expectations();
 
+  /** Whether the text says which people are meant, and nothing of a journey. */
+  private final boolean ofPeople;
+
   Cursor(String text) {
-    this(Layout.plain(text), text);
+    this(Layout.plain(text), text, false);
+  }
+
+  /** One for a text that says which people are meant. */
+  static Cursor ofPeople(String text) {
+    return new Cursor(Layout.plain(text), text, true);
   }
 
   /**
    * @param plain what is read
    * @param given as it was typed, with as many characters
    */
-  private Cursor(String plain, String given) {
+  private Cursor(String plain, String given, boolean ofPeople) {
     this.text = new TypedText(plain);
     this.given = given;
+    this.ofPeople = ofPeople;
   }
 
   /** The whole text as it was typed. */
@@ -98,6 +109,29 @@ final class Cursor {
   /** Says that some words of the language could stand here. */
   void could(String words) {
     expected.words(text.at(), words);
+    if (ofPeople) {
+      ofOnePerson(words).ifPresent(one -> expected.name(text.at(), one, words, ""));
+    }
+  }
+
+  /** Whoever begins with "is" or "has" is offered the same as with "are" and "have". */
+  private static Optional<String> ofOnePerson(String words) {
+    if (words.startsWith("are ")) {
+      return Optional.of("is " + words.substring("are ".length()));
+    }
+    return words.startsWith("have ")
+        ? Optional.of("has " + words.substring("have ".length()))
+        : Optional.empty();
+  }
+
+  /** Reads without noting what could have stood there: it is not to be offered. */
+  <T extends @Nullable Object> T quietly(Supplier<T> reading) {
+    int mark = expected.mark();
+    try {
+      return reading.get();
+    } finally {
+      expected.forgetSince(mark);
+    }
   }
 
   /** Says that something with a name could stand here. */
@@ -375,14 +409,19 @@ final class Cursor {
     return new NotUnderstood(
         word
             + " is not understood here."
-            + (at == 0 ? SUCH_AS : could.isEmpty() ? "" : " Here could stand " + few(could) + "."),
+            + (at == 0 ? suchAs() : could.isEmpty() ? "" : " Here could stand " + few(could) + "."),
         at,
         end);
+  }
+
+  private String suchAs() {
+    return ofPeople ? OF_PEOPLE : OF_A_JOURNEY;
   }
 
   private static String few(List<Expectations.Expected> could) {
     List<String> some =
         could.stream()
+            .filter(one -> !one.what().isEmpty() || one.words().equals(one.written()))
             .map(one -> Style.quoted(one.words().replaceFirst("^, ", "")))
             .distinct()
             .limit(FEW)

@@ -36,6 +36,15 @@ final class Expectations {
     all.add(new Expected(at, name, written, what));
   }
 
+  /** How much has been noted so far; {@link #forgetSince} goes back to it. */
+  int mark() {
+    return all.size();
+  }
+
+  void forgetSince(int mark) {
+    all.subList(mark, all.size()).clear();
+  }
+
   /** What could stand at a place, each once. */
   List<Expected> at(int place) {
     return all.stream().filter(one -> one.at == place).distinct().toList();

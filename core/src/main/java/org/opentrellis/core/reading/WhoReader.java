@@ -46,7 +46,7 @@ public final class WhoReader {
    * @param caret where completions are wanted, in characters from the start
    */
   public WhoReading read(String text, int caret) {
-    Cursor cursor = new Cursor(text);
+    Cursor cursor = Cursor.ofPeople(text);
     WhoReading.Result result;
     try {
       Condition who = who(cursor);
@@ -63,7 +63,7 @@ public final class WhoReader {
   }
 
   private Cursor begun(String text) {
-    Cursor cursor = new Cursor(text);
+    Cursor cursor = Cursor.ofPeople(text);
     try {
       who(cursor);
     } catch (NotUnderstood unfinished) {
@@ -75,7 +75,7 @@ public final class WhoReader {
   private Condition who(Cursor cursor) {
     cursor.says(EVERYBODY);
     if (cursor.atEnd()) {
-      ofRecord(cursor);
+      noteWaysToBegin(cursor);
       return new Condition.All(List.of());
     }
     Condition who = ofRecord(cursor).read();
@@ -83,10 +83,18 @@ public final class WhoReader {
     return who;
   }
 
+  private void noteWaysToBegin(Cursor cursor) {
+    try {
+      ofRecord(cursor).read();
+    } catch (NotUnderstood nothing) {
+      // nothing needs to stand here
+    }
+  }
+
   private ConditionReader ofRecord(Cursor cursor) {
     Scope scope =
         new Scope(library(), new Written(catalogue), known, journeys, List.of(), true, today);
-    return new ConditionReader(cursor, scope);
+    return new ConditionReader(cursor, scope, true);
   }
 
   /** A journey's emails, and how somebody came into it, are nothing that people have. */

@@ -2,11 +2,16 @@ package org.opentrellis.core.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.Journey;
@@ -72,6 +77,18 @@ class WhoReaderTest {
     assertThat(said(meant(typed).sentence())).isEqualTo(meaning);
   }
 
+  static Stream<String> examplesOfTheDocs() throws IOException {
+    String docs = Files.readString(Path.of("../docs/people.md"));
+    return docs.split("```")[1].lines().filter(line -> !line.isBlank());
+  }
+
+  @ParameterizedTest
+  @MethodSource("examplesOfTheDocs")
+  void theExamplesOfTheDocsAreRead(String example) {
+    WhoReading.Meant meant = meant(example);
+    assertThat(meant.news()).as("names that the reader of the docs would have").isEmpty();
+  }
+
   @Test
   void nothingSaidIsEverybody() {
     assertThat(meant("").who()).isEqualTo(new Condition.All(List.of()));
@@ -131,5 +148,32 @@ class WhoReaderTest {
     assertThat(READER.read("are on list  and have tag market", 12).completions())
         .extracting(Completion::text)
         .anyMatch(text -> text.contains("Newcomers"));
+  }
+
+  /**
+   * "Is" and "has" are begun as well as "are" and "have"; what belongs to a journey is not offered.
+   */
+  @ParameterizedTest
+  @CsvSource({
+    "is on li, are on list",
+    "are on li, are on list",
+    "has ta, have tag",
+    "bought anything and is in seg, are in segment"
+  })
+  void whatIsBegunIsOffered(String begun, String offered) {
+    assertThat(read(begun).completions()).extracting(Completion::text).contains(offered);
+  }
+
+  @Test
+  void whatBelongsToAJourneyIsNotOffered() {
+    assertThat(read("").completions())
+        .extracting(Completion::text)
+        .contains("are on list", "have tag", "bought anything")
+        .doesNotHaveDuplicates()
+        .noneMatch(text -> text.startsWith("opened") || text.startsWith("clicked"));
+    WhoReading.Unclear unclear = (WhoReading.Unclear) read("flub").result();
+    assertThat(unclear.refused().why()).contains("Say who they are").doesNotContain("send");
+    WhoReading.Unclear second = (WhoReading.Unclear) read("bought anything and flub").result();
+    assertThat(second.refused().why()).contains("are on list").doesNotContain("opened");
   }
 }

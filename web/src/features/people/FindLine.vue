@@ -1,0 +1,177 @@
+<script setup lang="ts">
+import { computed, nextTick, onMounted, ref, useId, useTemplateRef, watch } from 'vue'
+import type { Completion } from '@/api/types'
+import { count, percent } from '@/ui/figures'
+import WaysToGoOn from '@/ui/WaysToGoOn.vue'
+import { useWho } from './useWho'
+
+/**
+ * Who is meant, as a sentence in the words of a journey's conditions. Whatever is understood is
+ * found at once; what is not leaves the people that were found before.
+ */
+const props = defineProps<{ everybody: number }>()
+const sentence = defineModel<string>({ required: true })
+
+const list = useId()
+const hint = useId()
+const field = useTemplateRef<HTMLInputElement>('field')
+const text = ref(sentence.value)
+const caret = ref(text.value.length)
+const focused = ref(false)
+const closed = ref(false)
+const active = ref(-1)
+const { last, trouble, read, readSoon } = useWho()
+
+const view = computed(() => (last.value?.text === text.value ? last.value.view : null))
+const meant = computed(() => view.value?.meant ?? null)
+const unclear = computed(() => view.value?.unclear ?? null)
+const completions = computed<Completion[]>(() => {
+  const found = view.value?.completions ?? []
+  return found.filter((one) => text.value.slice(one.from, caret.value) !== one.text).slice(0, 8)
+})
+/** A sentence that only stops too early is not wrong yet. */
+const unfinished = computed(() => {
+  const problem = unclear.value
+  if (!problem || problem.asks) return false
+  const begun = completions.value.some((one) => one.from === problem.from)
+  const end = text.value.trimEnd().length
+  return problem.from >= end || (caret.value >= end && begun)
+})
+const wrong = computed(() => (unclear.value && !unfinished.value ? unclear.value : null))
+const ways = computed<(Completion & { whole?: string })[]>(() =>
+  wrong.value?.offers.length
+    ? wrong.value.offers.map((one) => ({
+        text: one.says,
+        from: 0,
+        what: 'correction',
+        whole: one.text,
+      }))
+    : completions.value,
+)
+const open = computed(
+  () => focused.value && !closed.value && text.value !== '' && ways.value.length > 0,
+)
+
+onMounted(() => read(text.value, caret.value))
+watch(ways, () => (active.value = -1))
+watch(meant, (now) => now && (sentence.value = text.value))
+
+function onInput() {
+  text.value = field.value!.value
+  closed.value = false
+  onCaret()
+  void readSoon(text.value, caret.value)
+}
+
+function onCaret() {
+  caret.value = field.value?.selectionStart ?? text.value.length
+}
+
+async function take(way: Completion & { whole?: string }) {
+  const rest = text.value.slice(caret.value)
+  const put = way.text + (rest.startsWith(' ') || /[\s(]$/.test(way.text) ? '' : ' ')
+  const at = way.whole?.length ?? way.from + put.length
+  text.value = way.whole ?? text.value.slice(0, way.from) + put + rest
+  await nextTick()
+  field.value?.focus()
+  field.value?.setSelectionRange(at, at)
+  onCaret()
+  await read(text.value, caret.value)
+}
+
+function move(by: number) {
+  if (!open.value) return
+  const many = ways.value.length
+  active.value = active.value < 0 && by < 0 ? many - 1 : active.value + by
+  if (active.value >= many) active.value = -1
+}
+
+function onEnter() {
+  const way = open.value ? ways.value[active.value] : undefined
+  if (way) void take(way)
+  else closed.value = true
+}
+
+/** Takes the first way to go on, also if what was typed has not been read yet. */
+async function onTab(event: KeyboardEvent) {
+  if (event.shiftKey || text.value === '' || (view.value && !open.value)) return
+  event.preventDefault()
+  if (!view.value) await read(text.value, caret.value)
+  const first = open.value ? ways.value[Math.max(0, active.value)] : undefined
+  if (first) void take(first)
+}
+</script>
+
+<template>
+  <section class="panel px-3 py-2" aria-label="Who is found">
+    <div class="flex items-center gap-3">
+      <label :for="`${list}-field`" class="text-ink2">All who</label>
+      <div class="relative min-w-0 flex-1">
+        <div
+          v-if="wrong"
+          class="pointer-events-none absolute inset-0 flex items-center overflow-hidden px-2.5 whitespace-pre text-transparent"
+          aria-hidden="true"
+        >
+          {{ text.slice(0, wrong.from)
+          }}<span class="underline decoration-clay decoration-wavy underline-offset-4">{{
+            text.slice(wrong.from, wrong.to) || ' '
+          }}</span>
+        </div>
+        <input
+          :id="`${list}-field`"
+          ref="field"
+          class="field"
+          role="combobox"
+          autocomplete="off"
+          autocapitalize="off"
+          spellcheck="false"
+          maxlength="2000"
+          aria-autocomplete="list"
+          :aria-expanded="open"
+          :aria-controls="list"
+          :aria-describedby="hint"
+          :aria-activedescendant="open && active >= 0 ? `${list}-${active}` : undefined"
+          :aria-invalid="!!wrong"
+          :value="text"
+          placeholder="are on list … and bought anything in the last 30 days"
+          @input="onInput"
+          @keyup="onCaret"
+          @click="onCaret"
+          @focus="focused = true"
+          @blur="focused = false"
+          @keydown.down.prevent="move(1)"
+          @keydown.up.prevent="move(-1)"
+          @keydown.enter.prevent="onEnter"
+          @keydown.tab="onTab"
+          @keydown.esc="closed = true"
+        />
+      </div>
+      <p v-if="meant" class="shrink-0 whitespace-nowrap" aria-live="polite">
+        <b class="figure text-lead">{{ count(meant.found) }}</b>
+        <span v-if="props.everybody" class="note ml-2">{{
+          percent(meant.found / props.everybody, 1)
+        }}</span>
+      </p>
+    </div>
+    <p
+      :id="hint"
+      class="note mt-1 min-h-4.5 pl-15"
+      :class="{ 'text-clay!': wrong || trouble }"
+      aria-live="polite"
+    >
+      <template v-if="trouble">{{ trouble }}</template>
+      <template v-else-if="wrong">{{ wrong.why }}</template>
+      <template v-else-if="meant?.news.length"
+        >Nobody has to do with the {{ meant.news.join(', the ') }} yet.</template
+      >
+    </p>
+    <WaysToGoOn
+      :id="list"
+      :open="open"
+      :field="field"
+      :completions="ways"
+      :active="active"
+      @take="take"
+    />
+  </section>
+</template>

@@ -1,0 +1,174 @@
+<script setup lang="ts">
+import { useInfiniteQuery } from '@tanstack/vue-query'
+import { refDebounced } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { reasonOf } from '@/api/client'
+import { outdated, questions } from '@/api/queries'
+import type { PeopleOrder, PersonLine } from '@/api/types'
+import DataTable from '@/ui/DataTable.vue'
+import { count } from '@/ui/figures'
+import MoreButton from '@/ui/MoreButton.vue'
+import type { TableColumn } from '@/ui/table'
+import Trouble from '@/ui/Trouble.vue'
+import { useTabTitle } from '@/ui/useTabTitle'
+import AddPerson from './AddPerson.vue'
+import FindLine from './FindLine.vue'
+import { dayOf, MAILING } from './mailing'
+import PersonPanel from './PersonPanel.vue'
+
+/** The people of the account: found by a sentence, looked at one by one. */
+const route = useRoute()
+const router = useRouter()
+
+/* The address names the sentence and the person, so that a reload comes back to them; what is
+   searched for in names and addresses stands in no address. */
+const sentence = computed({
+  get: () => (typeof route.query.find === 'string' ? route.query.find : ''),
+  set: (find) => void router.replace({ query: { ...route.query, find: find || undefined } }),
+})
+const chosen = computed({
+  get: () => Number(route.query.person) || null,
+  set: (person) => void router.replace({ query: { ...route.query, person: person ?? undefined } }),
+})
+const wanted = ref('')
+const search = refDebounced(wanted, 150)
+const order = ref<PeopleOrder>('NAME')
+const adding = ref(false)
+
+const list = useInfiniteQuery(() => questions.people(sentence.value, search.value, order.value))
+const pages = computed(() => list.data.value?.pages ?? [])
+const people = computed(() => pages.value.flatMap((page) => page.items))
+const newest = computed(() => pages.value[0])
+
+const COLUMNS: TableColumn<PersonLine>[] = [
+  { id: 'name', head: 'name', names: true, headClass: 'px-3', cellClass: 'max-w-50 truncate px-3' },
+  {
+    id: 'address',
+    head: 'address',
+    headClass: 'px-2 text-left',
+    cellClass: 'max-w-60 truncate px-2 text-left',
+  },
+  {
+    id: 'labels',
+    head: 'lists and tags',
+    headClass: 'px-2 text-left',
+    cellClass: 'px-2 text-left',
+  },
+  { id: 'mailing', head: 'email', headClass: 'px-2 text-left', cellClass: 'px-2 text-left' },
+  { id: 'came', head: 'came', headClass: 'px-3', cellClass: 'px-3 whitespace-nowrap' },
+]
+
+function added(id: number) {
+  adding.value = false
+  chosen.value = id
+  void outdated('people')
+}
+
+useTabTitle(() => 'People')
+</script>
+
+<template>
+  <main class="flex flex-col gap-3 px-3 pb-3">
+    <header class="flex shrink-0 items-center gap-3 px-1 pt-3">
+      <h1 class="text-page">People</h1>
+      <span v-if="newest" class="note"
+        >{{ count(newest.everybody) }} · {{ count(newest.mailable) }} may be mailed</span
+      >
+      <input
+        v-model="wanted"
+        type="search"
+        class="field ml-auto w-56!"
+        aria-label="Search names and addresses"
+        placeholder="Search names and addresses"
+      />
+      <select v-model="order" class="field w-36!" aria-label="Order">
+        <option value="NAME">by name</option>
+        <option value="NEWEST">newest first</option>
+      </select>
+      <button
+        type="button"
+        class="button button-main"
+        :aria-expanded="adding"
+        @click="adding = !adding"
+      >
+        Add someone
+      </button>
+    </header>
+    <AddPerson v-if="adding" class="shrink-0" @added="added" @cancel="adding = false" />
+    <FindLine v-model="sentence" class="shrink-0" :everybody="newest?.everybody ?? 0" />
+    <Trouble v-if="list.error.value" :text="reasonOf(list.error.value)" />
+    <div class="flex min-h-0 flex-1 gap-3">
+      <section
+        v-if="newest && people.length"
+        class="panel flex min-h-0 min-w-0 flex-1 flex-col"
+        aria-label="Those who are found"
+      >
+        <DataTable
+          label="People"
+          :columns="COLUMNS"
+          :rows="people"
+          :key-of="(person) => person.id"
+          :chosen="chosen"
+        >
+          <template #cell-name="{ row: person }">
+            <button
+              type="button"
+              class="min-h-6 max-w-full truncate text-left hover:underline"
+              :class="person.name ? 'font-semibold' : 'text-ink2'"
+              :aria-pressed="person.id === chosen"
+              @click="chosen = person.id"
+            >
+              {{ person.name ?? 'no name' }}
+            </button>
+          </template>
+          <template #cell-address="{ row: person }">{{ person.address }}</template>
+          <template #cell-labels="{ row: person }">
+            <span class="flex gap-1.5 font-sans">
+              <span
+                v-for="name in person.lists"
+                :key="`l${name}`"
+                class="chip border-slate-soft bg-slate-soft text-slate"
+                >{{ name }}</span
+              >
+              <span
+                v-for="name in person.tags"
+                :key="`t${name}`"
+                class="chip border-plum-soft bg-plum-soft text-plum"
+                >{{ name }}</span
+              >
+            </span>
+          </template>
+          <template #cell-mailing="{ row: person }">
+            <span class="font-sans" :class="{ 'text-clay': person.mailing !== 'MAY_BE_MAILED' }">{{
+              MAILING[person.mailing]
+            }}</span>
+          </template>
+          <template #cell-came="{ row: person }">{{ dayOf(person.cameAt) }}</template>
+          <template #below>
+            <MoreButton
+              v-if="list.hasNextPage.value"
+              :shown="people.length"
+              :total="newest.total"
+              :busy="list.isFetchingNextPage.value"
+              @more="list.fetchNextPage()"
+            />
+          </template>
+        </DataTable>
+        <p class="note border-t border-line px-3 py-2">
+          {{ count(people.length) }} of {{ count(newest.total) }}
+        </p>
+      </section>
+      <section v-else-if="newest" class="panel flex-1 p-6 text-ink2">
+        <template v-if="newest.everybody === 0">
+          Nobody is here yet.
+          <button type="button" class="font-semibold text-ink underline" @click="adding = true">
+            Add someone</button
+          >, and journeys have somebody to speak to.
+        </template>
+        <template v-else>Nobody is like that.</template>
+      </section>
+      <PersonPanel v-if="chosen" :id="chosen" :key="chosen" class="w-96 shrink-0" />
+    </div>
+  </main>
+</template>
