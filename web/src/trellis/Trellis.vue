@@ -58,7 +58,7 @@ const least = computed(() => (props.most ? SMALLEST_WHOLE : READABLE))
  */
 const sizes = computed(
   () =>
-    [AMPLE, CLOSE, BARE].find((one) => whole(layOutIn(one)) >= READABLE) ??
+    [AMPLE, CLOSE, BARE, FLAT].find((one) => whole(layOutIn(one)) >= READABLE) ??
     [CLOSE, BARE].find((one) => high.value / layOutIn(one).height >= READABLE) ??
     FLAT,
 )
