@@ -1,15 +1,17 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { reasonOf } from '@/api/client'
-import { questions } from '@/api/queries'
+import { outdated, questions } from '@/api/queries'
 import Trouble from '@/ui/Trouble.vue'
+import EditPerson from './EditPerson.vue'
 import { dayOf, MAILING } from './mailing'
 
 /** One person: who they are, what they carry, and their story. */
 const props = defineProps<{ id: number }>()
 
 const { data: person, error } = useQuery(() => questions.person(props.id))
+const editing = ref(false)
 const name = computed(() => {
   const one = person.value
   return one ? [one.firstName, one.lastName].filter(Boolean).join(' ') || 'No name' : ''
@@ -18,6 +20,11 @@ const about = computed(() => {
   const one = person.value
   return one ? [one.address, one.phone, one.zone].filter(Boolean).join(' · ') : ''
 })
+
+function saved() {
+  editing.value = false
+  void outdated('people')
+}
 </script>
 
 <template>
@@ -28,6 +35,14 @@ const about = computed(() => {
         <div class="flex items-center gap-2">
           <h2 id="person" class="text-lead">{{ name }}</h2>
           <span class="chip" :title="person.mailingHow">{{ MAILING[person.mailing] }}</span>
+          <button
+            v-if="!editing"
+            type="button"
+            class="button button-small ml-auto"
+            @click="editing = true"
+          >
+            Edit
+          </button>
         </div>
         <p class="figure mt-0.5 text-note break-all text-ink2">{{ about }}</p>
         <p v-if="person.labels.length" class="mt-1.5 flex flex-wrap gap-1.5">
@@ -48,6 +63,13 @@ const about = computed(() => {
           {{ field.field }}: {{ field.value }}
         </p>
       </header>
+      <EditPerson
+        v-if="editing"
+        class="border-b border-line"
+        :person="person"
+        @saved="saved"
+        @cancel="editing = false"
+      />
       <h3 class="px-3 pt-2.5 pb-1 font-semibold">Story</h3>
       <ol class="px-3 pb-3">
         <li

@@ -64,7 +64,8 @@ public final class RunningApplication implements BeforeAllCallback, AfterAllCall
     return start(data, null, arguments);
   }
 
-  private static ConfigurableApplicationContext start(
+  /** One at a time: two that start at once set up the same logging, and one of them may fail. */
+  private static synchronized ConfigurableApplicationContext start(
       Path data, @Nullable Class<?> more, String... arguments) {
     SpringApplicationBuilder builder = new SpringApplicationBuilder(TrellisApplication.class);
     if (more != null) {

@@ -7,6 +7,7 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.people.FieldType;
 
 @Mapper
 interface NameMapper {
@@ -16,6 +17,12 @@ interface NameMapper {
 
   @Select("select id from registered_name where kind = #{kind} and name = #{name}")
   Optional<Long> find(NameKind kind, String name);
+
+  @Select("select field_type, choices from registered_name where kind = 'FIELD' and name = #{name}")
+  Optional<FieldRow> field(String name);
+
+  @Update("update registered_name set field_type = #{type} where id = #{id}")
+  void giveType(long id, FieldType type);
 
   @Insert("insert into registered_name (kind, name) values (#{kind}, #{name})")
   void insert(NameKind kind, String name);

@@ -4,6 +4,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -42,6 +43,11 @@ class PeopleController {
   @GetMapping("/{id}")
   PersonView getPerson(@PathVariable long id) {
     return people.view(id);
+  }
+
+  @PutMapping("/{id}")
+  PersonView changePerson(@PathVariable long id, @RequestBody PersonEdit edit) {
+    return keeping.change(id, edit);
   }
 
   @PostMapping("/readings")

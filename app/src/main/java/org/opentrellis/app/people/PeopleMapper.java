@@ -2,10 +2,12 @@ package org.opentrellis.app.people;
 
 import java.util.List;
 import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 import org.jspecify.annotations.Nullable;
 
 @Mapper
@@ -117,6 +119,29 @@ interface PeopleMapper {
       @Param("row") PersonRow row,
       @Param("addressKey") String addressKey,
       @Param("nameKey") String nameKey);
+
+  /** Returns 0 when somebody else has changed them since. */
+  @Update(
+      """
+      update person set first_name = #{row.firstName}, last_name = #{row.lastName},
+        phone = #{row.phone}, zone = #{row.zone}, name_key = #{nameKey}, version = version + 1
+      where id = #{row.id} and version = #{row.version}
+      """)
+  int update(@Param("row") PersonRow row, @Param("nameKey") String nameKey);
+
+  @Update(
+      """
+      merge into person_label (person_id, name_id, since, how, until) key (person_id, name_id)
+      values (#{person}, #{name}, #{since}, #{how}, null)
+      """)
+  void putLabel(long person, long name, long since, String how);
+
+  @Update(
+      "update person_label set until = #{until} where person_id = #{person} and name_id = #{name}")
+  void endLabel(long person, long name, long until);
+
+  @Delete("delete from person_field where person_id = #{person} and name_id = #{name}")
+  void clearField(long person, long name);
 
   @Insert(
       """

@@ -5,9 +5,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.opentrellis.app.storage.AgainIfTaken;
+import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.Name;
+import org.opentrellis.core.journey.Operand;
 import org.opentrellis.core.journey.Product;
+import org.opentrellis.core.people.FieldType;
+import org.opentrellis.core.problem.Refused;
 import org.opentrellis.core.reading.KnownNames;
+import org.opentrellis.core.sentence.Style;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -52,6 +57,35 @@ public class RegisteredNames {
               mapper.insert(kind, name.value());
               return mapper.find(kind, name.value()).orElseThrow();
             });
+  }
+
+  /**
+   * A value of a field, by the field's type. One that has none yet gets the type that the value
+   * looks like.
+   *
+   * @return empty if nothing is typed
+   * @throws Refused if the field holds other values
+   */
+  Optional<Operand> read(FieldName field, String typed) {
+    FieldRow row = mapper.field(field.value()).orElse(new FieldRow(null, null));
+    FieldType type = row.fieldType() == null ? FieldType.of(typed) : row.fieldType();
+    try {
+      return type.read(typed, row.mayBe());
+    } catch (Refused refused) {
+      throw new Refused(
+          refused.code(),
+          "field %s holds %s: %s"
+              .formatted(Style.quoted(field.value()), type.words(), refused.getMessage()));
+    }
+  }
+
+  /** The number of a field that is filled in, which has a type from then on. */
+  long number(FieldName field, Operand value) {
+    long number = number(field);
+    if (mapper.field(field.value()).map(FieldRow::fieldType).isEmpty()) {
+      mapper.giveType(number, FieldType.of(ValueRow.of(field.value(), value).shown()));
+    }
+    return number;
   }
 
   /** Makes a product, or says of which category it is. */

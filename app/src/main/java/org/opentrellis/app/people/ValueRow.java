@@ -28,6 +28,11 @@ record ValueRow(
     return words == null ? null : WhoSql.key(words);
   }
 
+  /** Whether it is shown as another one is, so that writing it down again changes nothing. */
+  boolean says(ValueRow other) {
+    return shown().equals(other.shown());
+  }
+
   /** As it is shown. */
   String shown() {
     if (words != null) {

@@ -69,6 +69,23 @@ class PeopleTest {
     Accessibility.assertNothingFound(page);
     page.reload();
     assertThat(person).containsText("mira@example.com");
+
+    button(page, "Edit").click();
+    page.getByLabel("Lists, with commas between").fill("Newcomers");
+    button(page, "Add a field").click();
+    page.getByLabel("Name of field 1").fill("hives");
+    page.getByLabel("Value of field 1").fill("3");
+    page.getByLabel("Time zone").fill("Mars");
+    page.keyboard().press("Enter");
+    assertThat(page.getByText("A time zone is written like Europe/Berlin.")).isVisible();
+    Accessibility.assertNothingFound(page);
+    page.getByLabel("Time zone").fill("Europe/Oslo");
+    page.keyboard().press("Enter");
+    assertThat(person).containsText("Was put on list “Newcomers”, by hand.");
+    assertThat(person).containsText("Field “hives” was set to 3, by hand.");
+    findLine(page).fill("are on list Newcomers and have field hives at least 2");
+    assertThat(found(page).locator("b")).hasText("1");
+    assertThat(button(page, "Tolland")).isVisible();
   }
 
   @Test

@@ -152,4 +152,114 @@ class PeopleApiTest {
   void searchingFindsOnlyWhatIsThere(String strange) {
     assertThat(page(strange, "NAME", "null").get("total").asLong()).isZero();
   }
+
+  private static long person(String address) {
+    return add(address, "Bram", "Quist").body().get("id").asLong();
+  }
+
+  private static Answer change(long id, int version, String rest) {
+    return APP.put(
+        "/api/people/" + id,
+        "{\"version\": %d, \"firstName\": \"Bram\", \"lastName\": \"Quist\", \"phone\": null, \"zone\": \"Europe/Oslo\", %s}"
+            .formatted(version, rest));
+  }
+
+  private static List<String> story(JsonNode person) {
+    List<String> story = new ArrayList<>();
+    person.get("story").forEach(one -> story.add(one.get("sentence").asString()));
+    return story;
+  }
+
+  private static long found(String sentence) {
+    return APP.get(
+            "/api/people?find="
+                + java.net.URLEncoder.encode(sentence, java.nio.charset.StandardCharsets.UTF_8))
+        .body()
+        .get("total")
+        .asLong();
+  }
+
+  /** What is changed is there, found by a sentence, and told in the story. */
+  @Test
+  void changesAreKeptFoundAndTold() {
+    long id = person("changes@example.com");
+    Answer changed =
+        change(
+            id,
+            1,
+            """
+            "lists": ["Newcomers"], "tags": ["market", "new-keeper"],
+            "fields": [{"field": "hives", "value": "3"}, {"field": "member until", "value": "2099-05-02"}]
+            """);
+    assertThat(changed.status()).as(changed.body().toString()).isEqualTo(200);
+    assertThat(story(changed.body()))
+        .contains(
+            "Was put on list \u201cNewcomers\u201d, by hand.",
+            "Was tagged \u201cmarket\u201d, by hand.",
+            "Field \u201chives\u201d was set to 3, by hand.");
+    assertThat(found("are on list Newcomers and have tag market")).isEqualTo(1);
+    assertThat(found("have field hives at least 2 and have field hives less than 4")).isEqualTo(1);
+    assertThat(found("have field member until more than today")).isEqualTo(1);
+    Answer again =
+        change(
+            id,
+            2,
+            "\"lists\": [], \"tags\": [\"market\"], \"fields\": [{\"field\": \"hives\", \"value\": \"\"}]");
+    assertThat(story(again.body()).subList(0, 3))
+        .containsExactlyInAnyOrder(
+            "Was taken off list \u201cNewcomers\u201d, by hand.",
+            "Lost the tag \u201cnew-keeper\u201d, by hand.",
+            "Field \u201chives\u201d was cleared (before: 3), by hand.");
+    assertThat(found("are on list Newcomers")).isZero();
+    assertThat(found("have ever had tag new-keeper and have no tag new-keeper")).isEqualTo(1);
+    assertThat(found("have field hives empty and have tag market")).isEqualTo(1);
+    // What stays as it is, is no happening.
+    Answer same = change(id, 3, "\"lists\": [], \"tags\": [\"market\"], \"fields\": []");
+    assertThat(story(same.body())).hasSameSizeAs(story(again.body()));
+  }
+
+  @Test
+  void aFieldHoldsWhatItHeldFirst() {
+    long id = person("types@example.com");
+    assertThat(
+            change(
+                    id,
+                    1,
+                    "\"lists\": [], \"tags\": [], \"fields\": [{\"field\": \"frames\", \"value\": \"12\"}]")
+                .status())
+        .isEqualTo(200);
+    Answer refused =
+        change(
+            id,
+            2,
+            "\"lists\": [\"\"], \"tags\": [], \"fields\": [{\"field\": \"frames\", \"value\": \"a dozen\"}]");
+    assertThat(refused.status()).isEqualTo(400);
+    List<String> told = new ArrayList<>();
+    refused
+        .body()
+        .get("problems")
+        .forEach(
+            one -> told.add(one.get("place").asString() + " " + one.get("sentence").asString()));
+    assertThat(told)
+        .anyMatch(one -> one.startsWith("/lists/0 "))
+        .anyMatch(
+            one ->
+                one.startsWith(
+                    "/fields/0 Field \u201cframes\u201d holds number: a number is written"));
+    assertThat(APP.get("/api/people/" + id).body().get("version").asInt()).isEqualTo(2);
+  }
+
+  /** Whoever saves later sees both sides, and nothing of theirs is kept in silence. */
+  @Test
+  void aLostRaceShowsBothSides() {
+    long id = person("race@example.com");
+    String mine = "\"lists\": [], \"tags\": [\"mine\"], \"fields\": []";
+    assertThat(change(id, 1, "\"lists\": [], \"tags\": [\"theirs\"], \"fields\": []").status())
+        .isEqualTo(200);
+    Answer lost = change(id, 1, mine);
+    assertThat(lost.status()).isEqualTo(409);
+    assertThat(lost.body().at("/current/labels/0/name").asString()).isEqualTo("theirs");
+    assertThat(lost.body().at("/yours/tags/0").asString()).isEqualTo("mine");
+    assertThat(change(id, 2, mine).status()).isEqualTo(200);
+  }
 }

@@ -26,6 +26,22 @@ public enum FieldType {
   }
 
   /**
+   * What kind of value this looks like: whoever makes a field by filling it in gives it the type.
+   */
+  public static FieldType of(String typed) {
+    for (FieldType type : List.of(NUMBER, DATE, YES_NO)) {
+      try {
+        if (type.read(typed, List.of()).isPresent()) {
+          return type;
+        }
+      } catch (Refused other) {
+        // then it is of another type
+      }
+    }
+    return TEXT;
+  }
+
+  /**
    * A value as it is typed: dates as 2027-05-02, numbers with a point.
    *
    * @param choices what may be chosen, for {@link #ONE_OF}

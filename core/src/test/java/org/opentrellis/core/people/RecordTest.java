@@ -158,6 +158,20 @@ class RecordTest {
 
   @ParameterizedTest
   @CsvSource({
+    "3, NUMBER",
+    "-2.5, NUMBER",
+    "2027-05-02, DATE",
+    "yes, YES_NO",
+    "NaN, TEXT",
+    "2 hives, TEXT",
+    "'', TEXT"
+  })
+  void whatIsFilledInFirstGivesTheFieldItsType(String typed, FieldType type) {
+    assertThat(FieldType.of(typed)).isEqualTo(type);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
     "NUMBER, '2,5', a number is written like",
     "NUMBER, NaN, must be finite",
     "DATE, 02.05.2027, a date is written like 2027-05-02",
