@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { answerOf, reasonOf, Refused } from './client'
+import { answerOf, faultsOf, reasonOf, Refused } from './client'
 
 const response = (status: number) => new Response(null, { status })
 
@@ -25,5 +25,31 @@ describe('an answer of the server', () => {
   it('says so when nobody answers', async () => {
     const request = answerOf(Promise.reject(new TypeError('Failed to fetch')))
     await expect(request).rejects.toThrow('The application does not answer.')
+  })
+})
+
+describe('what is wrong with a request', () => {
+  const fault = (place: string, sentence: string) => ({ code: 'bad-value', place, sentence })
+
+  it('stands at its part, all of a part together', () => {
+    const refused = new Refused({
+      status: 400,
+      code: 'bad-request',
+      detail: 'Three things are wrong.',
+      problems: [
+        fault('/address', 'No such address.'),
+        fault('/tags/0', 'A tag must not be empty.'),
+        fault('/tags/2', 'A tag is too long.'),
+      ],
+    })
+    expect(faultsOf(refused)).toEqual({
+      address: 'No such address.',
+      tags: 'A tag must not be empty. A tag is too long.',
+    })
+  })
+
+  it('is nothing where something else failed', () => {
+    expect(faultsOf(new Error('gone'))).toEqual({})
+    expect(faultsOf(new Refused({ status: 507, code: 'disk-full', detail: 'Full.' }))).toEqual({})
   })
 })

@@ -44,6 +44,17 @@ export class Refused extends Error {
   }
 }
 
+/** What is wrong with each part of a request, by the first step of its place; nothing if nothing is. */
+export function faultsOf(failure: unknown): Record<string, string> {
+  const faults: Record<string, string> = {}
+  const problems = failure instanceof Refused ? (failure.problem.problems ?? []) : []
+  for (const { place, sentence } of problems) {
+    const part = place.split('/')[1] ?? ''
+    faults[part] = [faults[part], sentence].filter(Boolean).join(' ')
+  }
+  return faults
+}
+
 type Answer<T> = { data?: T; error?: unknown; response: Response }
 
 /** The answer's data; throws {@link Refused} with the server's reason, or that it is not there. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onMounted, ref, useTemplateRef } from 'vue'
-import { answerOf, api, reasonOf, Refused } from '@/api/client'
+import { answerOf, api, faultsOf, reasonOf } from '@/api/client'
 import Trouble from '@/ui/Trouble.vue'
 
 /** Somebody is added by hand; what is refused is told at its field, and nothing typed is lost. */
@@ -55,9 +55,8 @@ async function add() {
     )
     emit('added', added.id)
   } catch (reason) {
-    const problems = reason instanceof Refused ? (reason.problem.problems ?? []) : []
-    wrong.value = Object.fromEntries(problems.map((one) => [one.place.slice(1), one.sentence]))
-    if (problems.length === 0) failure.value = reasonOf(reason)
+    wrong.value = faultsOf(reason)
+    if (Object.keys(wrong.value).length === 0) failure.value = reasonOf(reason)
   } finally {
     busy.value = false
   }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onMounted, ref, useTemplateRef } from 'vue'
-import { answerOf, api, reasonOf, Refused } from '@/api/client'
+import { answerOf, api, faultsOf, reasonOf, Refused } from '@/api/client'
 import type { PersonView } from '@/api/types'
 import Trouble from '@/ui/Trouble.vue'
 
@@ -85,11 +85,8 @@ function refused(reason: unknown) {
     version.value = theirs.value.version
     return
   }
-  for (const one of problem?.problems ?? []) {
-    const at = one.place.split('/')[1]!
-    wrong.value[at] = [wrong.value[at], one.sentence].filter(Boolean).join(' ')
-  }
-  if (!problem?.problems?.length) failure.value = reasonOf(reason)
+  wrong.value = faultsOf(reason)
+  if (Object.keys(wrong.value).length === 0) failure.value = reasonOf(reason)
 }
 
 /** What the other side says, in a line. */

@@ -11,8 +11,7 @@ import org.opentrellis.core.people.FieldType;
 
 @Mapper
 interface NameMapper {
-  @Select(
-      "select id, kind, name, category_id, price_cents from registered_name order by kind, name")
+  @Select("select kind, name from registered_name order by kind, name")
   List<NameRow> all();
 
   @Select("select id from registered_name where kind = #{kind} and name = #{name}")

@@ -1,7 +1,4 @@
 package org.opentrellis.app.people;
 
-import org.jspecify.annotations.Nullable;
-
-/** A registered name; the last two are a product's. */
-record NameRow(
-    long id, NameKind kind, String name, @Nullable Long categoryId, @Nullable Long priceCents) {}
+/** A registered name. */
+record NameRow(NameKind kind, String name) {}

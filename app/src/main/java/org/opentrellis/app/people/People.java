@@ -10,6 +10,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.http.NotFound;
+import org.opentrellis.app.http.TypedText;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.journey.Catalogue;
@@ -31,7 +32,7 @@ public class People {
 
   private static final int LONGEST = 2_000;
 
-  /** "In the last" goes no further back than this without looking up each day of a zone. */
+  /** So far back clocks are quick. */
   private static final int QUICK_DAYS = 400;
 
   private final PeopleMapper mapper;
@@ -115,12 +116,7 @@ public class People {
 
   /** How a sentence is understood, and how many it means, while it is typed. */
   WhoView read(TypedWho typed) {
-    if (typed.text().length() > LONGEST) {
-      throw wrong("/text", "A sentence has at most " + LONGEST + " characters.");
-    }
-    if (typed.caret() < 0 || typed.caret() > typed.text().length()) {
-      throw wrong("/caret", "The caret must be inside the sentence.");
-    }
+    TypedText.require(typed.text(), typed.caret(), LONGEST);
     WhoReading reading = reader().read(typed.text(), typed.caret());
     return switch (reading.result()) {
       case WhoReading.Meant meant ->

@@ -157,7 +157,7 @@ class PersonKeeping {
   }
 
   private static String said(Name label, String ofList, String ofTag) {
-    return (label instanceof ListName ? ofList : ofTag).formatted(quoted(label.value()))
+    return (label instanceof ListName ? ofList : ofTag).formatted(Style.quoted(label.value()))
         + ", by hand.";
   }
 
@@ -182,14 +182,10 @@ class PersonKeeping {
   }
 
   private static String said(FieldName field, @Nullable ValueRow had, @Nullable ValueRow has) {
-    String what = "Field " + quoted(field.value());
+    String what = "Field " + Style.quoted(field.value());
     String before = had == null ? "" : " (before: %s)".formatted(had.shown());
     return has == null
         ? "%s was cleared%s, by hand.".formatted(what, before)
         : "%s was set to %s%s, by hand.".formatted(what, has.shown(), before);
-  }
-
-  private static String quoted(String name) {
-    return Style.quoted(name);
   }
 }

@@ -147,8 +147,8 @@ final class WhoSql {
   private void compared(Operator is, List<Operand> operands) {
     switch (is) {
       case IS_EMPTY -> {}
-      case CONTAINS -> contains("locate(%s, v.words_key) > 0", operands.getFirst());
-      case STARTS_WITH -> contains("left(v.words_key, length(%1$s)) = %1$s", operands.getFirst());
+      case CONTAINS -> contains("> 0", operands.getFirst());
+      case STARTS_WITH -> contains("= 1", operands.getFirst());
       case EQUALS -> ordered("=", operands.getFirst());
       case LESS -> ordered("<", operands.getFirst());
       case AT_MOST -> ordered("<=", operands.getFirst());
@@ -161,17 +161,15 @@ final class WhoSql {
     }
   }
 
-  private void contains(String how, Operand what) {
+  /**
+   * @param place where it must stand in the text, from 1
+   */
+  private void contains(String place, Operand what) {
     switch (what) {
-      case Operand.Words words -> {
-        String[] parts = how.replace("%1$s", "%s").split("%s", -1);
-        where.add(" and " + parts[0]);
-        for (int i = 1; i < parts.length; i++) {
-          where.value(key(words)).add(parts[i]);
-        }
-      }
+      case Operand.Words words ->
+          where.add(" and locate(").value(key(words)).add(", v.words_key) " + place);
       case Operand.OtherField other ->
-          ofOther(other, " and " + how.replace("%1$s", "%s").replace("%s", "o.words_key"));
+          ofOther(other, " and locate(o.words_key, v.words_key) " + place);
       case Operand.Number number -> where.add(" and false");
       case Operand.Date date -> where.add(" and false");
       case Operand.Today today -> where.add(" and false");
@@ -283,21 +281,28 @@ final class WhoSql {
     if (within.isEmpty()) {
       return;
     }
+    if (within.get().unit().exact()) {
+      where.add(" and " + column + " >= ").value(at - within.get().exactSeconds());
+      return;
+    }
     where.add(" and (");
     for (int i = 0; i < zones.size(); i++) {
       where.add(i == 0 ? "p.zone = " : " or p.zone = ").value(zones.get(i).getId()).add(" and (");
-      List<Reach.Span> spans = Reach.to(at, within.get(), clocks.apply(zones.get(i)));
-      for (int n = 0; n < spans.size(); n++) {
-        where
-            .add(n == 0 ? "" : " or ")
-            .add(column + " between ")
-            .value(spans.get(n).from())
-            .add(" and ")
-            .value(spans.get(n).to());
-      }
+      among(column, Reach.to(at, within.get(), clocks.apply(zones.get(i))));
       where.add(")");
     }
     where.add(zones.isEmpty() ? "false)" : ")");
+  }
+
+  private void among(String column, List<Reach.Span> spans) {
+    for (int n = 0; n < spans.size(); n++) {
+      where
+          .add(n == 0 ? "" : " or ")
+          .add(column + " between ")
+          .value(spans.get(n).from())
+          .add(" and ")
+          .value(spans.get(n).to());
+    }
   }
 
   private void inZones(java.util.function.Predicate<ZoneId> fits) {

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.opentrellis.app.catalogue.Catalogues;
+import org.opentrellis.app.http.TypedText;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
@@ -16,7 +17,6 @@ import org.opentrellis.core.journey.MessageContent;
 import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.journey.NamesIn;
-import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.reading.KnownNames;
 import org.opentrellis.core.reading.Reader;
@@ -44,12 +44,7 @@ class Readings {
    *     is not understood is no problem in this sense
    */
   ReadingView read(long id, TypedSentence typed) {
-    if (typed.text().length() > LONGEST) {
-      throw wrong("/text", "A text has at most " + LONGEST + " characters.");
-    }
-    if (typed.caret() < 0 || typed.caret() > typed.text().length()) {
-      throw wrong("/caret", "The caret must be inside the sentence.");
-    }
+    TypedText.require(typed.text(), typed.caret(), LONGEST);
     Catalogue catalogue = catalogues.current();
     Journey journey = journeys.readIn("/journey", typed.journey());
     List<String> others =
@@ -105,9 +100,5 @@ class Readings {
                         message.content() instanceof MessageContent.Text ? "text" : "email",
                         message.name(),
                         other));
-  }
-
-  private static ProblemsFound wrong(String place, String sentence) {
-    return new ProblemsFound(List.of(new Problem("wrong-value", place, sentence)));
   }
 }

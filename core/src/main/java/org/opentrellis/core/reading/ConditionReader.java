@@ -47,19 +47,10 @@ final class ConditionReader {
   private final EvidenceReader evidence;
   private final RecordReader record;
   private final PastReader past;
-  private final boolean ofPeople;
   private int deep;
 
   ConditionReader(Cursor cursor, Scope scope) {
-    this(cursor, scope, false);
-  }
-
-  /**
-   * @param ofPeople whether people are meant outside of any journey, who have no emails of one
-   */
-  ConditionReader(Cursor cursor, Scope scope, boolean ofPeople) {
     this.cursor = cursor;
-    this.ofPeople = ofPeople;
     this.evidence = new EvidenceReader(cursor, scope);
     this.record = new RecordReader(cursor, scope);
     this.past = new PastReader(cursor, scope);
@@ -106,7 +97,7 @@ final class ConditionReader {
   }
 
   private Condition one() {
-    if (ofPeople) {
+    if (cursor.isOfPeople()) {
       cursor.could("are on list");
       cursor.could("have tag");
     } else {
@@ -150,7 +141,8 @@ final class ConditionReader {
 
   private Condition plain() {
     // What is asked of a journey's emails is understood everywhere, so that it can be refused.
-    @Nullable Condition about = ofPeople ? cursor.quietly(evidence::read) : evidence.read();
+    @Nullable Condition about =
+        cursor.isOfPeople() ? cursor.quietly(evidence::read) : evidence.read();
     if (about == null) {
       about = record.read();
     }

@@ -29,7 +29,6 @@ final class Cursor {
   private final String given;
   private final Expectations expected = new Expectations();
 
-  /** Whether the text says which people are meant, and nothing of a journey. */
   private final boolean ofPeople;
 
   Cursor(String text) {
@@ -49,6 +48,11 @@ final class Cursor {
     this.text = new TypedText(plain);
     this.given = given;
     this.ofPeople = ofPeople;
+  }
+
+  /** Whether people are meant outside of any journey, who have no emails of one. */
+  boolean isOfPeople() {
+    return ofPeople;
   }
 
   /** The whole text as it was typed. */

@@ -94,7 +94,7 @@ public final class WhoReader {
   private ConditionReader ofRecord(Cursor cursor) {
     Scope scope =
         new Scope(library(), new Written(catalogue), known, journeys, List.of(), true, today);
-    return new ConditionReader(cursor, scope, true);
+    return new ConditionReader(cursor, scope);
   }
 
   /** A journey's emails, and how somebody came into it, are nothing that people have. */

@@ -126,7 +126,7 @@ class RecordTest {
   void whoHasGoneStaysGoneWhateverOthersAskFor(Mailing gone) {
     assertThat(gone.gone()).isTrue();
     for (Mailing asked : Mailing.values()) {
-      assertThat(gone.askedByOthers(asked).gone()).as(asked.words()).isTrue();
+      assertThat(gone.askedByOthers(asked).gone()).as(asked.name()).isTrue();
     }
   }
 
