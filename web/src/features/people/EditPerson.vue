@@ -114,18 +114,20 @@ function said(person: PersonView): string {
         Leave it as it is
       </button>
     </div>
-    <div v-for="field in PLAIN" :key="field.id">
-      <label class="label" :for="`edit-${field.id}`">{{ field.name }}</label>
-      <input
-        :id="`edit-${field.id}`"
-        ref="first"
-        v-model="given[field.id]"
-        class="field"
-        :aria-invalid="!!wrong[field.id]"
-      />
-      <p v-if="wrong[field.id]" class="mt-0.5 text-note text-clay" role="alert">
-        {{ wrong[field.id] }}
-      </p>
+    <div class="grid grid-cols-2 gap-2">
+      <div v-for="field in PLAIN" :key="field.id">
+        <label class="label" :for="`edit-${field.id}`">{{ field.name }}</label>
+        <input
+          :id="`edit-${field.id}`"
+          ref="first"
+          v-model="given[field.id]"
+          class="field"
+          :aria-invalid="!!wrong[field.id]"
+        />
+        <p v-if="wrong[field.id]" class="mt-0.5 text-note text-clay" role="alert">
+          {{ wrong[field.id] }}
+        </p>
+      </div>
     </div>
     <div v-for="kind in ['lists', 'tags'] as const" :key="kind">
       <label class="label" :for="`edit-${kind}`"

@@ -164,6 +164,10 @@ async function onTab(event: KeyboardEvent) {
       <template v-else-if="meant?.news.length"
         >Nobody has to do with the {{ meant.news.join(', the ') }} yet.</template
       >
+      <template v-else
+        >In the words of a journey’s conditions. <kbd>Tab</kbd> takes the first way to go
+        on.</template
+      >
     </p>
     <WaysToGoOn
       :id="list"

@@ -101,7 +101,7 @@ useTabTitle(() => 'People')
     <div class="flex min-h-0 flex-1 gap-3">
       <section
         v-if="newest && people.length"
-        class="panel flex min-h-0 min-w-0 flex-1 flex-col"
+        class="panel flex min-h-0 min-w-0 flex-1 flex-col overflow-hidden"
         aria-label="Those who are found"
       >
         <DataTable

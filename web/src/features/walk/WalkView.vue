@@ -84,7 +84,7 @@ useTabTitle(() => journey.value && `${journey.value.name}: walk`)
       </header>
       <Trouble v-if="failure" class="mx-3 mb-2" :text="failure" />
       <div
-        class="grid min-h-0 flex-1 grid-cols-[minmax(440px,36%)_1fr] grid-rows-[minmax(0,1.25fr)_minmax(0,1fr)] gap-3 px-3 pb-3"
+        class="grid min-h-0 flex-1 grid-cols-[minmax(390px,31%)_1fr] grid-rows-[minmax(0,1.25fr)_minmax(0,1fr)] gap-3 px-3 pb-3"
       >
         <section class="panel row-span-2 flex min-h-0 flex-col" aria-labelledby="walk">
           <div class="panel-head">
