@@ -97,3 +97,4 @@ export type Named = Schemas['Named']
 /** What a comparison is of. */
 export type ComparedBy = Omit<KeptComparison, 'id' | 'name' | 'lineUp'> &
   Partial<Pick<KeptComparison, 'lineUp'>>
+export type Suggestion = Schemas['Suggestion']

@@ -3,6 +3,7 @@ import { computed, nextTick, onMounted, ref, useId, useTemplateRef, watch } from
 import type { Completion } from '@/api/types'
 import { count, percent } from '@/ui/figures'
 import WaysToGoOn from '@/ui/WaysToGoOn.vue'
+import { offered, taken, useActive, type Way } from '@/ui/waysToGoOn'
 import { useWho } from './useWho'
 
 /**
@@ -19,7 +20,6 @@ const text = ref(sentence.value)
 const caret = ref(text.value.length)
 const focused = ref(false)
 const closed = ref(false)
-const active = ref(-1)
 const { last, trouble, read, readSoon } = useWho()
 
 const view = computed(() => (last.value?.text === text.value ? last.value.view : null))
@@ -38,22 +38,15 @@ const unfinished = computed(() => {
   return problem.from >= end || (caret.value >= end && begun)
 })
 const wrong = computed(() => (unclear.value && !unfinished.value ? unclear.value : null))
-const ways = computed<(Completion & { whole?: string })[]>(() =>
-  wrong.value?.offers.length
-    ? wrong.value.offers.map((one) => ({
-        text: one.says,
-        from: 0,
-        what: 'correction',
-        whole: one.text,
-      }))
-    : completions.value,
+const ways = computed<Way[]>(() =>
+  wrong.value?.offers.length ? offered(wrong.value.offers, 'correction') : completions.value,
 )
+const { active, move } = useActive(ways)
 const open = computed(
   () => focused.value && !closed.value && text.value !== '' && ways.value.length > 0,
 )
 
 onMounted(() => read(text.value, caret.value))
-watch(ways, () => (active.value = -1))
 watch(meant, (now) => now && (sentence.value = text.value))
 
 function onInput() {
@@ -67,23 +60,14 @@ function onCaret() {
   caret.value = field.value?.selectionStart ?? text.value.length
 }
 
-async function take(way: Completion & { whole?: string }) {
-  const rest = text.value.slice(caret.value)
-  const put = way.text + (rest.startsWith(' ') || /[\s(]$/.test(way.text) ? '' : ' ')
-  const at = way.whole?.length ?? way.from + put.length
-  text.value = way.whole ?? text.value.slice(0, way.from) + put + rest
+async function take(way: Way) {
+  const after = taken(way, text.value, caret.value)
+  text.value = after.text
   await nextTick()
   field.value?.focus()
-  field.value?.setSelectionRange(at, at)
+  field.value?.setSelectionRange(after.caret, after.caret)
   onCaret()
   await read(text.value, caret.value)
-}
-
-function move(by: number) {
-  if (!open.value) return
-  const many = ways.value.length
-  active.value = active.value < 0 && by < 0 ? many - 1 : active.value + by
-  if (active.value >= many) active.value = -1
 }
 
 function onEnter() {
@@ -139,8 +123,8 @@ async function onTab(event: KeyboardEvent) {
           @click="onCaret"
           @focus="focused = true"
           @blur="focused = false"
-          @keydown.down.prevent="move(1)"
-          @keydown.up.prevent="move(-1)"
+          @keydown.down.prevent="open && move(1)"
+          @keydown.up.prevent="open && move(-1)"
           @keydown.enter.prevent="onEnter"
           @keydown.tab="onTab"
           @keydown.esc="closed = true"

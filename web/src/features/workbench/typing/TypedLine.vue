@@ -9,6 +9,7 @@ import { useLibrary } from '../useLibrary'
 import { follow, nextSlot, slotsOf, textOf, type Slot } from './slots'
 import { useReading } from './useReading'
 import WaysToGoOn from '@/ui/WaysToGoOn.vue'
+import { offered, taken, useActive, type Way } from '@/ui/waysToGoOn'
 
 /**
  * A line to type a sentence into. The server reads it while it is typed: below it stands how it was
@@ -25,11 +26,6 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ understood: [result: UnderstoodView]; cancel: [] }>()
 
-interface Way extends Completion {
-  /** The whole text once it is taken, if it does not only go on at the caret. */
-  whole?: string
-}
-
 const store = useJourneyStore()
 const { writeMessages, messages: library } = useLibrary()
 const { journey, view } = storeToRefs(store)
@@ -43,7 +39,6 @@ const caret = ref(begun.length)
 const slots = ref<Slot[]>(props.replaced ? slotsOf(props.replaced) : [])
 const focused = ref(false)
 const closed = ref(false)
-const active = ref(-1)
 const busy = ref(false)
 const failure = ref<string | null>(null)
 
@@ -64,9 +59,9 @@ const completions = computed<Completion[]>(() => {
 /** What a key takes: an answer to a question, a correction, or a way to go on. */
 const ways = computed<Way[]>(() => {
   if (!refused.value || unfinished.value) return completions.value
-  const what = refused.value.asks ? 'answer' : 'correction'
-  return refused.value.offers.map((one) => ({ text: one.says, from: 0, what, whole: one.text }))
+  return offered(refused.value.offers, refused.value.asks ? 'answer' : 'correction')
 })
+const { active, move } = useActive(ways)
 /** A sentence that only stops too early, or in the middle of a word, is not wrong yet. */
 const unfinished = computed(() => {
   const problem = refused.value
@@ -109,7 +104,6 @@ watch(
   () => props.row,
   () => (text.value ? ask() : forget()),
 )
-watch(ways, () => (active.value = -1))
 
 function ask() {
   void readSoon(text.value, caret.value)
@@ -150,20 +144,10 @@ async function choose(slot: Slot) {
 
 async function take(completion: Way) {
   const before = text.value
-  if (completion.whole !== undefined) {
-    text.value = completion.whole
-    slots.value = follow(slots.value, before, text.value)
-    const end = text.value.length
-    await choose({ from: end, to: end })
-    ask()
-    return
-  }
-  const rest = before.slice(caret.value)
-  const put = completion.text + (rest.startsWith(' ') || /[\s(]$/.test(completion.text) ? '' : ' ')
-  text.value = before.slice(0, completion.from) + put + rest
+  const after = taken(completion, before, caret.value)
+  text.value = after.text
   slots.value = follow(slots.value, before, text.value)
-  const at = completion.from + put.length
-  await choose({ from: at, to: at })
+  await choose({ from: after.caret, to: after.caret })
   ask()
 }
 
@@ -226,10 +210,7 @@ function moveActive(event: KeyboardEvent): boolean {
     closed.value = false
     return true
   }
-  const count = ways.value.length
-  const by = event.key === 'ArrowDown' ? 1 : -1
-  active.value = (active.value + by + count + 1) % (count + 1)
-  if (active.value === count) active.value = -1
+  move(event.key === 'ArrowDown' ? 1 : -1)
   return true
 }
 
