@@ -8,10 +8,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.TypedText;
 import org.opentrellis.app.journeys.Journeys;
+import org.opentrellis.app.names.RegisteredNames;
 import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Condition;
@@ -36,6 +38,7 @@ public class People {
   private static final int QUICK_DAYS = 400;
 
   private final PeopleMapper mapper;
+  private final ActMapper acts;
   private final RegisteredNames names;
   private final Catalogues catalogues;
   private final Journeys journeys;
@@ -43,11 +46,13 @@ public class People {
 
   People(
       PeopleMapper mapper,
+      ActMapper acts,
       RegisteredNames names,
       Catalogues catalogues,
       Journeys journeys,
       Clock clock) {
     this.mapper = mapper;
+    this.acts = acts;
     this.names = names;
     this.catalogues = catalogues;
     this.journeys = journeys;
@@ -62,7 +67,7 @@ public class People {
    */
   PeoplePage find(PeopleAsked asked) {
     Where where = where(condition(asked.find()));
-    String key = asked.search().isBlank() ? null : WhoSql.key(asked.search().strip());
+    String key = searched(asked.search());
     PersonRow last = asked.after() == null ? null : row(asked.after());
     List<PersonRow> rows =
         switch (asked.order()) {
@@ -74,12 +79,7 @@ public class People {
                   last == null ? 0 : last.id(),
                   PAGE + 1);
           case NEWEST ->
-              mapper.newest(
-                  where,
-                  key,
-                  last == null ? Long.MAX_VALUE : last.cameAt(),
-                  last == null ? Long.MAX_VALUE : last.id(),
-                  PAGE + 1);
+              mapper.newest(where, key, last == null ? Long.MAX_VALUE : last.id(), PAGE + 1);
         };
     List<PersonRow> page = rows.subList(0, Math.min(PAGE, rows.size()));
     return new PeoplePage(
@@ -88,6 +88,31 @@ public class People {
         mapper.countMailable(),
         lines(page),
         rows.size() > PAGE ? page.getLast().id() : null);
+  }
+
+  /** How a search is looked for; null for none. */
+  static @Nullable String searched(String typed) {
+    return typed.isBlank() ? null : WhoSql.key(typed.strip());
+  }
+
+  /**
+   * Those who are meant, as far as a sentence and a choice of them say.
+   *
+   * @throws ProblemsFound if the sentence is not understood
+   */
+  Where meant(Whom whom) {
+    Where where = where(condition(whom.find()));
+    return whom.chosen() == null ? where : where.add(" and " + among(whom.chosen()));
+  }
+
+  private static String among(List<Long> chosen) {
+    return chosen.isEmpty()
+        ? "false"
+        : chosen.stream().map(String::valueOf).collect(Collectors.joining(", ", "p.id in (", ")"));
+  }
+
+  long count(Where where, @Nullable String search) {
+    return mapper.count(where, search);
   }
 
   private List<PersonLine> lines(List<PersonRow> page) {
@@ -107,7 +132,12 @@ public class People {
    */
   PersonView view(long id) {
     PersonRow row = row(id);
-    return PersonView.of(row, mapper.labels(List.of(id)), mapper.fields(id), mapper.story(id));
+    return PersonView.of(
+        row,
+        mapper.labels(List.of(id)),
+        mapper.fields(id),
+        mapper.story(id),
+        acts.lastEdit(id).orElse(null));
   }
 
   private PersonRow row(long id) {

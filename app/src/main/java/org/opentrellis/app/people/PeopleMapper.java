@@ -2,7 +2,6 @@ package org.opentrellis.app.people;
 
 import java.util.List;
 import java.util.Optional;
-import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -25,7 +24,7 @@ interface PeopleMapper {
         or locate(#{search}, p.address_key) > 0)
       """;
 
-  @Select("select distinct zone from person")
+  @Select("select zone from person_zone order by zone")
   List<String> zones();
 
   @Select("select count(*) from person")
@@ -61,13 +60,11 @@ interface PeopleMapper {
           + " from person p where ${where.sql} and "
           + SEARCHED
           + """
-          and (p.came_at < #{cameAt} or p.came_at = #{cameAt} and p.id < #{id})
-          order by p.came_at desc, p.id desc limit #{most}
+          and p.id < #{id} order by p.id desc limit #{most}
           """)
   List<PersonRow> newest(
       @Param("where") Where where,
       @Param("search") @Nullable String search,
-      @Param("cameAt") long cameAt,
       @Param("id") long id,
       @Param("most") int most);
 
@@ -83,7 +80,7 @@ interface PeopleMapper {
   @Select(
       """
       <script>
-      select l.person_id, n.kind, n.name, l.since, l.how
+      select l.person_id, n.kind, n.name, l.since, l.how, l.until
       from person_label l join registered_name n on n.id = l.name_id
       where l.until is null and l.person_id in
         <foreach collection="people" item="one" open="(" separator="," close=")">#{one}</foreach>
@@ -91,6 +88,15 @@ interface PeopleMapper {
       </script>
       """)
   List<LabelRow> labels(@Param("people") List<Long> people);
+
+  /** One that somebody has carried, or been on, and does not any more. */
+  @Select(
+      """
+      select l.person_id, n.kind, n.name, l.since, l.how, l.until
+      from person_label l join registered_name n on n.id = l.name_id
+      where l.person_id = #{person} and l.name_id = #{name}
+      """)
+  Optional<LabelRow> earlierLabel(long person, long name);
 
   @Select(
       """
@@ -121,27 +127,11 @@ interface PeopleMapper {
       @Param("nameKey") String nameKey);
 
   /** Returns 0 when somebody else has changed them since. */
-  @Update(
-      """
-      update person set first_name = #{row.firstName}, last_name = #{row.lastName},
-        phone = #{row.phone}, zone = #{row.zone}, name_key = #{nameKey}, version = version + 1
-      where id = #{row.id} and version = #{row.version}
-      """)
-  int update(@Param("row") PersonRow row, @Param("nameKey") String nameKey);
+  @Update("update person set version = version + 1 where id = #{id} and version = #{version}")
+  int take(long id, int version);
 
-  @Update(
-      """
-      merge into person_label (person_id, name_id, since, how, until) key (person_id, name_id)
-      values (#{person}, #{name}, #{since}, #{how}, null)
-      """)
-  void putLabel(long person, long name, long since, String how);
-
-  @Update(
-      "update person_label set until = #{until} where person_id = #{person} and name_id = #{name}")
-  void endLabel(long person, long name, long until);
-
-  @Delete("delete from person_field where person_id = #{person} and name_id = #{name}")
-  void clearField(long person, long name);
+  @Update("merge into person_zone (zone) key (zone) values (#{zone})")
+  void noteZone(String zone);
 
   @Insert(
       """
@@ -193,8 +183,8 @@ interface PeopleMapper {
 
   @Insert(
       """
-      insert into person_happening (person_id, at, kind, document)
-      values (#{person}, #{at}, #{kind}, #{document})
+      insert into person_happening (person_id, at, kind, document, act_id)
+      values (#{person}, #{at}, #{kind}, #{document}, #{act})
       """)
-  void insertHappening(long person, long at, String kind, String document);
+  void insertHappening(long person, long at, String kind, String document, @Nullable Long act);
 }

@@ -1,6 +1,7 @@
 package org.opentrellis.app.people;
 
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -11,6 +12,8 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.SaveLost;
+import org.opentrellis.app.names.NameKind;
+import org.opentrellis.app.names.RegisteredNames;
 import org.opentrellis.app.storage.AgainIfTaken;
 import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.ListName;
@@ -20,7 +23,6 @@ import org.opentrellis.core.journey.TagName;
 import org.opentrellis.core.people.EmailAddress;
 import org.opentrellis.core.people.Mailing;
 import org.opentrellis.core.problem.ProblemsFound;
-import org.opentrellis.core.sentence.Style;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -32,12 +34,22 @@ class PersonKeeping {
   private static final String BY_HAND = "by hand";
 
   private final PeopleMapper mapper;
+  private final ActMapper acts;
+  private final ChangeWriter writer;
   private final People people;
   private final RegisteredNames names;
   private final Clock clock;
 
-  PersonKeeping(PeopleMapper mapper, People people, RegisteredNames names, Clock clock) {
+  PersonKeeping(
+      PeopleMapper mapper,
+      ActMapper acts,
+      ChangeWriter writer,
+      People people,
+      RegisteredNames names,
+      Clock clock) {
     this.mapper = mapper;
+    this.acts = acts;
+    this.writer = writer;
     this.people = people;
     this.names = names;
     this.clock = clock;
@@ -73,19 +85,17 @@ class PersonKeeping {
     }
     given.requireRight();
     mapper.insert(row, row.addressKey(), row.nameKey());
+    mapper.noteZone(row.zone());
     long id = mapper.numberOf(row.addressKey()).orElseThrow();
-    happened(
+    mapper.insertHappening(
         id,
         now,
         "ADDED",
         agreed == null
             ? "Was added by hand; nothing may be sent before they agree."
-            : "Was added by hand; agreed to email: " + agreed + ".");
+            : "Was added by hand; agreed to email: " + agreed + ".",
+        null);
     return people.view(id);
-  }
-
-  private void happened(long id, long at, String kind, String sentence) {
-    mapper.insertHappening(id, at, kind, sentence);
   }
 
   /**
@@ -121,15 +131,14 @@ class PersonKeeping {
       given.read("/fields/" + i, () -> put(fields, value), null);
     }
     given.requireRight();
-    if (asked.version() != before.version() || mapper.update(after, after.nameKey()) == 0) {
+    if (mapper.take(id, asked.version()) == 0) {
       throw new SaveLost(
           "Somebody else has changed this person since you opened them.", people.view(id), asked);
     }
-    for (String sentence : before.differences(after)) {
-      happened(id, now, "CHANGED", sentence);
-    }
-    changeLabels(id, labels, now);
-    changeFields(id, fields, now);
+    List<ChangeRow> changes = new ArrayList<>(before.differences(after));
+    changes.addAll(labels(id, labels, now));
+    changes.addAll(fields(id, fields));
+    keep(changes, now);
     return people.view(id);
   }
 
@@ -139,29 +148,50 @@ class PersonKeeping {
     return null;
   }
 
-  private void changeLabels(long id, Set<Name> labels, long now) {
-    Set<Name> before = new LinkedHashSet<>();
-    mapper.labels(List.of(id)).forEach(row -> before.add(row.label()));
+  private void keep(List<ChangeRow> changes, long now) {
+    if (changes.isEmpty()) {
+      return;
+    }
+    ActMapper.NewKey key = new ActMapper.NewKey();
+    acts.insert(Act.begun(ActKind.EDIT, "Change by hand", now, 1).as(ActState.DONE), key);
+    writer.record(key.id(), changes);
+    writer.apply(changes);
+    writer.tell(key.id(), now, changes, BY_HAND);
+  }
+
+  private List<ChangeRow> labels(long id, Set<Name> labels, long now) {
+    List<ChangeRow> changes = new ArrayList<>();
+    Map<Name, LabelRow> before = new LinkedHashMap<>();
+    mapper.labels(List.of(id)).forEach(row -> before.put(row.label(), row));
     for (Name label : labels) {
-      if (!before.contains(label)) {
-        mapper.putLabel(id, names.number(label), now, BY_HAND);
-        happened(id, now, "LABELLED", said(label, "Was put on list %s", "Was tagged %s"));
+      if (!before.containsKey(label)) {
+        long number = names.number(label);
+        Side earlier = mapper.earlierLabel(id, number).map(LabelRow::side).orElse(Side.NONE);
+        changes.add(label(id, label, earlier, new Side(null, BY_HAND, now, null)));
       }
     }
-    for (Name label : before) {
-      if (!labels.contains(label)) {
-        mapper.endLabel(id, names.number(label), now);
-        happened(id, now, "UNLABELLED", said(label, "Was taken off list %s", "Lost the tag %s"));
-      }
-    }
+    before.forEach(
+        (label, row) -> {
+          if (!labels.contains(label)) {
+            changes.add(label(id, label, row.side(), new Side(null, row.how(), row.since(), now)));
+          }
+        });
+    return changes;
   }
 
-  private static String said(Name label, String ofList, String ofTag) {
-    return (label instanceof ListName ? ofList : ofTag).formatted(Style.quoted(label.value()))
-        + ", by hand.";
+  private ChangeRow label(long id, Name label, Side before, Side after) {
+    return ChangeRow.of(
+        id,
+        What.LABEL,
+        names.number(label),
+        NameKind.of(label).orElseThrow(),
+        label.value(),
+        before,
+        after);
   }
 
-  private void changeFields(long id, Map<FieldName, Optional<Operand>> fields, long now) {
+  private List<ChangeRow> fields(long id, Map<FieldName, Optional<Operand>> fields) {
+    List<ChangeRow> changes = new ArrayList<>();
     Map<String, ValueRow> before = new LinkedHashMap<>();
     mapper.fields(id).forEach(row -> before.put(row.name(), row));
     fields.forEach(
@@ -171,21 +201,16 @@ class PersonKeeping {
           if (Objects.equals(had, has) || had != null && has != null && had.says(has)) {
             return;
           }
-          mapper.clearField(id, names.number(field));
-          value.ifPresent(
-              one -> {
-                ValueRow row = ValueRow.of(field.value(), one);
-                mapper.insertField(id, names.number(field, one), row, row.wordsKey());
-              });
-          happened(id, now, "FIELD_CHANGED", said(field, had, has));
+          changes.add(
+              ChangeRow.of(
+                  id,
+                  What.FIELD,
+                  value.map(one -> names.number(field, one)).orElseGet(() -> names.number(field)),
+                  NameKind.FIELD,
+                  field.value(),
+                  Side.of(had == null ? null : had.coded()),
+                  Side.of(has == null ? null : has.coded())));
         });
-  }
-
-  private static String said(FieldName field, @Nullable ValueRow had, @Nullable ValueRow has) {
-    String what = "Field " + Style.quoted(field.value());
-    String before = had == null ? "" : " (before: %s)".formatted(had.shown());
-    return has == null
-        ? "%s was cleared%s, by hand.".formatted(what, before)
-        : "%s was set to %s%s, by hand.".formatted(what, has.shown(), before);
+    return changes;
   }
 }

@@ -2,6 +2,7 @@ package org.opentrellis.app.people;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.names.NameKind;
 import org.opentrellis.core.people.Mailing;
 
 /**

@@ -1,8 +1,8 @@
 package org.opentrellis.app.people;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.people.Mailing;
 
@@ -43,26 +43,19 @@ record PersonRow(
         version);
   }
 
-  /** What is different in another form of them, in sentences. */
-  List<String> differences(PersonRow other) {
-    List<String> said = new ArrayList<>();
-    said(said, "First name", firstName, other.firstName);
-    said(said, "Last name", lastName, other.lastName);
-    said(said, "Phone", phone, other.phone);
-    said(said, "Time zone", zone, other.zone);
-    return said;
+  /** What is different in another form of them. */
+  List<ChangeRow> differences(PersonRow other) {
+    return Stream.of(
+            change(What.FIRST_NAME, firstName, other.firstName),
+            change(What.LAST_NAME, lastName, other.lastName),
+            change(What.PHONE, phone, other.phone),
+            change(What.ZONE, zone, other.zone))
+        .filter(one -> !Objects.equals(one.beforeValue(), one.afterValue()))
+        .toList();
   }
 
-  private static void said(
-      List<String> all, String what, @Nullable String before, @Nullable String after) {
-    if (!Objects.equals(before, after)) {
-      all.add(
-          "%s was %s%s, by hand."
-              .formatted(
-                  what,
-                  after == null ? "cleared" : "set to " + after,
-                  before == null ? "" : " (before: " + before + ")"));
-    }
+  private ChangeRow change(What what, @Nullable String before, @Nullable String after) {
+    return ChangeRow.of(id, what, Side.of(before), Side.of(after));
   }
 
   /** As they are sorted and searched. */

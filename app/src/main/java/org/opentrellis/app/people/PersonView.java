@@ -2,6 +2,7 @@ package org.opentrellis.app.people;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.names.NameKind;
 import org.opentrellis.core.people.Mailing;
 
 /**
@@ -10,6 +11,7 @@ import org.opentrellis.core.people.Mailing;
  * @param mailingWords the words that were agreed to, if they are known
  * @param labels the lists that they are on and the tags that they carry
  * @param story what happened to them, the last first
+ * @param lastEdit the act by which they were changed by hand last, which can be taken back
  */
 record PersonView(
     long id,
@@ -28,7 +30,8 @@ record PersonView(
     long cameAt,
     List<Label> labels,
     List<Value> fields,
-    List<Happened> story) {
+    List<Happened> story,
+    @Nullable Long lastEdit) {
 
   /**
    * @param how what brought them there
@@ -40,7 +43,11 @@ record PersonView(
   record Happened(long at, String sentence) {}
 
   static PersonView of(
-      PersonRow row, List<LabelRow> labels, List<ValueRow> fields, List<StoryRow> story) {
+      PersonRow row,
+      List<LabelRow> labels,
+      List<ValueRow> fields,
+      List<StoryRow> story,
+      @Nullable Long lastEdit) {
     return new PersonView(
         row.id(),
         row.version(),
@@ -60,6 +67,7 @@ record PersonView(
             .map(one -> new Label(one.kind(), one.name(), one.since(), one.how()))
             .toList(),
         fields.stream().map(one -> new Value(one.name(), one.shown())).toList(),
-        story.stream().map(one -> new Happened(one.at(), one.document())).toList());
+        story.stream().map(one -> new Happened(one.at(), one.document())).toList(),
+        lastEdit);
   }
 }

@@ -23,6 +23,25 @@ record ValueRow(
     };
   }
 
+  /** As {@link #coded} gave it. */
+  static ValueRow decoded(String name, String coded) {
+    String value = coded.substring(1);
+    return switch (coded.charAt(0)) {
+      case 'W' -> new ValueRow(name, value, null, null);
+      case 'N' -> new ValueRow(name, null, Double.valueOf(value), null);
+      case 'D' -> new ValueRow(name, null, null, LocalDate.parse(value));
+      default -> throw new IllegalArgumentException("no coded value: " + coded);
+    };
+  }
+
+  /** As one text, with its type in front; SQL says the same ({@link ActMapper#CODED}). */
+  String coded() {
+    if (words != null) {
+      return "W" + words;
+    }
+    return dated == null ? "N" + number : "D" + dated;
+  }
+
   /** How a text is compared; null if it is none. */
   @Nullable String wordsKey() {
     return words == null ? null : WhoSql.key(words);

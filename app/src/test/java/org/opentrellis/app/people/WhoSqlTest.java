@@ -14,6 +14,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.opentrellis.app.RunningApplication;
+import org.opentrellis.app.names.RegisteredNames;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.machine.Onlooker;
@@ -75,6 +76,7 @@ class WhoSqlTest {
             n,
             1);
     mapper.insert(row, row.addressKey(), row.nameKey());
+    mapper.noteZone(row.zone());
     long id = mapper.numberOf(row.addressKey()).orElseThrow();
     for (Name label : state.hadLabels()) {
       Long until = state.labels().contains(label) ? null : RandomPeople.NOW - 5;

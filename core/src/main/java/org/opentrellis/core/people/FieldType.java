@@ -41,6 +41,17 @@ public enum FieldType {
     return TEXT;
   }
 
+  /** What kind of value this is, as {@link #of(String)} would say of what was typed. */
+  public static FieldType of(Operand value) {
+    return switch (value) {
+      case Operand.Words words -> of(words.text()) == YES_NO ? YES_NO : TEXT;
+      case Operand.Number number -> NUMBER;
+      case Operand.Date date -> DATE;
+      case Operand.Today today -> throw new IllegalArgumentException("no value: " + today);
+      case Operand.OtherField other -> throw new IllegalArgumentException("no value: " + other);
+    };
+  }
+
   /**
    * A value as it is typed: dates as 2027-05-02, numbers with a point.
    *

@@ -1,4 +1,4 @@
-package org.opentrellis.app.people;
+package org.opentrellis.app.names;
 
 import java.util.List;
 import java.util.Optional;

@@ -1,4 +1,4 @@
-package org.opentrellis.app.people;
+package org.opentrellis.app.names;
 
 import java.util.List;
 import java.util.Map;
@@ -27,12 +27,12 @@ public class RegisteredNames {
   }
 
   /** The number of a name that is there. */
-  Optional<Long> find(Name name) {
+  public Optional<Long> find(Name name) {
     return NameKind.of(name).flatMap(kind -> mapper.find(kind, name.value()));
   }
 
   /** All names by the simple names of their types, as {@link KnownNames} has them. */
-  Map<String, List<String>> byKind() {
+  public Map<String, List<String>> byKind() {
     return mapper.all().stream()
         .collect(
             Collectors.groupingBy(
@@ -66,7 +66,7 @@ public class RegisteredNames {
    * @return empty if nothing is typed
    * @throws Refused if the field holds other values
    */
-  Optional<Operand> read(FieldName field, String typed) {
+  public Optional<Operand> read(FieldName field, String typed) {
     FieldRow row = mapper.field(field.value()).orElse(new FieldRow(null, null));
     FieldType type = row.fieldType() == null ? FieldType.of(typed) : row.fieldType();
     try {
@@ -80,10 +80,10 @@ public class RegisteredNames {
   }
 
   /** The number of a field that is filled in, which has a type from then on. */
-  long number(FieldName field, Operand value) {
+  public long number(FieldName field, Operand value) {
     long number = number(field);
     if (mapper.field(field.value()).map(FieldRow::fieldType).isEmpty()) {
-      mapper.giveType(number, FieldType.of(ValueRow.of(field.value(), value).shown()));
+      mapper.giveType(number, FieldType.of(value));
     }
     return number;
   }

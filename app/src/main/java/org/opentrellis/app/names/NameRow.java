@@ -1,4 +1,4 @@
-package org.opentrellis.app.people;
+package org.opentrellis.app.names;
 
 /** A registered name. */
 record NameRow(NameKind kind, String name) {}

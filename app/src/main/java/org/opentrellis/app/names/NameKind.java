@@ -1,4 +1,4 @@
-package org.opentrellis.app.people;
+package org.opentrellis.app.names;
 
 import java.util.Optional;
 import org.opentrellis.core.journey.AttributeName;
@@ -18,7 +18,7 @@ import org.opentrellis.core.journey.StrandId;
 import org.opentrellis.core.journey.TagName;
 
 /** The kinds of names that an account has a register of. */
-enum NameKind {
+public enum NameKind {
   TAG(TagName.class),
   LIST(ListName.class),
   FIELD(FieldName.class),
@@ -34,12 +34,12 @@ enum NameKind {
   }
 
   /** What such a name is in the core. */
-  Class<? extends Name> type() {
+  public Class<? extends Name> type() {
     return type;
   }
 
   /** Empty for names that stand elsewhere, with what they are the names of. */
-  static Optional<NameKind> of(Name name) {
+  public static Optional<NameKind> of(Name name) {
     return Optional.ofNullable(
         switch (name) {
           case TagName tag -> TAG;

@@ -1,0 +1,206 @@
+package org.opentrellis.app.people;
+
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.http.NotFound;
+import org.opentrellis.app.http.Refusal;
+import org.opentrellis.app.names.RegisteredNames;
+import org.opentrellis.core.journey.FieldName;
+import org.opentrellis.core.journey.ListName;
+import org.opentrellis.core.journey.Name;
+import org.opentrellis.core.journey.Operand;
+import org.opentrellis.core.journey.TagName;
+import org.opentrellis.core.problem.Problem;
+import org.opentrellis.core.problem.ProblemsFound;
+import org.opentrellis.core.problem.Refused;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Does things to many people: says first what that would be, and takes it back. */
+@Service
+class Acts {
+  /** So many of the past are shown. */
+  private static final int SHOWN = 20;
+
+  /** What is done after so long is answered as done. */
+  private static final long A_MOMENT_MILLIS = 1_500;
+
+  private final ActMapper mapper;
+  private final ActRunner runner;
+  private final People people;
+  private final RegisteredNames names;
+  private final TransactionTemplate transaction;
+  private final Clock clock;
+
+  Acts(
+      ActMapper mapper,
+      ActRunner runner,
+      People people,
+      RegisteredNames names,
+      TransactionTemplate transaction,
+      Clock clock) {
+    this.mapper = mapper;
+    this.runner = runner;
+    this.people = people;
+    this.names = names;
+    this.transaction = transaction;
+    this.clock = clock;
+  }
+
+  /**
+   * What would happen.
+   *
+   * @throws ProblemsFound if it cannot be done
+   */
+  ManyPreview preview(ManyOrder order) {
+    Where where = people.meant(order.people());
+    String search = People.searched(order.people().search());
+    long found = people.count(where, search);
+    long changing = changing(order, where, search, found);
+    return new ManyPreview(found, changing, ActWords.would(order, found, changing));
+  }
+
+  /** A name that is not there yet changes everybody who gets it, and nobody who would lose it. */
+  private long changing(ManyOrder order, Where where, @Nullable String search, long found) {
+    Optional<String> value = value(order);
+    if (order.change() == ManyChange.STOP_MAILING) {
+      return mapper.countMailed(where, search);
+    }
+    Optional<Long> number = names.find(name(order));
+    return switch (order.change()) {
+      case TAG, PUT_ON_LIST ->
+          number.map(one -> mapper.countUnlabelled(where, search, one)).orElse(found);
+      case UNTAG, TAKE_OFF_LIST ->
+          number.map(one -> mapper.countLabelled(where, search, one)).orElse(0L);
+      case SET_FIELD ->
+          number
+              .map(one -> mapper.countOtherValue(where, search, one, value.orElseThrow()))
+              .orElse(found);
+      case CLEAR_FIELD ->
+          number.map(one -> mapper.countOtherValue(where, search, one, null)).orElse(0L);
+      case STOP_MAILING -> throw new IllegalStateException("has no name");
+    };
+  }
+
+  /**
+   * Begins it; it is done, or goes on behind the caller.
+   *
+   * @throws ProblemsFound if it cannot be done
+   */
+  ActView begin(ManyOrder order) {
+    long id = transaction.execute(status -> lay(order));
+    runner.beginAndWait(id, A_MOMENT_MILLIS);
+    return view(id);
+  }
+
+  private long lay(ManyOrder order) {
+    Where where = people.meant(order.people());
+    Optional<Operand> value = operand(order);
+    Long number = order.change() == ManyChange.STOP_MAILING ? null : number(order, value);
+    Act act =
+        new Act(
+            0,
+            ActKind.MANY,
+            ActWords.says(order),
+            clock.instant().getEpochSecond(),
+            ActState.UNDER_WAY,
+            0,
+            0,
+            0,
+            0,
+            0,
+            order.change(),
+            number,
+            value.map(one -> ValueRow.of("", one).coded()).orElse(null));
+    ActMapper.NewKey key = new ActMapper.NewKey();
+    mapper.insert(act, key);
+    mapper.setSize(
+        key.id(), mapper.fill(key.id(), where, People.searched(order.people().search())));
+    return key.id();
+  }
+
+  private long number(ManyOrder order, Optional<Operand> value) {
+    Name name = name(order);
+    return name instanceof FieldName field && value.isPresent()
+        ? names.number(field, value.get())
+        : names.number(name);
+  }
+
+  private static Name name(ManyOrder order) {
+    String name = order.name() == null ? "" : order.name();
+    try {
+      return switch (order.change()) {
+        case TAG, UNTAG -> new TagName(name);
+        case PUT_ON_LIST, TAKE_OFF_LIST -> new ListName(name);
+        case SET_FIELD, CLEAR_FIELD -> new FieldName(name);
+        case STOP_MAILING -> throw new IllegalStateException("has no name");
+      };
+    } catch (Refused refused) {
+      throw ProblemsFound.refused("/name", refused);
+    }
+  }
+
+  private Optional<String> value(ManyOrder order) {
+    return operand(order).map(one -> ValueRow.of("", one).coded());
+  }
+
+  private Optional<Operand> operand(ManyOrder order) {
+    if (order.change() != ManyChange.SET_FIELD) {
+      return Optional.empty();
+    }
+    try {
+      String typed = order.value() == null ? "" : order.value();
+      Optional<Operand> value = names.read((FieldName) name(order), typed);
+      if (value.isPresent()) {
+        return value;
+      }
+    } catch (Refused refused) {
+      throw ProblemsFound.refused("/value", refused);
+    }
+    throw new ProblemsFound(
+        List.of(new Problem("required", "/value", "Say what the field is set to.")));
+  }
+
+  /** The newest first. */
+  List<ActView> newest() {
+    return mapper.newest(SHOWN).stream()
+        .map(act -> ActView.of(act, runner.failure(act.id())))
+        .toList();
+  }
+
+  /**
+   * @throws NotFound if there is none
+   */
+  ActView view(long id) {
+    return ActView.of(find(id), runner.failure(id));
+  }
+
+  private Act find(long id) {
+    return mapper.find(id).orElseThrow(() -> NotFound.of("change of people", id));
+  }
+
+  /**
+   * Takes it back, also while it is under way. What somebody has changed since stays.
+   *
+   * @throws Refusal if it was taken back already
+   */
+  ActView takeBack(long id) {
+    Act act = find(id);
+    if (act.state() == ActState.TAKEN_BACK) {
+      throw new Refusal(HttpStatus.CONFLICT, "taken-back", "It was taken back already.", null);
+    }
+    transaction.executeWithoutResult(status -> mapper.move(act.turned(), act.state()));
+    runner.beginAndWait(id, A_MOMENT_MILLIS);
+    return view(id);
+  }
+
+  /** Goes on with one that something was in the way of. */
+  ActView goOn(long id) {
+    find(id);
+    runner.beginAndWait(id, A_MOMENT_MILLIS);
+    return view(id);
+  }
+}
