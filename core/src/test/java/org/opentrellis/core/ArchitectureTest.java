@@ -74,6 +74,7 @@ class ArchitectureTest {
                   "report",
                   "compare")),
           Map.entry("people", Set.of("journey", "problem")),
+          Map.entry("intake", Set.of("people", "journey", "problem")),
           Map.entry("sentence", Set.of("journey", "calendar")),
           Map.entry("arrange", Set.of("journey", "calendar", "sentence", "problem")),
           Map.entry("reading", Set.of("journey", "calendar", "sentence", "problem")),

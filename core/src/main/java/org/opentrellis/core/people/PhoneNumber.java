@@ -4,6 +4,7 @@ import com.google.i18n.phonenumbers.NumberParseException;
 import com.google.i18n.phonenumbers.PhoneNumberUtil;
 import com.google.i18n.phonenumbers.PhoneNumberUtil.PhoneNumberFormat;
 import com.google.i18n.phonenumbers.Phonenumber;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.problem.Refused;
 
 /**
@@ -14,7 +15,21 @@ import org.opentrellis.core.problem.Refused;
  */
 public record PhoneNumber(String value) {
   public PhoneNumber {
-    value = checked(value);
+    value = checked(value, null);
+  }
+
+  /**
+   * A number that may be written as people write it within a country.
+   *
+   * @param country two letters (ISO 3166), such as "NO"
+   */
+  public static PhoneNumber in(String country, String typed) {
+    return new PhoneNumber(checked(typed, country));
+  }
+
+  /** Whether there is such a country: two letters, as ISO 3166 has them. */
+  public static boolean knows(String country) {
+    return PhoneNumberUtil.getInstance().getSupportedRegions().contains(country);
   }
 
   @Override
@@ -22,10 +37,10 @@ public record PhoneNumber(String value) {
     return value;
   }
 
-  private static String checked(String typed) {
+  private static String checked(String typed, @Nullable String country) {
     PhoneNumberUtil numbers = PhoneNumberUtil.getInstance();
     try {
-      Phonenumber.PhoneNumber number = numbers.parse(typed, null);
+      Phonenumber.PhoneNumber number = numbers.parse(typed, country);
       if (!numbers.isPossibleNumber(number)) {
         throw refused("this is no number of its country: it has too few digits or too many");
       }
