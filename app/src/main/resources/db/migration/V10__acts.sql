@@ -17,6 +17,9 @@ create table act (
   -- somebody has changed them meanwhile.
   changed bigint default 0 not null,
   stayed bigint default 0 not null,
+  -- Of a table: how many people it added, how many rows were refused.
+  added bigint default 0 not null,
+  refused bigint default 0 not null,
   -- Of what is done to many: which change, of which name, to which value.
   change varchar(20),
   name_id bigint references registered_name (id),
@@ -65,3 +68,44 @@ insert into person_zone (zone) select distinct zone from person;
 -- Numbers are taken a thousand at a time; after a crash some are left out.
 alter table person alter column id set cache 1000;
 alter table person_happening alter column id set cache 1000;
+
+-- The act that brought somebody, if one did.
+alter table person add column added_in bigint references act (id);
+
+-- A table that is brought in: the file as long as it is needed, how it is read, what came of it.
+create table people_table (
+  id bigint generated always as identity primary key,
+  act_id bigint references act (id) on delete cascade,
+  name varchar(120) not null,
+  at bigint not null,
+  content blob,
+  encoding varchar(20) not null,
+  delimiter varchar(1) not null,
+  header boolean not null,
+  -- What its columns mean, what holds for all its people; JSON.
+  terms varchar(60000),
+  -- The numbers of those it added lie between these.
+  first_added bigint,
+  last_added bigint
+);
+
+-- Rows that were not taken, as they were, with the reason.
+create table refused_row (
+  table_id bigint not null references people_table (id) on delete cascade,
+  row_number bigint not null,
+  line bigint not null,
+  why varchar(4000) not null,
+  cells clob not null,
+  primary key (table_id, row_number)
+);
+
+-- Fingerprints of addresses that were forgotten; from them nobody can be found again.
+create table forgotten (
+  fingerprint varchar(44) primary key,
+  at bigint not null
+);
+-- The key they are made with.
+create table fingerprint_key (
+  only_one int default 1 primary key check (only_one = 1),
+  secret varchar(44) not null
+);

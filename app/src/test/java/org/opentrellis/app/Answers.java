@@ -51,6 +51,22 @@ public final class Answers {
     return send("DELETE", path, "");
   }
 
+  /** Hands a table in as it is written. */
+  public Answer postCsv(String path, byte[] table) {
+    return send(
+        HttpRequest.newBuilder(URI.create(address + path))
+            .header("Content-Type", "text/csv")
+            .POST(HttpRequest.BodyPublishers.ofByteArray(table)));
+  }
+
+  /** A file that is asked for with a body. */
+  public String textOf(String path, String body) {
+    return body(HttpRequest.newBuilder(URI.create(address + path))
+            .header("Content-Type", "application/json")
+            .POST(HttpRequest.BodyPublishers.ofString(body)))
+        .body();
+  }
+
   /** An answer that is no JSON. */
   public String text(String path) {
     return body(HttpRequest.newBuilder(URI.create(address + path)).GET()).body();

@@ -116,6 +116,14 @@ public final class RunningApplication implements BeforeAllCallback, AfterAllCall
     return answers().text(path);
   }
 
+  public Answers.Answer postCsv(String path, byte[] table) {
+    return answers().postCsv(path, table);
+  }
+
+  public String textOf(String path, String body) {
+    return answers().textOf(path, body);
+  }
+
   private Answers answers() {
     return Objects.requireNonNull(answers);
   }

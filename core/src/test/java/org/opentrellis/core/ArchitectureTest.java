@@ -65,6 +65,7 @@ class ArchitectureTest {
           Map.entry(
               "export",
               Set.of(
+                  "intake",
                   "dryrun",
                   "machine",
                   "walk",

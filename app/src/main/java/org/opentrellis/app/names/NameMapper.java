@@ -20,6 +20,9 @@ interface NameMapper {
   @Select("select field_type, choices from registered_name where kind = 'FIELD' and name = #{name}")
   Optional<FieldRow> field(String name);
 
+  @Select("select name, field_type, choices from registered_name where kind = 'FIELD'")
+  List<NamedField> fields();
+
   @Update("update registered_name set field_type = #{type} where id = #{id}")
   void giveType(long id, FieldType type);
 

@@ -88,6 +88,28 @@ public class RegisteredNames {
     return number;
   }
 
+  public List<NamedField> fields() {
+    return mapper.fields();
+  }
+
+  /**
+   * The number of a field that is to hold values of a type; it is made if it is not there.
+   *
+   * @throws Refused if it holds values of another type
+   */
+  public long number(FieldName field, FieldType type) {
+    long number = number(field);
+    FieldType had = mapper.field(field.value()).map(FieldRow::fieldType).orElse(null);
+    if (had == null) {
+      mapper.giveType(number, type);
+    } else if (had != type) {
+      throw new Refused(
+          "field %s holds %s, not %s"
+              .formatted(Style.quoted(field.value()), had.words(), type.words()));
+    }
+    return number;
+  }
+
   /** Makes a product, or says of which category it is. */
   public long number(Product product) {
     long number = number(product.name());

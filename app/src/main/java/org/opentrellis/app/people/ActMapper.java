@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
 interface ActMapper {
   String COLUMNS =
       """
-      id, kind, says, at, state, size, done, place, changed, stayed, change, name_id, given
+      id, kind, says, at, state, size, done, place, changed, stayed, added, refused, change, name_id, given
       """;
 
   /** A field's value as one text, its type in front. */
@@ -86,7 +86,8 @@ interface ActMapper {
   @Update(
       """
       update act set state = #{act.state}, done = #{act.done}, place = #{act.place},
-        changed = #{act.changed}, stayed = #{act.stayed}
+        changed = #{act.changed}, stayed = #{act.stayed}, added = #{act.added},
+        refused = #{act.refused}
       where id = #{act.id} and state = #{from}
       """)
   int move(@Param("act") Act act, @Param("from") ActState from);

@@ -1,13 +1,13 @@
 package org.opentrellis.app.people;
 
 /** How far an act is. */
-enum ActState {
+public enum ActState {
   UNDER_WAY,
   DONE,
   GOING_BACK,
   TAKEN_BACK;
 
-  boolean isOver() {
+  public boolean isOver() {
     return this == DONE || this == TAKEN_BACK;
   }
 }

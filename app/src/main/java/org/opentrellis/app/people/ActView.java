@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
  * @param sentence how far it is, or what came of it
  * @param failure why it does not go on, if it does not
  */
-record ActView(
+public record ActView(
     long id,
     ActKind kind,
     String says,

@@ -63,16 +63,27 @@ final class ActWords {
     return count == 1 ? "one person" : count(count) + " people";
   }
 
+  private static String done(Act act) {
+    return switch (act.kind()) {
+      case EDIT, MANY -> "Done: %s changed.".formatted(people(act.changed()));
+      case TABLE -> {
+        long same = act.done() - act.added() - act.changed() - act.refused();
+        yield "%s new, %s known and changed, %s known and as they were, %s refused."
+            .formatted(count(act.added()), count(act.changed()), count(same), count(act.refused()));
+      }
+    };
+  }
+
   /** How far it is, or what came of it. */
   static String of(Act act) {
     return switch (act.state()) {
       case UNDER_WAY -> "%s of %s done.".formatted(count(act.done()), count(act.size()));
-      case DONE -> "Done: %s changed.".formatted(people(act.changed()));
+      case DONE -> done(act);
       case GOING_BACK -> "Being taken back: %s so far.".formatted(people(act.done()));
       case TAKEN_BACK ->
           act.stayed() == 0
               ? "Taken back."
-              : "Taken back; %s stayed, changed by somebody since."
+              : "Taken back; %s stayed, since something has happened to them."
                   .formatted(act.stayed() == 1 ? "one thing" : count(act.stayed()) + " things");
     };
   }

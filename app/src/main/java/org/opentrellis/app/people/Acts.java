@@ -21,7 +21,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /** Does things to many people: says first what that would be, and takes it back. */
 @Service
-class Acts {
+public class Acts {
   /** So many of the past are shown. */
   private static final int SHOWN = 20;
 
@@ -91,9 +91,7 @@ class Acts {
    * @throws ProblemsFound if it cannot be done
    */
   ActView begin(ManyOrder order) {
-    long id = transaction.execute(status -> lay(order));
-    runner.beginAndWait(id, A_MOMENT_MILLIS);
-    return view(id);
+    return carryOut(transaction.execute(status -> lay(order)));
   }
 
   private long lay(ManyOrder order) {
@@ -101,25 +99,17 @@ class Acts {
     Optional<Operand> value = operand(order);
     Long number = order.change() == ManyChange.STOP_MAILING ? null : number(order, value);
     Act act =
-        new Act(
-            0,
+        Act.begun(
             ActKind.MANY,
             ActWords.says(order),
             clock.instant().getEpochSecond(),
-            ActState.UNDER_WAY,
-            0,
-            0,
-            0,
-            0,
             0,
             order.change(),
             number,
             value.map(one -> ValueRow.of("", one).coded()).orElse(null));
-    ActMapper.NewKey key = new ActMapper.NewKey();
-    mapper.insert(act, key);
-    mapper.setSize(
-        key.id(), mapper.fill(key.id(), where, People.searched(order.people().search())));
-    return key.id();
+    long id = keep(act);
+    mapper.setSize(id, mapper.fill(id, where, People.searched(order.people().search())));
+    return id;
   }
 
   private long number(ManyOrder order, Optional<Operand> value) {
@@ -178,6 +168,19 @@ class Acts {
     return ActView.of(find(id), runner.failure(id));
   }
 
+  /** Keeps one that begins, within a transaction; {@link #carryOut} has it done afterwards. */
+  public long keep(Act act) {
+    ActMapper.NewKey key = new ActMapper.NewKey();
+    mapper.insert(act, key);
+    return key.id();
+  }
+
+  /** Has it done; it is over when this returns, or goes on behind the caller. */
+  public ActView carryOut(long id) {
+    runner.beginAndWait(id, A_MOMENT_MILLIS);
+    return view(id);
+  }
+
   private Act find(long id) {
     return mapper.find(id).orElseThrow(() -> NotFound.of("change of people", id));
   }
@@ -193,14 +196,11 @@ class Acts {
       throw new Refusal(HttpStatus.CONFLICT, "taken-back", "It was taken back already.", null);
     }
     transaction.executeWithoutResult(status -> mapper.move(act.turned(), act.state()));
-    runner.beginAndWait(id, A_MOMENT_MILLIS);
-    return view(id);
+    return carryOut(id);
   }
 
   /** Goes on with one that something was in the way of. */
   ActView goOn(long id) {
-    find(id);
-    runner.beginAndWait(id, A_MOMENT_MILLIS);
-    return view(id);
+    return carryOut(find(id).id());
   }
 }

@@ -118,8 +118,8 @@ interface ChangeMapper {
           + LONGS
           + ", cast(#{values"
           + TEXTS
-          + ") as c (id, value) on p.id = c.id"
-          + " when matched then update set ${what.column} = c.value")
+          + ") as c (id, given) on p.id = c.id"
+          + " when matched then update set ${what.column} = c.given")
   void setColumn(What what, Long[] persons, @Nullable String[] values);
 
   @Update(
@@ -142,6 +142,13 @@ interface ChangeMapper {
           + LONGS
           + ") as c (id) join person p on p.id = c.id")
   List<PersonRow> persons(Long[] persons);
+
+  /** Whoever else would change one of them waits. */
+  @Select(
+      "select p.id from person p where p.address_key in (select * from unnest(cast(#{addressKeys"
+          + TEXTS
+          + ")) for update")
+  List<Long> lock(String[] addressKeys);
 
   @Update(
       "merge into person p using unnest(cast(#{persons"

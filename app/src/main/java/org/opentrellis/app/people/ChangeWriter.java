@@ -65,6 +65,12 @@ class ChangeWriter {
     names(Stream.of(What.FIRST_NAME, What.LAST_NAME).flatMap(what -> ofWhat(parts, what)).toList());
   }
 
+  /** The same for labels and fields of people who have none yet. */
+  void applyNew(List<ChangeRow> carried) {
+    putLabels(only(carried, one -> one.what() == What.LABEL));
+    fillFields(only(carried, one -> one.what() == What.FIELD));
+  }
+
   private static Stream<ChangeRow> ofWhat(Map<What, List<ChangeRow>> parts, What what) {
     return parts.getOrDefault(what, List.of()).stream();
   }
@@ -83,7 +89,10 @@ class ChangeWriter {
     if (!gone.isEmpty()) {
       mapper.deleteLabels(longs(gone, ChangeRow::personId), longs(gone, ChangeRow::nameId));
     }
-    List<ChangeRow> put = only(rows, one -> one.afterSince() != null);
+    putLabels(only(rows, one -> one.afterSince() != null));
+  }
+
+  private void putLabels(List<ChangeRow> put) {
     if (!put.isEmpty()) {
       mapper.putLabels(
           longs(put, ChangeRow::personId),
@@ -96,7 +105,10 @@ class ChangeWriter {
 
   private void fields(List<ChangeRow> rows) {
     mapper.deleteFields(longs(rows, ChangeRow::personId), longs(rows, ChangeRow::nameId));
-    List<ChangeRow> filled = only(rows, one -> one.afterValue() != null);
+    fillFields(only(rows, one -> one.afterValue() != null));
+  }
+
+  private void fillFields(List<ChangeRow> filled) {
     if (filled.isEmpty()) {
       return;
     }

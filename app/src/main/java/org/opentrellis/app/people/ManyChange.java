@@ -1,7 +1,7 @@
 package org.opentrellis.app.people;
 
 /** What can be done to many people. */
-enum ManyChange {
+public enum ManyChange {
   TAG,
   UNTAG,
   PUT_ON_LIST,

@@ -78,7 +78,11 @@ class ManyWork implements ActWork {
     if (people.isEmpty()) {
       return act.as(ActState.TAKEN_BACK);
     }
-    long last = people.getLast();
+    return back(act, people.getLast()).further(people.size(), people.getLast(), 0, 0);
+  }
+
+  /** Takes back what was changed of people up to a number, and counts what stays. */
+  Act back(Act act, long last) {
     mapper.lock(
         new Where()
             .add("p.id > ")
@@ -94,6 +98,6 @@ class ManyWork implements ActWork {
     writer.tell(act.id(), now(), still, "taken back");
     writer.markChanged(still);
     long stayed = mapper.countChanges(act.id(), act.place(), last) - still.size();
-    return act.further(people.size(), last, 0, stayed);
+    return act.further(0, act.place(), 0, stayed);
   }
 }

@@ -2,6 +2,7 @@ package org.opentrellis.app.people;
 
 import java.util.List;
 import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -67,6 +68,48 @@ interface PeopleMapper {
       @Param("search") @Nullable String search,
       @Param("id") long id,
       @Param("most") int most);
+
+  /** As they came. */
+  @Select(
+      "select "
+          + COLUMNS
+          + " from person p where ${where.sql} and "
+          + SEARCHED
+          + " and p.id > #{after} order by p.id limit #{most}")
+  List<PersonRow> inOrder(
+      @Param("where") Where where,
+      @Param("search") @Nullable String search,
+      @Param("after") long after,
+      @Param("most") int most);
+
+  @Select(
+      """
+      select b.at, n.name as product, b.cents
+      from purchase b left join registered_name n on n.id = b.product_id
+      where b.person_id = #{person} order by b.id
+      """)
+  List<PersonFile.Order> purchases(long person);
+
+  @Select(
+      """
+      select c.at, c.emptied, n.name as product, c.cents
+      from cart_line c left join registered_name n on n.id = c.product_id
+      where c.person_id = #{person} order by c.id
+      """)
+  List<PersonFile.Cart> carts(long person);
+
+  @Select(
+      """
+      select e.at, n.name as event, s.attribute,
+        coalesce(s.words, cast(s.dated as varchar), cast(s.number as varchar)) as "value"
+      from person_event e join registered_name n on n.id = e.name_id
+        left join person_event_says s on s.event_id = e.id
+      where e.person_id = #{person} order by e.id, s.attribute
+      """)
+  List<PersonFile.Event> events(long person);
+
+  @Delete("delete from person where id = #{id}")
+  void delete(long id);
 
   @Select("select p.id from person p where ${where.sql} order by p.id")
   List<Long> ids(@Param("where") Where where);

@@ -23,6 +23,7 @@ import org.opentrellis.core.journey.TagName;
 import org.opentrellis.core.people.EmailAddress;
 import org.opentrellis.core.people.Mailing;
 import org.opentrellis.core.problem.ProblemsFound;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -38,6 +39,8 @@ class PersonKeeping {
   private final ChangeWriter writer;
   private final People people;
   private final RegisteredNames names;
+  private final Forgotten forgotten;
+  private final ApplicationEventPublisher events;
   private final Clock clock;
 
   PersonKeeping(
@@ -46,12 +49,16 @@ class PersonKeeping {
       ChangeWriter writer,
       People people,
       RegisteredNames names,
+      Forgotten forgotten,
+      ApplicationEventPublisher events,
       Clock clock) {
     this.mapper = mapper;
     this.acts = acts;
     this.writer = writer;
     this.people = people;
     this.names = names;
+    this.forgotten = forgotten;
+    this.events = events;
     this.clock = clock;
   }
 
@@ -83,6 +90,16 @@ class PersonKeeping {
     if (given.isRight() && mapper.numberOf(row.addressKey()).isPresent()) {
       given.problem("address-taken", "/address", "Somebody with this address is there already.");
     }
+    if (given.isRight() && !forgotten.among(List.of(address)).isEmpty()) {
+      if (agreed == null) {
+        given.problem(
+            "was-forgotten",
+            "/address",
+            "Somebody with this address asked to be forgotten. If they want to be back, note how you know.");
+      } else {
+        forgotten.release(address);
+      }
+    }
     given.requireRight();
     mapper.insert(row, row.addressKey(), row.nameKey());
     mapper.noteZone(row.zone());
@@ -96,6 +113,19 @@ class PersonKeeping {
             : "Was added by hand; agreed to email: " + agreed + ".",
         null);
     return people.view(id);
+  }
+
+  /**
+   * Forgets somebody for good: all that is known of them goes, and a fingerprint of the address
+   * keeps tables from bringing them back.
+   *
+   * @throws NotFound if there is nobody of that number
+   */
+  void forget(long id) {
+    PersonRow row = mapper.find(id).orElseThrow(() -> NotFound.of("person", id));
+    forgotten.note(row.address());
+    mapper.delete(id);
+    events.publishEvent(new PersonForgotten(row.address()));
   }
 
   /**

@@ -60,6 +60,10 @@ record PersonRow(
 
   /** As they are sorted and searched. */
   String nameKey() {
+    return nameKey(firstName, lastName);
+  }
+
+  static String nameKey(@Nullable String firstName, @Nullable String lastName) {
     String first = firstName == null ? "" : firstName;
     String last = lastName == null ? "" : lastName;
     return WhoSql.key((last + " " + first).strip());

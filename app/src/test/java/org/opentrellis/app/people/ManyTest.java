@@ -143,7 +143,7 @@ class ManyTest {
     edit(one, "[]", "[]", "[{\"field\": \"touched\", \"value\": \"second\"}]");
     JsonNode back = APP.post("/api/people-acts/" + act.get("id") + "/back", "{}").body();
     assertThat(back.get("sentence").asString())
-        .isEqualTo("Taken back; one thing stayed, changed by somebody since.");
+        .isEqualTo("Taken back; one thing stayed, since something has happened to them.");
     assertThat(person(one).get("fields").toString()).contains("second");
     assertThat(person(IDS.get(8)).get("fields").toString()).doesNotContain("touched");
     edit(one, "[]", "[]", "[{\"field\": \"touched\", \"value\": \"\"}]");

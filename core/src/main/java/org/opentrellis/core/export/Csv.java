@@ -6,6 +6,7 @@ import java.io.UncheckedIOException;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.intake.Formulas;
 
 /** A table as CSV (RFC 4180) with a header; an absent value is an empty field. */
 final class Csv {
@@ -23,7 +24,8 @@ final class Csv {
   Csv line(@Nullable Object... values) {
     Object[] safe = new Object[values.length];
     for (int i = 0; i < values.length; i++) {
-      safe[i] = values[i] == null ? "" : values[i] instanceof String s ? guarded(s) : values[i];
+      safe[i] =
+          values[i] == null ? "" : values[i] instanceof String s ? Formulas.guarded(s) : values[i];
     }
     try {
       printer.printRecord(safe);
@@ -31,11 +33,6 @@ final class Csv {
       throw new UncheckedIOException(impossible);
     }
     return this;
-  }
-
-  /** A spreadsheet takes what begins so for a formula. */
-  private static String guarded(String text) {
-    return !text.isEmpty() && "=+-@\t\r".indexOf(text.charAt(0)) >= 0 ? "'" + text : text;
   }
 
   @Override

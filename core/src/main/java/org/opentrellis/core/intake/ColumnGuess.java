@@ -11,7 +11,7 @@ import org.opentrellis.core.people.FieldType;
 
 /**
  * What a column seems to be, by its name and by what stands in it. What can be read in two ways is
- * not guessed: the plan lacks it, and {@link #asks} says so.
+ * not guessed: the plan lacks it, and {@link #asks} says so. Names in brackets are left out.
  *
  * @param asks what has to be said before the column can be read; null if nothing
  */
@@ -35,20 +35,24 @@ public record ColumnGuess(ColumnPlan plan, @Nullable String asks) {
    */
   public static ColumnGuess of(String head, List<String> cells, Map<String, FieldType> fields) {
     List<String> values = cells.stream().map(String::strip).filter(one -> !one.isEmpty()).toList();
+    if (head.isBlank() || head.strip().startsWith("(")) {
+      boolean addresses = head.isBlank() && mostlyAddresses(values);
+      return new ColumnGuess(ColumnPlan.of(addresses ? Use.ADDRESS : Use.LEFT_OUT), null);
+    }
     Optional<Use> named = named(head);
     if (named.isPresent()) {
       return new ColumnGuess(ColumnPlan.of(named.get()), null);
     }
-    if (!values.isEmpty()
-        && values.stream().filter(one -> one.contains("@")).count() * 2 > values.size()) {
+    if (mostlyAddresses(values)) {
       return new ColumnGuess(ColumnPlan.of(Use.ADDRESS), null);
-    }
-    if (head.isBlank()) {
-      return new ColumnGuess(ColumnPlan.of(Use.LEFT_OUT), null);
     }
     String field = head.strip();
     FieldType type = fields.get(field);
     return asField(field, type == null ? typeOf(values) : type, values);
+  }
+
+  private static boolean mostlyAddresses(List<String> values) {
+    return values.stream().filter(one -> one.contains("@")).count() * 2 > values.size();
   }
 
   private static Optional<Use> named(String head) {
@@ -101,7 +105,9 @@ public record ColumnGuess(ColumnPlan plan, @Nullable String asks) {
         .filter(mark -> Values.number(value, mark).isPresent());
   }
 
-  private static ColumnGuess dates(String field, List<String> values) {
+  /** What cannot be read either way is no reason to ask; its row is refused later. */
+  private static ColumnGuess dates(String field, List<String> cells) {
+    List<String> values = cells.stream().filter(one -> orders(one).findAny().isPresent()).toList();
     List<DateOrder> fitting =
         Arrays.stream(DateOrder.values())
             .filter(order -> values.stream().allMatch(one -> Values.date(one, order).isPresent()))
@@ -111,7 +117,7 @@ public record ColumnGuess(ColumnPlan plan, @Nullable String asks) {
             .allMatch(
                 one ->
                     fitting.stream().map(order -> Values.date(one, order)).distinct().count() <= 1);
-    boolean known = fitting.size() == 1 || !fitting.isEmpty() && same;
+    boolean known = !values.isEmpty() && (fitting.size() == 1 || !fitting.isEmpty() && same);
     ColumnPlan plan =
         new ColumnPlan(Use.FIELD, field, FieldType.DATE, known ? fitting.getFirst() : null, null);
     return new ColumnGuess(
@@ -122,7 +128,8 @@ public record ColumnGuess(ColumnPlan plan, @Nullable String asks) {
                 .formatted(values.stream().findFirst().orElse("03/04/2027")));
   }
 
-  private static ColumnGuess numbers(String field, List<String> values) {
+  private static ColumnGuess numbers(String field, List<String> cells) {
+    List<String> values = cells.stream().filter(one -> marks(one).findAny().isPresent()).toList();
     List<DecimalMark> fitting =
         Arrays.stream(DecimalMark.values())
             .filter(mark -> values.stream().allMatch(one -> Values.number(one, mark).isPresent()))
@@ -133,7 +140,8 @@ public record ColumnGuess(ColumnPlan plan, @Nullable String asks) {
                 one ->
                     fitting.stream().map(mark -> Values.number(one, mark)).distinct().count() > 1)
             .findFirst();
-    boolean known = fitting.size() == 1 || !fitting.isEmpty() && twofold.isEmpty();
+    boolean known =
+        !values.isEmpty() && (fitting.size() == 1 || !fitting.isEmpty() && twofold.isEmpty());
     return new ColumnGuess(
         new ColumnPlan(Use.FIELD, field, FieldType.NUMBER, null, known ? fitting.getFirst() : null),
         known

@@ -65,7 +65,7 @@ public final class RowReader {
     }
     Person person = new Person();
     for (int i = 0; i < cells.size(); i++) {
-      String cell = cells.get(i).strip();
+      String cell = Formulas.unguarded(cells.get(i).strip());
       if (!cell.isEmpty()) {
         take(person, plan.columns().get(i), cell, wrong);
       }

@@ -2,11 +2,21 @@ package org.opentrellis.core.people;
 
 /** Whether a person may be sent email, and if not, why not. */
 public enum Mailing {
-  MAY_BE_MAILED,
-  NOT_CONFIRMED,
-  UNSUBSCRIBED,
-  BOUNCED,
-  COMPLAINED;
+  MAY_BE_MAILED("may be mailed"),
+  NOT_CONFIRMED("not confirmed"),
+  UNSUBSCRIBED("unsubscribed"),
+  BOUNCED("bounced"),
+  COMPLAINED("complained");
+
+  private final String words;
+
+  Mailing(String words) {
+    this.words = words;
+  }
+
+  public String words() {
+    return words;
+  }
 
   /** Whether somebody has left for good, as far as others are concerned. */
   public boolean gone() {
