@@ -33,6 +33,11 @@ export const router = createRouter({
       component: () => import('@/features/people/PeopleView.vue'),
     },
     {
+      path: '/people/table',
+      name: 'bring-in',
+      component: () => import('@/features/people/table/BringInView.vue'),
+    },
+    {
       path: '/side-by-side',
       name: 'side-by-side',
       component: () => import('@/features/compare/SideBySideView.vue'),

@@ -6,12 +6,15 @@ import {
 } from '@tanstack/vue-query'
 import { answerOf, api, Refused } from './client'
 import type {
+  ActView,
   BehaviourDocument,
   CohortPlan,
   ComparedBy,
   EstimateView,
+  ManyOrder,
   Walker,
   PeopleOrder,
+  TableOrder,
 } from './types'
 
 /**
@@ -56,6 +59,11 @@ function nextPage<P extends { total: number }>(pages: P[], lines: (page: P) => n
   return shown < (pages.at(-1)?.total ?? 0) ? pages.length : undefined
 }
 
+/** Whether something that is done to people goes on no more. */
+export function isOver(act: ActView): boolean {
+  return act.state === 'DONE' || act.state === 'TAKEN_BACK'
+}
+
 export const questions = {
   /** The journeys that fit some words, a page after another. */
   overview: (find: string, archived: boolean) =>
@@ -86,6 +94,50 @@ export const questions = {
         ),
       initialPageParam: null as number | null,
       getNextPageParam: (page) => page.next ?? undefined,
+      placeholderData: keepPreviousData,
+    }),
+
+  /** What was done to many people, the newest first; asked again while something is under way. */
+  acts: () =>
+    queryOptions({
+      queryKey: ['people', 'acts'],
+      queryFn: () => answerOf(api.GET('/api/people-acts')),
+      refetchInterval: ({ state }) =>
+        state.data?.some((act) => !isOver(act) && !act.failure) ? 300 : false,
+    }),
+
+  registeredNames: () =>
+    queryOptions({
+      queryKey: ['people', 'names'],
+      queryFn: () => answerOf(api.GET('/api/names')),
+    }),
+
+  table: (id: number) =>
+    queryOptions({
+      queryKey: ['tables', id],
+      queryFn: () => answerOf(api.GET('/api/people-tables/{id}', { params: { path: { id } } })),
+      ...FOR_EVER,
+    }),
+
+  tableCheck: (id: number, order: TableOrder) =>
+    queryOptions({
+      queryKey: ['tables', id, 'check', order],
+      queryFn: ({ signal }) =>
+        answerOf(
+          api.POST('/api/people-tables/{id}/checks', {
+            params: { path: { id } },
+            body: order,
+            signal,
+          }),
+        ),
+      placeholderData: keepPreviousData,
+    }),
+
+  manyPreview: (order: ManyOrder) =>
+    queryOptions({
+      queryKey: ['people', 'many', order],
+      queryFn: ({ signal }) =>
+        answerOf(api.POST('/api/people-acts/previews', { body: order, signal })),
       placeholderData: keepPreviousData,
     }),
 

@@ -98,3 +98,13 @@ export type Named = Schemas['Named']
 export type ComparedBy = Omit<KeptComparison, 'id' | 'name' | 'lineUp'> &
   Partial<Pick<KeptComparison, 'lineUp'>>
 export type Suggestion = Schemas['Suggestion']
+export type ActView = Schemas['ActView']
+export type ManyOrder = Schemas['ManyOrder']
+export type ManyChange = ManyOrder['change']
+export type Whom = Schemas['Whom']
+export type NameView = Schemas['NameView']
+export type NameKind = NameView['kind']
+export type TableView = Schemas['TableView']
+export type TableOrder = Schemas['TableOrder']
+export type FoundColumn = Schemas['FoundColumn']
+export type ColumnPlan = Schemas['ColumnPlan']

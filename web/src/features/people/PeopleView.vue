@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { useInfiniteQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { reasonOf } from '@/api/client'
 import { outdated, questions } from '@/api/queries'
-import type { PeopleOrder, PersonLine } from '@/api/types'
+import type { PeopleOrder, PersonLine, Whom } from '@/api/types'
 import DataTable from '@/ui/DataTable.vue'
 import { count } from '@/ui/figures'
 import MoreButton from '@/ui/MoreButton.vue'
@@ -13,7 +13,9 @@ import type { TableColumn } from '@/ui/table'
 import Trouble from '@/ui/Trouble.vue'
 import { useTabTitle } from '@/ui/useTabTitle'
 import AddPerson from './AddPerson.vue'
+import DoneLately from './DoneLately.vue'
 import FindLine from './FindLine.vue'
+import ManyBar from './ManyBar.vue'
 import { dayOf, MAILING } from './mailing'
 import PersonPanel from './PersonPanel.vue'
 
@@ -41,7 +43,30 @@ const pages = computed(() => list.data.value?.pages ?? [])
 const people = computed(() => pages.value.flatMap((page) => page.items))
 const newest = computed(() => pages.value[0])
 
+/** Those that are chosen; none means all that are found. */
+const picked = ref(new Set<number>())
+const whom = computed<Whom>(() => ({
+  find: sentence.value,
+  search: search.value,
+  chosen: picked.value.size ? [...picked.value] : null,
+}))
+const allPicked = computed(
+  () => people.value.length > 0 && people.value.every((one) => picked.value.has(one.id)),
+)
+watch([sentence, search], () => (picked.value = new Set()))
+
+function pick(id: number) {
+  const next = new Set(picked.value)
+  if (!next.delete(id)) next.add(id)
+  picked.value = next
+}
+
+function pickAll() {
+  picked.value = new Set(allPicked.value ? [] : people.value.map((one) => one.id))
+}
+
 const COLUMNS: TableColumn<PersonLine>[] = [
+  { id: 'pick', head: 'chosen', headClass: 'w-9 pl-3 text-left', cellClass: 'w-9 pl-3 text-left' },
   { id: 'name', head: 'name', names: true, headClass: 'px-3', cellClass: 'max-w-50 truncate px-3' },
   {
     id: 'address',
@@ -86,6 +111,7 @@ useTabTitle(() => 'People')
         <option value="NAME">by name</option>
         <option value="NEWEST">newest first</option>
       </select>
+      <RouterLink class="button" :to="{ name: 'bring-in' }">Bring in a table</RouterLink>
       <button
         type="button"
         class="button button-main"
@@ -111,6 +137,22 @@ useTabTitle(() => 'People')
           :key-of="(person) => person.id"
           :chosen="chosen"
         >
+          <template #head-pick>
+            <input
+              type="checkbox"
+              :checked="allPicked"
+              :aria-label="`Choose the ${people.length} shown`"
+              @change="pickAll"
+            />
+          </template>
+          <template #cell-pick="{ row: person }">
+            <input
+              type="checkbox"
+              :checked="picked.has(person.id)"
+              :aria-label="`Choose ${person.name ?? person.address}`"
+              @change="pick(person.id)"
+            />
+          </template>
           <template #cell-name="{ row: person }">
             <button
               type="button"
@@ -155,20 +197,42 @@ useTabTitle(() => 'People')
             />
           </template>
         </DataTable>
-        <p class="note border-t border-line px-3 py-2">
-          {{ count(people.length) }} of {{ count(newest.total) }}
+        <ManyBar
+          :whom="whom"
+          :found="newest.total"
+          :chosen="picked.size"
+          @clear="picked = new Set()"
+          @done="picked = new Set()"
+        >
+          <span class="note ml-auto whitespace-nowrap">
+            {{ count(people.length) }} of {{ count(newest.total) }} shown
+          </span>
+        </ManyBar>
+        <DoneLately />
+      </section>
+      <section v-else-if="newest" class="panel flex flex-1 flex-col text-ink2">
+        <p class="flex-1 p-6">
+          <template v-if="newest.everybody === 0">
+            Nobody is here yet.
+            <RouterLink class="font-semibold text-ink underline" :to="{ name: 'bring-in' }"
+              >Bring in a table</RouterLink
+            >
+            of addresses, or
+            <button type="button" class="font-semibold text-ink underline" @click="adding = true">
+              add someone</button
+            >, and journeys have somebody to speak to.
+          </template>
+          <template v-else>Nobody is like that.</template>
         </p>
+        <DoneLately />
       </section>
-      <section v-else-if="newest" class="panel flex-1 p-6 text-ink2">
-        <template v-if="newest.everybody === 0">
-          Nobody is here yet.
-          <button type="button" class="font-semibold text-ink underline" @click="adding = true">
-            Add someone</button
-          >, and journeys have somebody to speak to.
-        </template>
-        <template v-else>Nobody is like that.</template>
-      </section>
-      <PersonPanel v-if="chosen" :id="chosen" :key="chosen" class="w-96 shrink-0" />
+      <PersonPanel
+        v-if="chosen"
+        :id="chosen"
+        :key="chosen"
+        class="w-96 shrink-0"
+        @forgotten="chosen = null"
+      />
     </div>
   </main>
 </template>

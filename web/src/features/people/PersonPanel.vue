@@ -1,14 +1,17 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { reasonOf } from '@/api/client'
+import { answerOf, api, reasonOf } from '@/api/client'
 import { outdated, questions } from '@/api/queries'
+import { useAttempt } from '@/api/useAttempt'
 import Trouble from '@/ui/Trouble.vue'
 import EditPerson from './EditPerson.vue'
 import { dayOf, MAILING } from './mailing'
 
 /** One person: who they are, what they carry, and their story. */
 const props = defineProps<{ id: number }>()
+
+const emit = defineEmits<{ forgotten: [] }>()
 
 const { data: person, error } = useQuery(() => questions.person(props.id))
 const editing = ref(false)
@@ -20,6 +23,26 @@ const about = computed(() => {
   const one = person.value
   return one ? [one.address, one.phone, one.zone].filter(Boolean).join(' · ') : ''
 })
+
+const { failure, attempt } = useAttempt()
+const forgetting = ref(false)
+
+async function takeBack(act: number) {
+  await attempt(() =>
+    answerOf(api.POST('/api/people-acts/{id}/back', { params: { path: { id: act } } })),
+  )
+  await outdated('people')
+}
+
+async function forget() {
+  const gone = await attempt(() =>
+    answerOf(api.DELETE('/api/people/{id}', { params: { path: { id: props.id } } })),
+  )
+  if (!gone) return
+  emit('forgotten')
+  await outdated('people', 'found')
+  await outdated('people', 'names')
+}
 
 function saved() {
   editing.value = false
@@ -70,7 +93,18 @@ function saved() {
         @saved="saved"
         @cancel="editing = false"
       />
-      <h3 class="px-3 pt-2.5 pb-1 font-semibold">Story</h3>
+      <h3 class="flex items-center px-3 pt-2.5 pb-1 font-semibold">
+        Story
+        <button
+          v-if="person.lastEdit && !editing"
+          type="button"
+          class="button button-small ml-auto"
+          @click="takeBack(person.lastEdit)"
+        >
+          Take the last change back
+        </button>
+      </h3>
+      <Trouble v-if="failure" class="mx-3 mb-2" :text="failure" />
       <ol class="px-3 pb-3">
         <li
           v-for="(one, i) in person.story"
@@ -81,6 +115,26 @@ function saved() {
           <span>{{ one.sentence }}</span>
         </li>
       </ol>
+      <div v-if="forgetting" class="warning mx-3 mb-3" role="alertdialog" aria-labelledby="forget">
+        <p id="forget">
+          Everything that is known of them goes for good: name, address, fields, story. Counts stay,
+          and a fingerprint keeps tables from bringing them back unasked. This cannot be undone.
+        </p>
+        <p class="mt-2 flex gap-2">
+          <button type="button" class="button button-small" @click="forget">Forget for good</button>
+          <button type="button" class="button button-small" @click="forgetting = false">
+            Keep them
+          </button>
+        </p>
+      </div>
+      <p v-else class="note mt-auto flex gap-3 px-3 pb-3">
+        <a class="underline" :href="`/api/people/${person.id}/file`" download
+          >All of it as a file</a
+        >
+        <button type="button" class="underline" @click="forgetting = true">
+          Forget them for good…
+        </button>
+      </p>
     </template>
   </section>
 </template>

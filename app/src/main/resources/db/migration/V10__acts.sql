@@ -36,7 +36,7 @@ create index act_person_of_person on act_person (person_id);
 
 -- What was different before and after, a thing each.
 create table act_change (
-  id bigint generated always as identity (cache 1000) primary key,
+  id bigint generated always as identity (cache 100000) primary key,
   act_id bigint not null references act (id) on delete cascade,
   person_id bigint not null references person (id) on delete cascade,
   -- FIRST_NAME, LAST_NAME, PHONE, ZONE, MAILING, LABEL or FIELD.
@@ -56,7 +56,8 @@ create table act_change (
 create index act_change_of_act on act_change (act_id, person_id);
 create index act_change_of_person on act_change (person_id);
 
-alter table person_happening add column act_id bigint references act (id);
+-- The act that it belongs to, if any; acts stay, so nothing has to hold the two together.
+alter table person_happening add column act_id bigint;
 
 -- Numbers of people grow as they come, so the newest are those with the highest.
 drop index person_by_coming;
@@ -65,12 +66,12 @@ drop index person_by_zone;
 create table person_zone (zone varchar(50) primary key);
 insert into person_zone (zone) select distinct zone from person;
 
--- Numbers are taken a thousand at a time; after a crash some are left out.
-alter table person alter column id set cache 1000;
-alter table person_happening alter column id set cache 1000;
+-- Numbers are taken many at a time, since each time costs a write; after a crash some are left out.
+alter table person alter column id set cache 100000;
+alter table person_happening alter column id set cache 100000;
 
 -- The act that brought somebody, if one did.
-alter table person add column added_in bigint references act (id);
+alter table person add column added_in bigint;
 
 -- A table that is brought in: the file as long as it is needed, how it is read, what came of it.
 create table people_table (

@@ -9,7 +9,12 @@ import java.util.List;
  * @param refusals the first rows that would be refused
  */
 record CheckView(
-    long rows, long added, long known, long refused, List<String> sentences, List<Line> refusals) {
+    long rows,
+    long added,
+    long known,
+    long refused,
+    List<String> sentences,
+    List<RefusedLine> refusals) {
 
-  record Line(long line, String why) {}
+  record RefusedLine(long line, String why) {}
 }

@@ -32,13 +32,9 @@ final class TableReading implements AutoCloseable {
    * @param people those that are understood
    * @param refused rows that are not taken
    * @param rows how many there were
+   * @param last the number of the last of them
    */
-  record Piece(List<Incoming> people, List<RefusedRow> refused, long rows) {}
-
-  /** The number of the last row that was read. */
-  long place() {
-    return place;
-  }
+  record Piece(List<Incoming> people, List<RefusedRow> refused, long rows, long last) {}
 
   /** Goes to the row behind one, as if all before it had been read. */
   void skipTo(long last) {
@@ -79,7 +75,7 @@ final class TableReading implements AutoCloseable {
         people.add(person);
       }
     }
-    return new Piece(people, refused, read.size());
+    return new Piece(people, refused, read.size(), place);
   }
 
   @Override

@@ -12,7 +12,12 @@ import org.opentrellis.core.intake.TableForm;
  * @param rows how many there are, without the one that names the columns
  */
 record TableView(
-    long id, String name, TableForm form, List<String> encodings, long rows, List<Column> columns) {
+    long id,
+    String name,
+    TableForm form,
+    List<String> encodings,
+    long rows,
+    List<FoundColumn> columns) {
 
   /**
    * A column as it is found.
@@ -21,5 +26,5 @@ record TableView(
    * @param samples what stands in it in the first rows
    * @param asks what has to be said before it can be read
    */
-  record Column(String head, List<String> samples, ColumnPlan plan, @Nullable String asks) {}
+  record FoundColumn(String head, List<String> samples, ColumnPlan plan, @Nullable String asks) {}
 }

@@ -1,7 +1,10 @@
 package org.opentrellis.app.intake;
 
+import jakarta.annotation.PreDestroy;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.people.Act;
 import org.opentrellis.app.people.ActKind;
@@ -11,6 +14,7 @@ import org.opentrellis.app.people.Arrivals;
 import org.opentrellis.app.people.Brought;
 import org.opentrellis.app.people.Forgotten;
 import org.opentrellis.app.people.Terms;
+import org.opentrellis.app.storage.Quietly;
 import org.opentrellis.core.intake.TableForm;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.ObjectMapper;
@@ -20,13 +24,16 @@ import tools.jackson.databind.ObjectMapper;
  */
 @Component
 class TableWork implements ActWork {
-  private static final int PIECE = 2_000;
+  private static final int PIECE = 5_000;
 
   private final TableMapper mapper;
   private final TablePlans plans;
   private final Arrivals arrivals;
   private final Forgotten forgotten;
   private final ObjectMapper json;
+
+  private final ExecutorService reader =
+      Executors.newSingleThreadExecutor(task -> new Thread(task, "table-reader"));
 
   /** The table that is being read, where the piece before has left off. */
   private @Nullable Open open;
@@ -44,7 +51,7 @@ class TableWork implements ActWork {
     this.json = json;
   }
 
-  private record Open(long act, TableReading reading, Terms terms) {}
+  private record Open(long act, ReadAhead reading, Terms terms) {}
 
   @Override
   public ActKind kind() {
@@ -55,7 +62,7 @@ class TableWork implements ActWork {
   public Act forward(Act act) {
     TableRecord table = mapper.ofAct(act.id());
     Open now = opened(act, table);
-    TableReading.Piece piece = now.reading().next(PIECE);
+    TableReading.Piece piece = now.reading().next();
     if (piece.rows() == 0) {
       close();
       mapper.letGo(table.id());
@@ -64,13 +71,13 @@ class TableWork implements ActWork {
     Brought brought = arrivals.bring(act, piece.people(), now.terms());
     mapper.added(table.id(), brought.first(), brought.last());
     piece.refused().forEach(row -> mapper.refuse(table.id(), row));
-    return act.further(piece.rows(), now.reading().place(), brought.changed(), 0)
+    return act.further(piece.rows(), piece.last(), brought.changed(), 0)
         .brought(brought.added(), piece.refused().size());
   }
 
   /** After a crash, or a piece that was left out, it is read anew up to where it was kept. */
   private Open opened(Act act, TableRecord table) {
-    if (open != null && open.act() == act.id() && open.reading().place() == act.place()) {
+    if (open != null && open.act() == act.id() && open.reading().last() == act.place()) {
       return open;
     }
     close();
@@ -81,8 +88,8 @@ class TableWork implements ActWork {
             new TableForm(table.encoding(), table.delimiter(), table.header()),
             plans.plan(order),
             forgotten);
-    reading.skipTo(act.place());
-    Open fresh = new Open(act.id(), reading, plans.terms(order, table.name()));
+    ReadAhead ahead = new ReadAhead(reading, act.place(), PIECE, reader);
+    Open fresh = new Open(act.id(), ahead, plans.terms(order, table.name()));
     open = fresh;
     return fresh;
   }
@@ -92,6 +99,11 @@ class TableWork implements ActWork {
       open.reading().close();
       open = null;
     }
+  }
+
+  @PreDestroy
+  void end() {
+    Quietly.end(reader);
   }
 
   @Override

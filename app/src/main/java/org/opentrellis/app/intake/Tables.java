@@ -140,7 +140,7 @@ class Tables {
             .filter(one -> one.fieldType() != null)
             .collect(
                 Collectors.toMap(NamedField::name, one -> Objects.requireNonNull(one.fieldType())));
-    List<TableView.Column> columns =
+    List<TableView.FoundColumn> columns =
         IntStream.range(0, Math.min(width, MOST_COLUMNS))
             .mapToObj(i -> column(i < heads.size() ? heads.get(i) : "", i, body, types))
             .toList();
@@ -148,11 +148,11 @@ class Tables {
         id, table.name(), form, TableForm.ENCODINGS, count(content, form), columns);
   }
 
-  private static TableView.Column column(
+  private static TableView.FoundColumn column(
       String head, int i, List<List<String>> body, Map<String, FieldType> types) {
     List<String> cells = body.stream().map(row -> i < row.size() ? row.get(i) : "").toList();
     ColumnGuess guess = ColumnGuess.of(head, cells, types);
-    return new TableView.Column(
+    return new TableView.FoundColumn(
         head,
         cells.stream().filter(cell -> !cell.isBlank()).distinct().limit(SAMPLES).toList(),
         guess.plan(),
@@ -209,7 +209,7 @@ class Tables {
     long known = 0;
     long gone = 0;
     long refused = 0;
-    List<CheckView.Line> refusals = new ArrayList<>();
+    List<CheckView.RefusedLine> refusals = new ArrayList<>();
     try (TableReading reading =
         new TableReading(content(id), form(table), plans.plan(order), forgotten)) {
       for (TableReading.Piece piece = reading.next(PIECE);
@@ -223,7 +223,7 @@ class Tables {
         refused += piece.refused().size();
         piece.refused().stream()
             .limit(REFUSALS_SHOWN - refusals.size())
-            .forEach(row -> refusals.add(new CheckView.Line(row.line(), row.why())));
+            .forEach(row -> refusals.add(new CheckView.RefusedLine(row.line(), row.why())));
       }
     }
     return new CheckView(

@@ -14,6 +14,18 @@ interface NameMapper {
   @Select("select kind, name from registered_name order by kind, name")
   List<NameRow> all();
 
+  @Select(
+      """
+      select n.id, n.kind, n.name, n.field_type, coalesce(l.people, f.people, 0) as people
+      from registered_name n
+        left join (select name_id, count(*) as people from person_label where until is null
+          group by name_id) l on l.name_id = n.id
+        left join (select name_id, count(*) as people from person_field group by name_id) f
+          on f.name_id = n.id
+      order by n.kind, n.name
+      """)
+  List<NameView> views();
+
   @Select("select id from registered_name where kind = #{kind} and name = #{name}")
   Optional<Long> find(NameKind kind, String name);
 

@@ -88,6 +88,10 @@ public class RegisteredNames {
     return number;
   }
 
+  List<NameView> views() {
+    return mapper.views();
+  }
+
   public List<NamedField> fields() {
     return mapper.fields();
   }

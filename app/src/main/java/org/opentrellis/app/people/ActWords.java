@@ -1,5 +1,8 @@
 package org.opentrellis.app.people;
 
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.opentrellis.core.sentence.Style;
 
 /** What is, will be or was done to many people, in sentences. */
@@ -63,13 +66,22 @@ final class ActWords {
     return count == 1 ? "one person" : count(count) + " people";
   }
 
+  private static Optional<String> part(long count, String what) {
+    return count == 0 ? Optional.empty() : Optional.of(count(count) + " " + what);
+  }
+
   private static String done(Act act) {
     return switch (act.kind()) {
       case EDIT, MANY -> "Done: %s changed.".formatted(people(act.changed()));
       case TABLE -> {
         long same = act.done() - act.added() - act.changed() - act.refused();
-        yield "%s new, %s known and changed, %s known and as they were, %s refused."
-            .formatted(count(act.added()), count(act.changed()), count(same), count(act.refused()));
+        yield Stream.of(
+                part(act.added(), "new"),
+                part(act.changed(), "known and changed"),
+                part(same, "known and as they were"),
+                part(act.refused(), "refused"))
+            .flatMap(Optional::stream)
+            .collect(Collectors.joining(", ", "Done: ", "."));
       }
     };
   }

@@ -58,6 +58,16 @@ interface ArrivalMapper {
           + ") as c (address_key) join person p on p.address_key = c.address_key")
   List<PersonRow> known(String[] keys);
 
+  @Select("select coalesce(max(id), 0) from person")
+  long highest();
+
+  /** Those whom an act has added behind a number. */
+  @Select("select id, address_key as \"key\" from person where id > #{after} and added_in = #{act}")
+  List<AddedRow> added(long act, long after);
+
+  /** Somebody who was just added. */
+  record AddedRow(long id, String key) {}
+
   /** All labels of some people, also those that they have lost. */
   @Select(
       "select l.person_id, n.kind, n.name, l.since, l.how, l.until from unnest(cast(#{persons"

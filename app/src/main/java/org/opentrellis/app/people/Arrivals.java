@@ -3,6 +3,7 @@ package org.opentrellis.app.people;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -72,7 +73,12 @@ public class Arrivals {
   public Brought bring(Act act, List<Incoming> people, Terms terms) {
     Map<String, PersonRow> known =
         find(people).stream().collect(Collectors.toMap(PersonRow::addressKey, Function.identity()));
-    List<Incoming> fresh = people.stream().filter(one -> !known.containsKey(key(one))).toList();
+    // In the order of the index, which is then written page by page.
+    List<Incoming> fresh =
+        people.stream()
+            .filter(one -> !known.containsKey(key(one)))
+            .sorted(Comparator.comparing(Arrivals::key))
+            .toList();
     List<Incoming> old = people.stream().filter(one -> known.containsKey(key(one))).toList();
     Numbers numbers = new Numbers();
     List<Long> added = fresh.isEmpty() ? List.of() : add(act, fresh, terms, numbers);
@@ -97,6 +103,7 @@ public class Arrivals {
 
   private List<Long> add(Act act, List<Incoming> people, Terms terms, Numbers numbers) {
     long now = now();
+    long before = mapper.highest();
     mapper.insert(
         act.id(),
         cut(terms.how()),
@@ -113,7 +120,8 @@ public class Arrivals {
     changes.noteZones(
         people.stream().map(one -> zone(one, terms)).distinct().toArray(String[]::new));
     Map<String, Long> ids =
-        find(people).stream().collect(Collectors.toMap(PersonRow::addressKey, PersonRow::id));
+        mapper.added(act.id(), before).stream()
+            .collect(Collectors.toMap(ArrivalMapper.AddedRow::key, ArrivalMapper.AddedRow::id));
     List<ChangeRow> carried = new ArrayList<>();
     List<Long> persons = new ArrayList<>();
     List<String> told = new ArrayList<>();

@@ -73,6 +73,20 @@ interface ChangeMapper {
   void putLabels(
       Long[] persons, Long[] names, Long[] sinces, String[] hows, @Nullable Long[] untils);
 
+  /** Of people who have none of them yet. */
+  @Insert(
+      "insert into person_label (person_id, name_id, since, how)"
+          + " select * from unnest(cast(#{persons"
+          + LONGS
+          + ", cast(#{names"
+          + LONGS
+          + ", cast(#{sinces"
+          + LONGS
+          + ", cast(#{hows"
+          + TEXTS
+          + ")")
+  void insertLabels(Long[] persons, Long[] names, Long[] sinces, String[] hows);
+
   @Update(
       "merge into person_label l using "
           + PAIRS

@@ -67,7 +67,14 @@ class ChangeWriter {
 
   /** The same for labels and fields of people who have none yet. */
   void applyNew(List<ChangeRow> carried) {
-    putLabels(only(carried, one -> one.what() == What.LABEL));
+    List<ChangeRow> labels = only(carried, one -> one.what() == What.LABEL);
+    if (!labels.isEmpty()) {
+      mapper.insertLabels(
+          persons(labels),
+          longs(labels, ChangeRow::nameId),
+          longs(labels, ChangeRow::afterSince),
+          texts(labels, ChangeRow::afterHow));
+    }
     fillFields(only(carried, one -> one.what() == What.FIELD));
   }
 

@@ -88,7 +88,7 @@ interface PeopleMapper {
       from purchase b left join registered_name n on n.id = b.product_id
       where b.person_id = #{person} order by b.id
       """)
-  List<PersonFile.Order> purchases(long person);
+  List<PersonFile.KnownOrder> purchases(long person);
 
   @Select(
       """
@@ -96,7 +96,7 @@ interface PeopleMapper {
       from cart_line c left join registered_name n on n.id = c.product_id
       where c.person_id = #{person} order by c.id
       """)
-  List<PersonFile.Cart> carts(long person);
+  List<PersonFile.KnownCart> carts(long person);
 
   @Select(
       """
@@ -106,7 +106,7 @@ interface PeopleMapper {
         left join person_event_says s on s.event_id = e.id
       where e.person_id = #{person} order by e.id, s.attribute
       """)
-  List<PersonFile.Event> events(long person);
+  List<PersonFile.KnownEvent> events(long person);
 
   @Delete("delete from person where id = #{id}")
   void delete(long id);

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.people.FieldType;
 
@@ -67,16 +68,21 @@ public record ColumnGuess(ColumnPlan plan, @Nullable String asks) {
     if (values.isEmpty()) {
       return FieldType.TEXT;
     }
-    if (values.stream().allMatch(one -> orders(one).findAny().isPresent())) {
+    if (nearlyAll(values, one -> orders(one).findAny().isPresent())) {
       return FieldType.DATE;
     }
-    if (values.stream().allMatch(one -> marks(one).findAny().isPresent())
+    if (nearlyAll(values, one -> marks(one).findAny().isPresent())
         && values.stream().noneMatch(ColumnGuess::isCode)) {
       return FieldType.NUMBER;
     }
-    return values.stream().allMatch(one -> Values.yesNo(one).isPresent())
+    return nearlyAll(values, one -> Values.yesNo(one).isPresent())
         ? FieldType.YES_NO
         : FieldType.TEXT;
+  }
+
+  /** A slip in one of twenty makes no other kind of column: its row is refused, and told. */
+  private static boolean nearlyAll(List<String> values, Predicate<String> fits) {
+    return values.stream().filter(fits.negate()).count() * 20 <= values.size();
   }
 
   /** What begins with a nought or a plus is a code or a number to ring, and no amount. */
