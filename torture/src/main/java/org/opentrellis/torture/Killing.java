@@ -93,6 +93,32 @@ public final class Killing {
     server.kill();
   }
 
+  /**
+   * Kills it while tables of people are brought in and taken back.
+   *
+   * @param lives how often
+   */
+  public void inImports(Score score, int lives) throws IOException {
+    Path folder = newFolder("imports");
+    Importing importing = new Importing(score);
+    for (int life = 0; life <= lives; life++) {
+      try (Server server = Server.start(command, folder, false)) {
+        boolean ready = server.awaitReady();
+        score.start(ready, "after a kill during an import: " + folder);
+        if (!ready) {
+          return;
+        }
+        if (life == lives) {
+          importing.end(server.api());
+          return;
+        }
+        importing.goOn(server.api());
+        Server.sleep(random.nextInt(2_500));
+        server.kill();
+      }
+    }
+  }
+
   /** Kills it while others save, bring files in and make runs. */
   public void whileOthersWork(Score score) throws IOException {
     Path folder = newFolder("work");

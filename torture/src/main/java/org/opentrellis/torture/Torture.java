@@ -41,6 +41,7 @@ public final class Torture {
     List<OldFolder> old = OldFolder.all();
     for (int round = 0; System.nanoTime() < until; round++) {
       killing.whileOthersWork(score);
+      killing.inImports(score, 3);
       System.out.println("Work:        " + score);
       killing.inFirstStart(score);
       System.out.println("First start: " + score);

@@ -19,6 +19,7 @@ import org.opentrellis.torture.Score;
 @Tag("torture")
 class KillTest {
   private static final long SEED = 9;
+  private static final int LIVES = Integer.getInteger("lives", 6);
 
   @TempDir Path room;
 
@@ -29,6 +30,13 @@ class KillTest {
     new Killing(StartTest.COMMAND, room, SEED).whileOthersWork(score);
     assertThat(score.told()).isEmpty();
     assertThat(score.tried()).isGreaterThan(100);
+  }
+
+  /** It goes on where it was: an import is whole in the end, or gone, and it says which. */
+  @Test
+  void whileTablesComeInAndGo() throws IOException {
+    new Killing(StartTest.COMMAND, room, SEED).inImports(score, LIVES);
+    assertThat(score.told()).isEmpty();
   }
 
   @Test
