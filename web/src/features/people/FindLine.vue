@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref, useId, useTemplateRef, watch } from 'vue'
+import { answerOf, api } from '@/api/client'
+import { outdated } from '@/api/queries'
 import type { Completion } from '@/api/types'
+import { useAttempt } from '@/api/useAttempt'
 import { count, percent } from '@/ui/figures'
 import WaysToGoOn from '@/ui/WaysToGoOn.vue'
 import { offered, taken, useActive, type Way } from '@/ui/waysToGoOn'
@@ -84,6 +87,30 @@ async function onTab(event: KeyboardEvent) {
   const first = open.value ? ways.value[Math.max(0, active.value)] : undefined
   if (first) void take(first)
 }
+/** Under which name those who are found are kept; null as long as nobody asks for it. */
+const keepAs = ref<string | null>(null)
+const kept = ref<string | null>(null)
+const keepField = useTemplateRef<HTMLInputElement>('keepField')
+const { failure: notKept, attempt } = useAttempt()
+watch(text, () => (kept.value = null))
+
+async function askName() {
+  keepAs.value = ''
+  await nextTick()
+  keepField.value?.focus()
+}
+
+async function keep() {
+  const name = keepAs.value?.trim()
+  if (!name) return
+  const done = await attempt(() =>
+    answerOf(api.POST('/api/people/segments', { body: { name, find: sentence.value } })),
+  )
+  if (!done) return
+  keepAs.value = null
+  kept.value = name
+  await outdated('library', 'segments')
+}
 </script>
 
 <template>
@@ -136,14 +163,44 @@ async function onTab(event: KeyboardEvent) {
           percent(meant.found / props.everybody, 1)
         }}</span>
       </p>
+      <button
+        v-if="meant && sentence.trim() && keepAs === null"
+        type="button"
+        class="button button-small shrink-0"
+        @click="askName"
+      >
+        Keep as a segment
+      </button>
+      <form
+        v-if="keepAs !== null"
+        class="flex shrink-0 items-center gap-1.5"
+        aria-label="Keep as a segment"
+        @submit.prevent="keep"
+        @keydown.esc="keepAs = null"
+      >
+        <input
+          ref="keepField"
+          v-model="keepAs"
+          class="field w-36!"
+          maxlength="80"
+          aria-label="Name of the segment"
+          placeholder="its name"
+        />
+        <button type="submit" class="button button-small">Keep</button>
+        <button type="button" class="button button-small" @click="keepAs = null">Cancel</button>
+      </form>
     </div>
     <p
       :id="hint"
       class="note mt-1 min-h-4.5 pl-15"
-      :class="{ 'text-clay!': wrong || trouble }"
+      :class="{ 'text-clay!': wrong || trouble || notKept }"
       aria-live="polite"
     >
       <template v-if="trouble">{{ trouble }}</template>
+      <template v-else-if="notKept">{{ notKept }}</template>
+      <template v-else-if="kept"
+        >Kept: journeys and sentences know them as “in segment {{ kept }}”.</template
+      >
       <template v-else-if="wrong">{{ wrong.why }}</template>
       <template v-else-if="meant?.news.length"
         >Nobody has to do with the {{ meant.news.join(', the ') }} yet.</template

@@ -80,7 +80,12 @@ const COLUMNS: TableColumn<PersonLine>[] = [
     headClass: 'px-2 text-left',
     cellClass: 'px-2 text-left',
   },
-  { id: 'mailing', head: 'email', headClass: 'px-2 text-left', cellClass: 'px-2 text-left' },
+  {
+    id: 'mailing',
+    head: 'email',
+    headClass: 'px-2 text-left',
+    cellClass: 'px-2 text-left whitespace-nowrap',
+  },
   { id: 'came', head: 'came', headClass: 'px-3', cellClass: 'px-3 whitespace-nowrap' },
 ]
 
@@ -140,6 +145,7 @@ useTabTitle(() => 'People')
           <template #head-pick>
             <input
               type="checkbox"
+              class="block"
               :checked="allPicked"
               :aria-label="`Choose the ${people.length} shown`"
               @change="pickAll"
@@ -148,6 +154,7 @@ useTabTitle(() => 'People')
           <template #cell-pick="{ row: person }">
             <input
               type="checkbox"
+              class="block"
               :checked="picked.has(person.id)"
               :aria-label="`Choose ${person.name ?? person.address}`"
               @change="pick(person.id)"
@@ -230,7 +237,7 @@ useTabTitle(() => 'People')
         v-if="chosen"
         :id="chosen"
         :key="chosen"
-        class="w-96 shrink-0"
+        class="w-80 shrink-0 xl:w-96"
         @forgotten="chosen = null"
       />
     </div>

@@ -5,6 +5,7 @@ import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.http.NameTaken;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.SaveLost;
 import org.opentrellis.app.messages.MessageLibrary;
@@ -147,6 +148,20 @@ public class Catalogues {
     revisions.hold();
     check(strand);
     replace(strand.id(), SharedPartRow.STRAND, Documents.write(strand));
+  }
+
+  /**
+   * Keeps a new segment.
+   *
+   * @throws ProblemsFound if something in it is wrong
+   * @throws NameTaken if there is one of that name
+   */
+  public void add(Segment segment) {
+    revisions.hold();
+    check(segment);
+    if (!keep(segment.name(), SharedPartRow.SEGMENT, Documents.write(segment), null)) {
+      throw NameTaken.of("segment", segment.name().value(), "/name");
+    }
   }
 
   /**

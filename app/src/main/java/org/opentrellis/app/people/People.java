@@ -155,7 +155,8 @@ public class People {
     };
   }
 
-  private Condition condition(String sentence) {
+  /** What a sentence means; one that says nothing means everybody. */
+  Condition condition(String sentence) {
     return switch (reader().read(sentence, sentence.length()).result()) {
       case WhoReading.Meant meant -> meant.who();
       case WhoReading.Unclear unclear -> throw wrong("/find", unclear.refused().why());
@@ -189,7 +190,7 @@ public class People {
     return WhoSql.of(who, catalogues.current(), names::find, zones, clocks, now.getEpochSecond());
   }
 
-  private static ProblemsFound wrong(String place, String sentence) {
+  static ProblemsFound wrong(String place, String sentence) {
     return new ProblemsFound(List.of(new Problem("bad-value", place, sentence)));
   }
 }

@@ -86,6 +86,18 @@ class PeopleTest {
     findLine(page).fill("are on list Newcomers and have field hives at least 2");
     assertThat(found(page).locator("b")).hasText("1");
     assertThat(button(page, "Tolland")).isVisible();
+
+    button(page, "Keep as a segment").click();
+    page.getByLabel("Name of the segment").fill("Small keepers");
+    Accessibility.assertNothingFound(page);
+    page.keyboard().press("Enter");
+    assertThat(page.getByText("know them as “in segment Small keepers”")).isVisible();
+    findLine(page).fill("are in segment Small keepers");
+    assertThat(found(page).locator("b")).hasText("1");
+    button(page, "Keep as a segment").click();
+    page.getByLabel("Name of the segment").fill("Small keepers");
+    page.keyboard().press("Enter");
+    assertThat(page.getByText("There is a segment “Small keepers” already.")).isVisible();
   }
 
   @Test

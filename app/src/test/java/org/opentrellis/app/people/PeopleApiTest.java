@@ -61,6 +61,29 @@ class PeopleApiTest {
     assertThat(found.at("/items/0/name").asString()).isEqualTo("Mira Tolland");
   }
 
+  /** Kept under a name, people are found by it, and the name is taken. */
+  @Test
+  void aSentenceIsKeptAsASegment() {
+    String keep = "{\"name\": \"%s\", \"find\": \"%s\"}";
+    String find = "are on list Kept or have tag kept";
+    assertThat(APP.post("/api/people/segments", keep.formatted("Keepers", find)).status())
+        .isEqualTo(204);
+    JsonNode read =
+        APP.post("/api/people/readings", "{\"text\": \"are in segment Keepers\", \"caret\": 0}")
+            .body();
+    assertThat(read.at("/meant/found").asInt()).isZero();
+    assertThat(read.at("/meant/news").size()).isZero();
+    assertThat(APP.get("/api/segments").body().toString()).contains("Keepers");
+
+    Answer taken = APP.post("/api/people/segments", keep.formatted("Keepers", find));
+    assertThat(taken.status()).isEqualTo(409);
+    Answer nobody = APP.post("/api/people/segments", keep.formatted("Others", "are on lisst"));
+    assertThat(nobody.body().at("/problems/0/place").asString()).isEqualTo("/find");
+    Answer unnamed = APP.post("/api/people/segments", keep.formatted("", find));
+    assertThat(unnamed.body().at("/problems/0/place").asString()).isEqualTo("/name");
+    assertThat(APP.post("/api/people/segments", keep.formatted("All", "")).status()).isEqualTo(400);
+  }
+
   @Test
   void whoAgreedToNothingIsNotConfirmed() {
     JsonNode added =
