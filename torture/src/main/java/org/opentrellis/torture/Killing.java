@@ -104,7 +104,9 @@ public final class Killing {
     for (int life = 0; life <= lives; life++) {
       try (Server server = Server.start(command, folder, false)) {
         boolean ready = server.awaitReady();
-        score.start(ready, "after a kill during an import: " + folder);
+        score.start(
+            ready,
+            ready ? "" : "after a kill during an import: " + folder + "\n" + server.lastWords());
         if (!ready) {
           return;
         }

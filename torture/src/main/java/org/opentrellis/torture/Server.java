@@ -36,7 +36,7 @@ final class Server implements AutoCloseable {
     Process process =
         new ProcessBuilder(words)
             .redirectErrorStream(true)
-            .redirectOutput(folder.resolveSibling(folder.getFileName() + ".log").toFile())
+            .redirectOutput(logOf(folder).toFile())
             .start();
     return new Server(folder, process);
   }
@@ -74,6 +74,16 @@ final class Server implements AutoCloseable {
       Thread.currentThread().interrupt();
       throw new IllegalStateException(stopped);
     }
+  }
+
+  /** What it said last, for whoever looks for the reason of an end. */
+  String lastWords() throws IOException {
+    String log = Files.readString(logOf(folder));
+    return log.substring(Math.max(0, log.length() - 1_500)).strip();
+  }
+
+  private static Path logOf(Path folder) {
+    return folder.resolveSibling(folder.getFileName() + ".log");
   }
 
   Api api() throws IOException {

@@ -12,6 +12,8 @@ import java.util.OptionalInt;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.FlywayException;
 import org.h2.api.ErrorCode;
+import org.h2.mvstore.DataUtils;
+import org.h2.mvstore.MVStoreException;
 
 /** A database as a file that nobody works with at the moment. */
 record DatabaseFile(Path file) {
@@ -51,13 +53,34 @@ record DatabaseFile(Path file) {
   }
 
   /**
-   * The schema that the file has; it is only read, not touched.
+   * The schema that the file has; it is only read, unless a large change was cut off in the middle.
    *
    * @return nothing if it holds no data of ours
    * @throws Unreadable if it is no whole database
    */
   OptionalInt schema() throws Unreadable {
-    String reading = url() + ";IFEXISTS=TRUE;ACCESS_MODE_DATA=r";
+    try {
+      return schema(url() + ";IFEXISTS=TRUE;ACCESS_MODE_DATA=r");
+    } catch (Unreadable broken) {
+      // What was under way when it was killed has to be undone first, which is a change.
+      if (wantsToBeChanged(broken)) {
+        return schema(url() + ";IFEXISTS=TRUE");
+      }
+      throw broken;
+    }
+  }
+
+  private static boolean wantsToBeChanged(Throwable failure) {
+    for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
+      if (cause instanceof MVStoreException store
+          && store.getErrorCode() == DataUtils.ERROR_WRITING_FAILED) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private OptionalInt schema(String reading) throws Unreadable {
     try (Connection connection = DriverManager.getConnection(reading, USER, "");
         Statement statement = connection.createStatement();
         ResultSet versions =

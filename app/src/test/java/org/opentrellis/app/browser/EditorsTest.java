@@ -44,7 +44,7 @@ class EditorsTest {
     Page page = at("1?step=two-days");
     page.getByLabel("Amount: unit").selectOption("WEEKS");
     assertThat(row(page, "two-days")).containsText("Wait 2 weeks");
-    page.getByLabel("then until a time").check();
+    page.getByLabel("then until a time").click();
     assertThat(row(page, "two-days")).containsText("Wait 2 weeks, then until 09:00 their time");
     press(page, "Sunday");
     press(page, "Saturday");
@@ -59,19 +59,19 @@ class EditorsTest {
     Page page = at("1?step=two-days");
     labelled(page, "How to wait").selectOption("untilDay");
     type(labelled(page, "day"), "5");
-    page.getByLabel("at a time").check();
+    page.getByLabel("at a time").click();
     assertThat(row(page, "two-days")).containsText("Wait until day 5, 09:00 of the journey");
     labelled(page, "if that is past").selectOption("end");
     assertThat(row(page, "two-days")).containsText("or finish if that is past");
     labelled(page, "How to wait").selectOption("aroundDate");
     type(labelled(page, "date in field"), "member until");
     type(labelled(page, "days after the date (\u2212 is before)"), "-7");
-    page.getByLabel("every year").check();
+    page.getByLabel("every year").click();
     assertThat(row(page, "two-days"))
         .containsText("Wait until 7 days before member until, 09:00, every year");
     labelled(page, "How to wait").selectOption("untilHappens");
     labelled(page, "Question").selectOption("bought");
-    page.getByLabel("one category").check();
+    page.getByLabel("one category").click();
     type(labelled(page, "one category").last(), "Hives");
     assertThat(row(page, "two-days"))
         .containsText("Wait until they bought something from Hives, at most 1 day");
@@ -89,7 +89,7 @@ class EditorsTest {
     Sheet.choose(page, "Hand over");
     type(labelled(page, "To journey"), "First frames");
     assertThat(row(page, "hand-over-1")).containsText("Hand over to journey First frames");
-    page.getByLabel("they finish this journey").uncheck();
+    page.getByLabel("they finish this journey").click();
     assertThat(row(page, "hand-over-1")).containsText("and go on here");
     Sheet.choose(page, "Notify");
     type(labelled(page, "saying"), "Somebody is through");
@@ -102,7 +102,7 @@ class EditorsTest {
     type(page.getByLabel("Its words"), "Cover the hive tonight");
     press(page, "Add message");
     assertThat(row(page, "text-1")).containsText("Text Frost tonight");
-    page.getByLabel("only if they").check();
+    page.getByLabel("only if they").click();
     assertThat(row(page, "text-1")).containsText("Text Frost tonight, only if they");
     page.reload();
     assertThat(row(page, "text-1")).containsText("Text Frost tonight, only if they");
@@ -111,9 +111,9 @@ class EditorsTest {
   @Test
   void anEmailHasVersionsAndConditions() {
     Page page = at("3?step=week-2");
-    page.getByLabel("only send if they").check();
+    page.getByLabel("only send if they").click();
     assertThat(row(page, "week-2")).containsText(", only if they");
-    page.getByLabel("never the same email twice to one person").check();
+    page.getByLabel("never the same email twice to one person").click();
     assertThat(row(page, "week-2")).containsText("once per person");
     press(page, "Test two versions against each other");
     type(page.getByLabel("Subject of version 2"), "No queen, no honey");
@@ -127,9 +127,9 @@ class EditorsTest {
   @Test
   void rulesForTheWholeJourneyStandUnderItsOpening() {
     Page page = at("3?step=journey");
-    page.getByLabel("only in a send window").check();
+    page.getByLabel("only in a send window").click();
     assertThat(page.getByText("Send only 08:00 to 20:00")).isVisible();
-    page.getByLabel("with a frequency guard").check();
+    page.getByLabel("with a frequency guard").click();
     type(labelled(page, "in days"), "14");
     assertThat(page.getByText("At most 4 emails in 14 days")).isVisible();
     press(page, "Add a rule for leaving");
@@ -144,11 +144,11 @@ class EditorsTest {
   @Test
   void aBranchAsksWhatItIsTold() {
     Page page = at("1?step=clicked-kits");
-    page.getByLabel("one link").first().uncheck();
+    page.getByLabel("one link").first().click();
     assertThat(row(page, "clicked-kits"))
         .containsText("Branch on clicked \u201cWhat a season costs\u201d");
     labelled(page, "Question").selectOption("opened");
-    page.getByLabel("by people only").check();
+    page.getByLabel("by people only").click();
     assertThat(row(page, "clicked-kits"))
         .containsText("opened \u201cWhat a season costs\u201d themselves, waiting up to 2 days");
     press(page, "And another");
@@ -207,7 +207,7 @@ class EditorsTest {
     type(page.getByLabel("within"), "14");
     Locator goal = page.getByText("Goal:").first();
     assertThat(goal).containsText("bought anything within 14 days");
-    page.getByLabel("leave when met").uncheck();
+    page.getByLabel("leave when met").click();
     assertThat(goal).containsText("go on when met");
     type(labelled(page, "Name"), "First frames, short");
     assertThat(page.getByRole(AriaRole.HEADING, new GetByRoleOptions().setLevel(1)))
@@ -220,7 +220,7 @@ class EditorsTest {
     type(page.getByLabel("Links in this message"), "Read the lesson, Frame plan");
     Sheet.choose(page, "Branch");
     labelled(page, "Question").selectOption("clicked");
-    page.getByLabel("one link").check();
+    page.getByLabel("one link").click();
     type(labelled(page, "one link").last(), "Frame plan");
     assertThat(row(page, "branch-1"))
         .containsText("clicked \u201cFrame plan\u201d in the 1st \u201cWaking the hive\u201d");
