@@ -3,6 +3,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { ref } from 'vue'
 import { within } from '@/testing'
 import { useCommands } from './useCommands'
+import { json } from '@/api/testClient'
 
 const ANSWERS: Record<string, unknown> = {
   '/api/journeys/names': [
@@ -23,13 +24,9 @@ const ANSWERS: Record<string, unknown> = {
 }
 
 vi.mock('@/api/client', async (original) => {
-  const real = await original<typeof import('@/api/client')>()
-  const { default: createClient } = await import('openapi-fetch')
-  const fetch = async (request: Request) =>
-    new Response(JSON.stringify(ANSWERS[new URL(request.url).pathname] ?? []), {
-      headers: { 'Content-Type': 'application/json' },
-    })
-  return { ...real, api: createClient({ baseUrl: 'http://test.test/', fetch }) }
+  const { answeredBy } = await import('@/api/testClient')
+  const fetch = async (request: Request) => json(ANSWERS[new URL(request.url).pathname] ?? [])
+  return answeredBy(original, fetch)
 })
 
 const words = ref('')

@@ -19,9 +19,7 @@ const when = computed(() =>
   }),
 )
 const refused = computed(() =>
-  props.act.kind === 'TABLE' && / refused\.$/.test(props.act.sentence)
-    ? `/api/people-tables/of-act/${props.act.id}/refused.csv`
-    : null,
+  props.act.refused > 0 ? `/api/people-tables/of-act/${props.act.id}/refused.csv` : null,
 )
 
 async function ask(way: 'back' | 'on') {

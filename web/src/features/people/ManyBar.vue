@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { reasonOf } from '@/api/client'
+import { answerOf, api, reasonOf } from '@/api/client'
 import { outdated } from '@/api/queries'
 import type { ManyChange, Whom } from '@/api/types'
 import { download } from '@/ui/download'
@@ -41,13 +41,10 @@ async function write() {
   writing.value = true
   failure.value = null
   try {
-    const answer = await fetch('/api/people/tables', {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify(props.whom),
-    })
-    if (!answer.ok) throw new Error(`The table could not be written (status ${answer.status}).`)
-    download(await answer.blob(), 'people.csv')
+    const table = await answerOf(
+      api.POST('/api/people/tables', { body: props.whom, parseAs: 'blob' }),
+    )
+    download(table as unknown as Blob, 'people.csv')
   } catch (reason) {
     failure.value = reasonOf(reason)
   } finally {

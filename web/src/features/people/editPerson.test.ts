@@ -3,24 +3,19 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { PersonView } from '@/api/types'
 import { page, plugins } from '@/testing'
 import EditPerson from './EditPerson.vue'
+import { json } from '@/api/testClient'
 
 let answer: () => Response
 const sent: Record<string, unknown>[] = []
 
 vi.mock('@/api/client', async (original) => {
-  const real = await original<typeof import('@/api/client')>()
-  const { default: createClient } = await import('openapi-fetch')
+  const { answeredBy } = await import('@/api/testClient')
   const fetch = async (request: Request) => {
     sent.push((await request.json()) as Record<string, unknown>)
     return answer()
   }
-  return { ...real, api: createClient({ baseUrl: 'http://test.test/', fetch }) }
+  return answeredBy(original, fetch)
 })
-
-function json(body: unknown, status = 200): Response {
-  const type = status === 200 ? 'application/json' : 'application/problem+json'
-  return new Response(JSON.stringify(body), { status, headers: { 'Content-Type': type } })
-}
 
 const MIRA = {
   id: 7,

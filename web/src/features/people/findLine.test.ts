@@ -3,6 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { WhoView } from '@/api/types'
 import { page, plugins } from '@/testing'
 import FindLine from './FindLine.vue'
+import { json } from '@/api/testClient'
 
 /** What the server says of a sentence; a text may be held back until it is let go. */
 let answers: (text: string) => Partial<WhoView>
@@ -11,16 +12,15 @@ const held = new Map<string, () => void>()
 const hold = new Set<string>()
 
 vi.mock('@/api/client', async (original) => {
-  const real = await original<typeof import('@/api/client')>()
-  const { default: createClient } = await import('openapi-fetch')
+  const { answeredBy } = await import('@/api/testClient')
   const fetch = async (request: Request) => {
     const { text } = (await request.json()) as { text: string }
     asked.push(text)
     if (hold.has(text)) await new Promise<void>((done) => held.set(text, done))
     const view = { meant: null, unclear: null, completions: [], ...answers(text) }
-    return new Response(JSON.stringify(view), { headers: { 'Content-Type': 'application/json' } })
+    return json(view)
   }
-  return { ...real, api: createClient({ baseUrl: 'http://test.test/', fetch }) }
+  return answeredBy(original, fetch)
 })
 
 const meant = (found: number, news: string[] = []) => ({

@@ -2,25 +2,22 @@ import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { page, plugins } from '@/testing'
 import ManyForm from './ManyForm.vue'
+import { json } from '@/api/testClient'
 
 type Sent = { path: string; body: Record<string, unknown> }
 const sent: Sent[] = []
 let answer: (path: string) => { status: number; body: unknown }
 
 vi.mock('@/api/client', async (original) => {
-  const real = await original<typeof import('@/api/client')>()
-  const { default: createClient } = await import('openapi-fetch')
+  const { answeredBy } = await import('@/api/testClient')
   const fetch = async (request: Request) => {
     const path = new URL(request.url).pathname
     const body = request.method === 'POST' ? await request.json() : {}
     if (request.method === 'POST') sent.push({ path, body })
     const { status, body: said } = answer(path)
-    return new Response(JSON.stringify(said), {
-      status,
-      headers: { 'Content-Type': 'application/json' },
-    })
+    return json(said, status)
   }
-  return { ...real, api: createClient({ baseUrl: 'http://test.test/', fetch }) }
+  return answeredBy(original, fetch)
 })
 
 const usual = (path: string) => ({

@@ -6,6 +6,7 @@ import { email } from '@/features/workbench/newSteps'
 import { testJourney } from '@/features/workbench/testJourney'
 import { viewOf } from '@/features/workbench/testServer'
 import { useStrand } from './useStrand'
+import { json } from '@/api/testClient'
 
 const strand = (name: string): StrandDocument => ({ id: 's', name, body: [email('a', 'm')] })
 
@@ -16,36 +17,28 @@ class Server {
 
   async answer(request: Request): Promise<Response> {
     const path = new URL(request.url).pathname
-    if (request.method === 'GET') return json(200, [this.kept])
+    if (request.method === 'GET') return json([this.kept])
     const sent = (await request.json()) as { version?: number; document: StrandDocument }
     if (path.endsWith('/looks')) {
       const journey = { ...testJourney(...sent.document.body), name: sent.document.name }
       const { sheet, expanded } = viewOf(journey)
-      return json(200, { sheet, expanded, difference: [], users: [] })
+      return json({ sheet, expanded, difference: [], users: [] })
     }
     if (sent.version !== this.kept.version) {
-      return json(409, { code: 'save-lost', detail: 'Somebody else has saved this strand.' })
+      return json({ code: 'save-lost', detail: 'Somebody else has saved this strand.' }, 409)
     }
     this.saves++
     this.kept = { ...this.kept, version: this.kept.version + 1, document: sent.document }
-    return json(200, this.kept)
+    return json(this.kept)
   }
-}
-
-function json(status: number, body: unknown): Response {
-  return new Response(JSON.stringify(body), {
-    status,
-    headers: { 'Content-Type': 'application/json' },
-  })
 }
 
 let server: Server
 
 vi.mock('@/api/client', async (original) => {
-  const real = await original<typeof import('@/api/client')>()
-  const { default: createClient } = await import('openapi-fetch')
+  const { answeredBy } = await import('@/api/testClient')
   const fetch = (request: Request) => server.answer(request)
-  return { ...real, api: createClient({ baseUrl: 'http://test.test/', fetch }) }
+  return answeredBy(original, fetch)
 })
 
 const rename = (name: string) => (before: JourneyDocument) => ({ ...before, name })

@@ -5,6 +5,7 @@ import { useJourneyStore } from './journeyStore'
 import { email } from './newSteps'
 import type { Source } from './source'
 import { testJourney } from './testJourney'
+import { json } from '@/api/testClient'
 
 const send = (id: string): StepDocument => email(id, 'm')
 
@@ -52,38 +53,30 @@ class Server {
     const path = new URL(request.url).pathname
     if (path.endsWith('/merges')) {
       const { theirs, ours, rows } = (await request.json()) as MergeOrder
-      return json(200, { ...theirs, name: rows.includes('name') ? ours.name : theirs.name })
+      return json({ ...theirs, name: rows.includes('name') ? ours.name : theirs.name })
     }
-    if (request.method === 'GET') return json(200, this.view())
+    if (request.method === 'GET') return json(this.view())
     const save = (await request.json()) as { version: number; journey: JourneyDocument }
     await this.gate
-    if (this.refuse) return json(400, { code: 'bad-value', detail: this.refuse })
+    if (this.refuse) return json({ code: 'bad-value', detail: this.refuse }, 400)
     if (save.version !== this.version) {
       const yours = { journey: save.journey, difference: [], changedHere: [] }
-      return json(409, { code: 'save-lost', detail: 'Lost.', current: this.view(), yours })
+      return json({ code: 'save-lost', detail: 'Lost.', current: this.view(), yours }, 409)
     }
     this.version++
     this.journey = { ...save.journey, purpose: this.purpose ?? save.journey.purpose }
     this.purpose = null
     this.saves.push(save.journey.name)
-    return json(200, this.view())
+    return json(this.view())
   }
-}
-
-function json(status: number, body: unknown): Response {
-  return new Response(JSON.stringify(body), {
-    status,
-    headers: { 'Content-Type': 'application/json' },
-  })
 }
 
 let server: Server
 
 vi.mock('@/api/client', async (original) => {
-  const real = await original<typeof import('@/api/client')>()
-  const { default: createClient } = await import('openapi-fetch')
+  const { answeredBy } = await import('@/api/testClient')
   const fetch = (request: Request) => server.answer(request)
-  return { ...real, api: createClient({ baseUrl: 'http://test.test/', fetch }) }
+  return answeredBy(original, fetch)
 })
 
 const settled = (check: () => void) => vi.waitFor(check, { timeout: 2000 })

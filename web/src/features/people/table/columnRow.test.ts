@@ -3,14 +3,13 @@ import { describe, expect, it, vi } from 'vitest'
 import type { ColumnPlan, FoundColumn } from '@/api/types'
 import { page, plugins } from '@/testing'
 import ColumnRow from './ColumnRow.vue'
+import { json } from '@/api/testClient'
 
 vi.mock('@/api/client', async (original) => {
-  const real = await original<typeof import('@/api/client')>()
-  const { default: createClient } = await import('openapi-fetch')
+  const { answeredBy } = await import('@/api/testClient')
   const names = [{ id: 1, kind: 'FIELD', name: 'hives', fieldType: 'NUMBER', people: 3 }]
-  const fetch = async () =>
-    new Response(JSON.stringify(names), { headers: { 'Content-Type': 'application/json' } })
-  return { ...real, api: createClient({ baseUrl: 'http://test.test/', fetch }) }
+  const fetch = async () => json(names)
+  return answeredBy(original, fetch)
 })
 
 const field = (more: Partial<ColumnPlan>): ColumnPlan => ({

@@ -12,10 +12,9 @@ import TypedLine from './TypedLine.vue'
 let server: TestServer
 
 vi.mock('@/api/client', async (original) => {
-  const real = await original<typeof import('@/api/client')>()
-  const { default: createClient } = await import('openapi-fetch')
+  const { answeredBy } = await import('@/api/testClient')
   const fetch = (request: Request) => server.fetch(request)
-  return { ...real, api: createClient({ baseUrl: 'http://test.test/', fetch }) }
+  return answeredBy(original, fetch)
 })
 
 const JOURNEY = testJourney(email('a', 'm'))

@@ -10,24 +10,12 @@ import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.storage.NewKey;
 import org.opentrellis.core.intake.TableForm;
 
 @Mapper
 interface TableMapper {
   String COLUMNS = "id, act_id, name, encoding, delimiter, header, terms, first_added, last_added";
-
-  /** Takes up the number that the database gives. */
-  final class NewKey {
-    private long id;
-
-    long id() {
-      return id;
-    }
-
-    public void setId(long id) {
-      this.id = id;
-    }
-  }
 
   @Insert(
       """

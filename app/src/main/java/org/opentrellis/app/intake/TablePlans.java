@@ -81,11 +81,7 @@ class TablePlans {
                   ? "Say which column has the addresses."
                   : "Only one column can have the addresses; leave the others out."));
     }
-    Map<String, FieldType> types =
-        names.fields().stream()
-            .filter(one -> one.fieldType() != null)
-            .collect(
-                Collectors.toMap(NamedField::name, one -> Objects.requireNonNull(one.fieldType())));
+    Map<String, FieldType> types = names.fieldTypes();
     Set<Object> seen = new HashSet<>();
     IntStream.range(0, columns.size())
         .filter(i -> columns.get(i).use() != Use.LEFT_OUT)

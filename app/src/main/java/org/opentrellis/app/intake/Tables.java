@@ -9,11 +9,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.Refusal;
-import org.opentrellis.app.names.NamedField;
 import org.opentrellis.app.names.RegisteredNames;
 import org.opentrellis.app.people.Act;
 import org.opentrellis.app.people.ActKind;
@@ -23,6 +21,7 @@ import org.opentrellis.app.people.Arrivals;
 import org.opentrellis.app.people.Forgotten;
 import org.opentrellis.app.people.PersonForgotten;
 import org.opentrellis.app.people.Terms;
+import org.opentrellis.app.storage.NewKey;
 import org.opentrellis.core.intake.ColumnGuess;
 import org.opentrellis.core.intake.TableForm;
 import org.opentrellis.core.intake.TableRows;
@@ -88,7 +87,7 @@ class Tables {
     TableForm form = TableForm.found(table);
     requireColumns(table, form);
     long now = clock.instant().getEpochSecond();
-    TableMapper.NewKey key = new TableMapper.NewKey();
+    NewKey key = new NewKey();
     transaction.executeWithoutResult(
         status -> {
           mapper.forgetOlder(now - A_DAY);
@@ -135,11 +134,7 @@ class Tables {
         first.subList(form.header() && !first.isEmpty() ? 1 : 0, first.size());
     int width =
         heads.isEmpty() ? first.stream().mapToInt(List::size).max().orElse(0) : heads.size();
-    Map<String, FieldType> types =
-        names.fields().stream()
-            .filter(one -> one.fieldType() != null)
-            .collect(
-                Collectors.toMap(NamedField::name, one -> Objects.requireNonNull(one.fieldType())));
+    Map<String, FieldType> types = names.fieldTypes();
     List<TableView.FoundColumn> columns =
         IntStream.range(0, Math.min(width, MOST_COLUMNS))
             .mapToObj(i -> column(i < heads.size() ? heads.get(i) : "", i, body, types))

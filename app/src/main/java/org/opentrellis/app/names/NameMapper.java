@@ -29,8 +29,11 @@ interface NameMapper {
   @Select("select id from registered_name where kind = #{kind} and name = #{name}")
   Optional<Long> find(NameKind kind, String name);
 
-  @Select("select field_type, choices from registered_name where kind = 'FIELD' and name = #{name}")
-  Optional<FieldRow> field(String name);
+  @Select(
+      """
+      select name, field_type, choices from registered_name where kind = 'FIELD' and name = #{name}
+      """)
+  Optional<NamedField> field(String name);
 
   @Select("select name, field_type, choices from registered_name where kind = 'FIELD'")
   List<NamedField> fields();

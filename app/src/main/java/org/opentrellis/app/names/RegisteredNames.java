@@ -2,6 +2,7 @@ package org.opentrellis.app.names;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.opentrellis.app.storage.AgainIfTaken;
@@ -67,7 +68,7 @@ public class RegisteredNames {
    * @throws Refused if the field holds other values
    */
   public Optional<Operand> read(FieldName field, String typed) {
-    FieldRow row = mapper.field(field.value()).orElse(new FieldRow(null, null));
+    NamedField row = mapper.field(field.value()).orElse(new NamedField(field.value(), null, null));
     FieldType type = row.fieldType() == null ? FieldType.of(typed) : row.fieldType();
     try {
       return type.read(typed, row.mayBe());
@@ -82,7 +83,7 @@ public class RegisteredNames {
   /** The number of a field that is filled in, which has a type from then on. */
   public long number(FieldName field, Operand value) {
     long number = number(field);
-    if (mapper.field(field.value()).map(FieldRow::fieldType).isEmpty()) {
+    if (mapper.field(field.value()).map(NamedField::fieldType).isEmpty()) {
       mapper.giveType(number, FieldType.of(value));
     }
     return number;
@@ -90,6 +91,14 @@ public class RegisteredNames {
 
   List<NameView> views() {
     return mapper.views();
+  }
+
+  /** What the fields hold that have been filled in. */
+  public Map<String, FieldType> fieldTypes() {
+    return mapper.fields().stream()
+        .filter(one -> one.fieldType() != null)
+        .collect(
+            Collectors.toMap(NamedField::name, one -> Objects.requireNonNull(one.fieldType())));
   }
 
   public List<NamedField> fields() {
@@ -103,7 +112,7 @@ public class RegisteredNames {
    */
   public long number(FieldName field, FieldType type) {
     long number = number(field);
-    FieldType had = mapper.field(field.value()).map(FieldRow::fieldType).orElse(null);
+    FieldType had = mapper.field(field.value()).map(NamedField::fieldType).orElse(null);
     if (had == null) {
       mapper.giveType(number, type);
     } else if (had != type) {

@@ -9,6 +9,7 @@ import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.storage.NewKey;
 
 @Mapper
 interface ActMapper {
@@ -58,19 +59,6 @@ interface ActMapper {
       """)
   @Options(useGeneratedKeys = true, keyProperty = "key.id", keyColumn = "id")
   void insert(@Param("act") Act act, @Param("key") NewKey key);
-
-  /** Takes up the number that the database gives. */
-  final class NewKey {
-    private long id;
-
-    long id() {
-      return id;
-    }
-
-    public void setId(long id) {
-      this.id = id;
-    }
-  }
 
   @Select("select " + COLUMNS + " from act where id = #{id}")
   Optional<Act> find(long id);
@@ -197,9 +185,6 @@ interface ActMapper {
       where act_id = #{act} and person_id > #{after} and person_id <= #{last}
       """)
   long countChanges(long act, long after, long last);
-
-  @Select("select count(distinct person_id) from act_change where act_id = #{act}")
-  long countChangedPeople(long act);
 
   /** What an act has changed and what is still as it left it. */
   @Select(

@@ -1,6 +1,7 @@
 package org.opentrellis.app.people;
 
 import jakarta.annotation.PreDestroy;
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -19,6 +20,11 @@ import org.opentrellis.app.storage.StorageTrouble;
 import org.opentrellis.app.storage.StorageWatch;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
+import org.springframework.core.retry.RetryException;
+import org.springframework.core.retry.RetryPolicy;
+import org.springframework.core.retry.RetryTemplate;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.TransactionStatus;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -36,6 +42,15 @@ class ActRunner {
   private final Map<Long, String> failures = new ConcurrentHashMap<>();
   private final ExecutorService worker =
       Executors.newSingleThreadExecutor(task -> new Thread(task, "acts"));
+
+  /** Somebody may add, or hold, one of the people of a piece at the same moment. */
+  private final RetryTemplate again =
+      new RetryTemplate(
+          RetryPolicy.builder()
+              .includes(DuplicateKeyException.class, PessimisticLockingFailureException.class)
+              .maxRetries(20)
+              .delay(Duration.ofMillis(50))
+              .build());
 
   private volatile boolean closing;
 
@@ -83,16 +98,24 @@ class ActRunner {
     try {
       boolean more = true;
       while (more && !closing) {
-        more = Boolean.TRUE.equals(transaction.execute(status -> piece(id, status)));
+        more =
+            Boolean.TRUE.equals(
+                again.execute(() -> transaction.execute(status -> piece(id, status))));
       }
+    } catch (RetryException tried) {
+      fail(id, tried.getCause());
     } catch (RuntimeException failed) {
-      failures.put(
-          id,
-          storage
-              .failed(failed)
-              .map(StorageTrouble.Kind::sentence)
-              .orElseGet(() -> Incident.noted(failed).sentence()));
+      fail(id, failed);
     }
+  }
+
+  private void fail(long id, Throwable failure) {
+    failures.put(
+        id,
+        storage
+            .failed(failure)
+            .map(StorageTrouble.Kind::sentence)
+            .orElseGet(() -> Incident.noted(failure).sentence()));
   }
 
   private boolean piece(long id, TransactionStatus status) {

@@ -7,6 +7,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param at in epoch seconds
  * @param says what it is, such as: Tag “market”
+ * @param refused how many rows of a table were refused
  * @param sentence how far it is, or what came of it
  * @param failure why it does not go on, if it does not
  */
@@ -18,6 +19,7 @@ public record ActView(
     ActState state,
     long size,
     long done,
+    long refused,
     String sentence,
     @Nullable String failure) {
 
@@ -30,6 +32,7 @@ public record ActView(
         act.state(),
         act.size(),
         act.done(),
+        act.refused(),
         ActWords.of(act),
         failure);
   }

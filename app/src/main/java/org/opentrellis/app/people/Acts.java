@@ -7,6 +7,7 @@ import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.Refusal;
 import org.opentrellis.app.names.RegisteredNames;
+import org.opentrellis.app.storage.NewKey;
 import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.ListName;
 import org.opentrellis.core.journey.Name;
@@ -65,7 +66,7 @@ public class Acts {
 
   /** A name that is not there yet changes everybody who gets it, and nobody who would lose it. */
   private long changing(ManyOrder order, Where where, @Nullable String search, long found) {
-    Optional<String> value = value(order);
+    String value = coded(operand(order));
     if (order.change() == ManyChange.STOP_MAILING) {
       return mapper.countMailed(where, search);
     }
@@ -76,11 +77,9 @@ public class Acts {
       case UNTAG, TAKE_OFF_LIST ->
           number.map(one -> mapper.countLabelled(where, search, one)).orElse(0L);
       case SET_FIELD ->
-          number
-              .map(one -> mapper.countOtherValue(where, search, one, value.orElseThrow()))
-              .orElse(found);
+          number.map(one -> mapper.countOtherValue(where, search, one, value)).orElse(found);
       case CLEAR_FIELD ->
-          number.map(one -> mapper.countOtherValue(where, search, one, null)).orElse(0L);
+          number.map(one -> mapper.countOtherValue(where, search, one, value)).orElse(0L);
       case STOP_MAILING -> throw new IllegalStateException("has no name");
     };
   }
@@ -106,7 +105,7 @@ public class Acts {
             0,
             order.change(),
             number,
-            value.map(one -> ValueRow.of("", one).coded()).orElse(null));
+            coded(value));
     long id = keep(act);
     mapper.setSize(id, mapper.fill(id, where, People.searched(order.people().search())));
     return id;
@@ -133,8 +132,9 @@ public class Acts {
     }
   }
 
-  private Optional<String> value(ManyOrder order) {
-    return operand(order).map(one -> ValueRow.of("", one).coded());
+  /** As a change keeps it. */
+  private static @Nullable String coded(Optional<Operand> value) {
+    return value.map(one -> ValueRow.of("", one).coded()).orElse(null);
   }
 
   private Optional<Operand> operand(ManyOrder order) {
@@ -170,7 +170,7 @@ public class Acts {
 
   /** Keeps one that begins, within a transaction; {@link #carryOut} has it done afterwards. */
   public long keep(Act act) {
-    ActMapper.NewKey key = new ActMapper.NewKey();
+    NewKey key = new NewKey();
     mapper.insert(act, key);
     return key.id();
   }

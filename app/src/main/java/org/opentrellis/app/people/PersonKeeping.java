@@ -15,6 +15,7 @@ import org.opentrellis.app.http.SaveLost;
 import org.opentrellis.app.names.NameKind;
 import org.opentrellis.app.names.RegisteredNames;
 import org.opentrellis.app.storage.AgainIfTaken;
+import org.opentrellis.app.storage.NewKey;
 import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.ListName;
 import org.opentrellis.core.journey.Name;
@@ -182,7 +183,7 @@ class PersonKeeping {
     if (changes.isEmpty()) {
       return;
     }
-    ActMapper.NewKey key = new ActMapper.NewKey();
+    NewKey key = new NewKey();
     acts.insert(Act.begun(ActKind.EDIT, "Change by hand", now, 1).as(ActState.DONE), key);
     writer.record(key.id(), changes);
     writer.apply(changes);

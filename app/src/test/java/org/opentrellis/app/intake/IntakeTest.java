@@ -221,6 +221,33 @@ class IntakeTest {
     assertThat(wrong.status()).isEqualTo(400);
   }
 
+  /** Somebody is added by hand at the moment at which the table brings them. */
+  @Test
+  void whoIsAddedMeanwhileIsThereOnce() {
+    int rows = 4_000;
+    StringBuilder table = new StringBuilder("email,first name\n");
+    for (int n = 0; n < rows; n++) {
+      table.append("race%04d@example.com,Table\n".formatted(n));
+    }
+    JsonNode view = handIn(table.toString());
+    var added =
+        java.util.concurrent.CompletableFuture.runAsync(
+            () -> {
+              for (int n = 0; n < rows; n += 97) {
+                APP.post(
+                    "/api/people",
+                    "{\"address\": \"RACE%04d@example.com\", \"firstName\": null, \"lastName\": null, \"phone\": null, \"zone\": \"UTC\", \"agreed\": null}"
+                        .formatted(n));
+              }
+            });
+    JsonNode act =
+        over(APP.post("/api/people-tables/" + view.get("id") + "/acts", order(view, "")));
+    added.join();
+    assertThat(act.get("refused").asInt()).isZero();
+    assertThat(page("race").get("total").asInt()).isEqualTo(rows);
+    takeBack(act);
+  }
+
   /** Whoever something has happened to since stays, with everything. */
   @Test
   void whoHasHadALifeSinceStays() {

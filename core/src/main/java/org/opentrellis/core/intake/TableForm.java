@@ -53,8 +53,8 @@ public record TableForm(String encoding, String delimiter, boolean header) {
                 Comparator.comparing((String delimiter) -> addresses(table, encoding, delimiter))
                     .thenComparing(delimiter -> evenColumns(table, encoding, delimiter)))
             .orElse(",");
-    TableForm form = new TableForm(encoding, best, true);
-    return new TableForm(encoding, best, form.startsWithNames(table));
+    TableForm plain = new TableForm(encoding, best, false);
+    return new TableForm(encoding, best, plain.startsWithNames(table));
   }
 
   private static String encoding(byte[] table) {
