@@ -2,11 +2,17 @@ package org.opentrellis.app.browser;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Page.GetByRoleOptions;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.LoadState;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -98,5 +104,70 @@ class PicturesTest {
     mine.getByLabel("Amount: how many").press("Tab");
     assertThat(mine.getByRole(AriaRole.ALERT)).containsText("Wait 3 days");
     take(mine, "two-versions");
+  }
+
+  /** A table from the stand at the fair, as somebody at Ambercomb keeps it, with a few slips. */
+  private static String keepers() {
+    List<String> first =
+        List.of("Mira", "Oskar", "Ines", "Tove", "Bram", "Lena", "Pia", "Jonas", "Sanne", "Nils");
+    List<String> last =
+        List.of("Tolland", "Feld", "Varga", "Achtern", "Quist", "Osk", "Marran", "Ebb", "Holt");
+    List<String> tags = List.of("market", "new-keeper", "market; new-keeper", "");
+    Random random = new Random(16);
+    StringBuilder table =
+        new StringBuilder("E-mail;First name;Last name;Phone;Lists;Tags;hives;keeper since\n");
+    for (int n = 0; n < 240; n++) {
+      String given = first.get(random.nextInt(first.size()));
+      String family = last.get(random.nextInt(last.size()));
+      table.append(
+          "%s;%s;%s;%s;%s;%s;%s;%02d/%02d/%d%n"
+              .formatted(
+                  n == 17
+                      ? "no address yet"
+                      : "%s.%s%d@example.com".formatted(given, family, n).toLowerCase(Locale.ROOT),
+                  given,
+                  family,
+                  n == 80
+                      ? "12"
+                      : "+47 21 23 %02d %02d".formatted(random.nextInt(100), random.nextInt(100)),
+                  random.nextInt(3) > 0 ? "Newcomers" : "Members",
+                  '"' + tags.get(random.nextInt(tags.size())) + '"',
+                  n == 120 ? "many" : Integer.toString(random.nextInt(6)),
+                  1 + random.nextInt(12),
+                  1 + random.nextInt(12),
+                  2015 + random.nextInt(11)));
+    }
+    return table.toString();
+  }
+
+  @Test
+  void people() {
+    Page table = at("/people/table", "Drop a table here");
+    table
+        .locator("input[type=file]")
+        .setInputFiles(
+            new FilePayload(
+                "keepers-fair.csv", "text/csv", keepers().getBytes(StandardCharsets.UTF_8)));
+    table.getByLabel("Order of the dates in keeper since").selectOption("DAY_FIRST");
+    table.getByLabel("Yes, and this is how it is known:").check();
+    table
+        .getByRole(AriaRole.TEXTBOX, new GetByRoleOptions().setName("How it is known"))
+        .fill("signed at the stand");
+    assertThat(table.getByText("237 people are new")).isVisible();
+    take(table, "bring-in-a-table");
+    press(table, "Bring them in");
+    assertThat(table.getByText("Done: 237 new, 3 refused.")).isVisible();
+    table
+        .getByRole(AriaRole.COMBOBOX, new GetByRoleOptions().setName("All who"))
+        .fill("are on list Newcomers and have field hives at least 2");
+    table.keyboard().press("Escape");
+    table.locator("[data-line] button").nth(2).click();
+    press(table, "Edit");
+    table.getByLabel("First name").fill("Maren");
+    table.keyboard().press("Enter");
+    assertThat(table.getByText("First name was set to Maren").first()).isVisible();
+    assertThat(table.locator("[data-line]").filter(new Locator.FilterOptions().setHasText("Maren")))
+        .isVisible();
+    take(table, "people");
   }
 }
