@@ -196,6 +196,11 @@ public class Acts {
       throw new Refusal(HttpStatus.CONFLICT, "taken-back", "It was taken back already.", null);
     }
     transaction.executeWithoutResult(status -> mapper.move(act.turned(), act.state()));
+    if (act.kind() == ActKind.EDIT) {
+      // One person does not wait for a table of many thousands.
+      runner.runHere(id);
+      return view(id);
+    }
     return carryOut(id);
   }
 

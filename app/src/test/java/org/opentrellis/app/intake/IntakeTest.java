@@ -248,6 +248,31 @@ class IntakeTest {
     takeBack(act);
   }
 
+  /** The change of one person goes back at once, also while many thousands come in. */
+  @Test
+  void onePersonDoesNotWaitForATable() {
+    bringIn("email,first name\nquick@example.com,Before\n");
+    JsonNode one = person("quick@");
+    JsonNode changed =
+        APP.put(
+                "/api/people/" + one.get("id"),
+                "{\"version\": %s, \"firstName\": \"After\", \"lastName\": null, \"phone\": null, \"zone\": \"UTC\", \"lists\": [\"Fair\"], \"tags\": [\"stand\"], \"fields\": []}"
+                    .formatted(one.get("version")))
+            .body();
+    StringBuilder table = new StringBuilder("email\n");
+    IntStream.range(0, 30_000).forEach(n -> table.append("slow%d@example.com\n".formatted(n)));
+    JsonNode view = handIn(table.toString());
+    JsonNode slow =
+        APP.post("/api/people-tables/" + view.get("id") + "/acts", order(view, "")).body();
+    assertThat(slow.get("state").asString()).isEqualTo("UNDER_WAY");
+    JsonNode back = APP.post("/api/people-acts/" + changed.get("lastEdit") + "/back", "{}").body();
+    assertThat(back.get("state").asString()).isEqualTo("TAKEN_BACK");
+    assertThat(person("quick@").get("firstName").asString()).isEqualTo("Before");
+    // Stopped midway, it takes back what it has done so far.
+    takeBack(slow);
+    assertThat(page("slow").get("total").asInt()).isZero();
+  }
+
   /** Whoever something has happened to since stays, with everything. */
   @Test
   void whoHasHadALifeSinceStays() {
