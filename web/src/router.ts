@@ -33,6 +33,11 @@ export const router = createRouter({
       component: () => import('@/features/people/PeopleView.vue'),
     },
     {
+      path: '/people/names',
+      name: 'names',
+      component: () => import('@/features/people/names/NamesView.vue'),
+    },
+    {
       path: '/people/table',
       name: 'bring-in',
       component: () => import('@/features/people/table/BringInView.vue'),

@@ -112,6 +112,22 @@ export const questions = {
       queryFn: () => answerOf(api.GET('/api/names')),
     }),
 
+  /** Segments with who is in them now. */
+  peopleSegments: () =>
+    queryOptions({
+      queryKey: ['people', 'segments'],
+      queryFn: () => answerOf(api.GET('/api/people/segments')),
+    }),
+
+  /** The names that a journey uses at some version of it, and that are not registered. */
+  newNames: (journey: number, version: number) =>
+    queryOptions({
+      queryKey: ['people', 'new-names', journey, version],
+      queryFn: () =>
+        answerOf(api.GET('/api/journeys/{id}/new-names', { params: { path: { id: journey } } })),
+      placeholderData: keepPreviousData,
+    }),
+
   table: (id: number) =>
     queryOptions({
       queryKey: ['tables', id],

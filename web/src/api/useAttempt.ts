@@ -8,6 +8,7 @@ import { reasonOf } from './client'
  */
 export function useAttempt(...questions: Readonly<Ref<unknown>>[]) {
   const refused = ref<string | null>(null)
+  const busy = ref(false)
 
   const failure = computed(() => {
     const unanswered = questions.find((error) => error.value)
@@ -17,14 +18,17 @@ export function useAttempt(...questions: Readonly<Ref<unknown>>[]) {
   /** Tries something; whether it went well. */
   async function attempt(work: () => Promise<unknown>): Promise<boolean> {
     refused.value = null
+    busy.value = true
     try {
       await work()
       return true
     } catch (reason) {
       refused.value = reasonOf(reason)
       return false
+    } finally {
+      busy.value = false
     }
   }
 
-  return { failure, attempt }
+  return { failure, busy, attempt }
 }

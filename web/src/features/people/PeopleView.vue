@@ -116,6 +116,7 @@ useTabTitle(() => 'People')
         <option value="NAME">by name</option>
         <option value="NEWEST">newest first</option>
       </select>
+      <RouterLink class="button" :to="{ name: 'names' }">Lists, tags and fields</RouterLink>
       <RouterLink class="button" :to="{ name: 'bring-in' }">Bring in a table</RouterLink>
       <button
         type="button"

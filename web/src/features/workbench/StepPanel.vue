@@ -14,10 +14,12 @@ import { allSteps, emailsBefore, findArm, findStep, replaceStep } from './edits'
 import FindingNote from './FindingNote.vue'
 import { useJourneyStore } from './journeyStore'
 import { useSelection } from './selectionStore'
+import NewNamesNote from './NewNamesNote.vue'
 import StepFigures from './StepFigures.vue'
 import { useEstimate } from './useEstimate'
 import { useFindings } from './useFindings'
 import { useKeptWalks } from './useKeptWalks'
+import { useNewNames } from './useNewNames'
 import VersionsPanel from './VersionsPanel.vue'
 
 const store = useJourneyStore()
@@ -51,6 +53,10 @@ const before = computed(() =>
 const measures = computed(() => estimate.value?.steps.find((one) => one.id === row.value?.id))
 const findings = useFindings()
 const { changed } = useKeptWalks(() => view.value)
+const { newNames, register } = useNewNames()
+const checks = computed(
+  () => findings.value.length + changed.value.length + (newNames.value.length ? 1 : 0),
+)
 const here = computed(() =>
   findings.value.filter((finding) =>
     row.value ? [row.value.id, selected.value].includes(finding.step) : finding.step === null,
@@ -91,9 +97,7 @@ function change(changed: StepDocument) {
           @click="tab = name"
         >
           {{ TABS[name] || (row ? 'Step' : 'Journey') }}
-          <b v-if="name === 'checks' && findings.length + changed.length" class="text-clay">{{
-            findings.length + changed.length
-          }}</b>
+          <b v-if="name === 'checks' && checks" class="text-clay">{{ checks }}</b>
         </button>
       </div>
     </div>
@@ -113,9 +117,8 @@ function change(changed: StepDocument) {
             >Look</RouterLink
           >
         </div>
-        <p v-if="findings.length + changed.length === 0" class="text-ink2">
-          No findings: nothing stands in the way.
-        </p>
+        <NewNamesNote v-if="newNames.length" :names="newNames" :register="register" />
+        <p v-if="checks === 0" class="text-ink2">No findings: nothing stands in the way.</p>
       </div>
       <VersionsPanel v-else-if="tab === 'versions'" />
       <div v-else-if="journey" class="flex flex-col gap-3">

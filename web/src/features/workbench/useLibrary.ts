@@ -2,9 +2,26 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { answerOf, api } from '@/api/client'
 import { outdated, questions } from '@/api/queries'
-import type { MessageView, SegmentDocument, StrandDocument, UnderstoodView } from '@/api/types'
+import type {
+  MessageView,
+  NameKind,
+  SegmentDocument,
+  StrandDocument,
+  UnderstoodView,
+} from '@/api/types'
 import { namesIn, part } from './editors/shapes'
 import { useJourneyStore } from './journeyStore'
+
+/** The types of the names that are registered. */
+const TYPES: Record<NameKind, string> = {
+  TAG: 'TagName',
+  LIST: 'ListName',
+  FIELD: 'FieldName',
+  FORM: 'FormName',
+  PRODUCT: 'ProductName',
+  CATEGORY: 'CategoryName',
+  EVENT: 'EventName',
+}
 
 /** What journeys refer to: messages, strands, segments, each other, and names that are in use. */
 export function useLibrary() {
@@ -13,6 +30,7 @@ export function useLibrary() {
   const strandsKept = useQuery(questions.strands())
   const segmentsKept = useQuery(questions.segments())
   const names = useQuery(questions.names())
+  const registered = useQuery(questions.registeredNames())
 
   const messages = computed<MessageView[]>(() => kept.data.value ?? [])
   const strands = computed<StrandDocument[]>(
@@ -71,6 +89,9 @@ export function useLibrary() {
       ...namesIn(part('Journey'), store.journey, type),
       ...groups.flatMap((group) => namesIn(part('AudienceGroup'), group, type)),
       ...(held[type] ?? []),
+      ...(registered.data.value ?? [])
+        .filter((one) => TYPES[one.kind] === type)
+        .map((one) => one.name),
     ]
     return [...new Set(named)].sort()
   }

@@ -95,7 +95,7 @@ function rename(field: string) {
             @change="rename(($event.target as HTMLInputElement).value)"
           />
           <datalist :id="fields">
-            <option v-for="one in known" :key="one.id" :value="one.name" />
+            <option v-for="one in known" :key="one.name" :value="one.name" />
           </datalist>
           <select
             v-model="plan.type"

@@ -47,6 +47,12 @@ public final class RunningApplication implements BeforeAllCallback, AfterAllCall
     return new RunningApplication(List.of("trellis.demo=true"), null);
   }
 
+  /** The demo with so many people. */
+  public static RunningApplication withPeople(int people) {
+    return new RunningApplication(
+        List.of("trellis.demo=true", "trellis.demo-people=" + people), null);
+  }
+
   /** One that reads the description of its API off its controllers. */
   public static RunningApplication describingItself() {
     return new RunningApplication(DESCRIBING, ApiDocument.class);

@@ -17,6 +17,7 @@ import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.journey.Segment;
+import org.opentrellis.core.journey.SegmentName;
 import org.opentrellis.core.journey.Strand;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
@@ -74,7 +75,7 @@ public class Catalogues {
     return versions(SharedPartRow.STRAND, id).stream().map(Catalogues::strand).toList();
   }
 
-  List<SegmentView> segments() {
+  public List<SegmentView> segments() {
     return mapper.all(SharedPartRow.SEGMENT).stream().map(Catalogues::segment).toList();
   }
 
@@ -127,14 +128,24 @@ public class Catalogues {
    * @throws SaveLost if somebody else has saved since
    */
   SegmentView save(Segment segment, SegmentSave save) {
+    return save(segment, save.version(), save);
+  }
+
+  /**
+   * The same.
+   *
+   * @param readAt the version it was read at; null for a new one
+   * @param yours what was asked for, for the answer if somebody else has saved since
+   */
+  public SegmentView save(Segment segment, @Nullable Integer readAt, Object yours) {
     revisions.hold();
     check(segment);
     String name = segment.name().value();
-    if (!keep(segment.name(), SharedPartRow.SEGMENT, Documents.write(segment), save.version())) {
+    if (!keep(segment.name(), SharedPartRow.SEGMENT, Documents.write(segment), readAt)) {
       throw new SaveLost(
           "Somebody else has saved this segment since you opened it.",
           segment(find(SharedPartRow.SEGMENT, name)),
-          save);
+          yours);
     }
     return segment(find(SharedPartRow.SEGMENT, name));
   }
@@ -173,6 +184,20 @@ public class Catalogues {
     revisions.hold();
     check(segment);
     replace(segment.name(), SharedPartRow.SEGMENT, Documents.write(segment));
+  }
+
+  /**
+   * Deletes a segment with all its versions.
+   *
+   * @throws NotFound if there is none of that name
+   */
+  public void remove(SegmentName segment) {
+    revisions.hold();
+    find(SharedPartRow.SEGMENT, segment.value());
+    mapper.deleteVersions(SharedPartRow.SEGMENT, segment.value());
+    mapper.delete(SharedPartRow.SEGMENT, segment.value());
+    revisions.grow(Revisions.Kind.CATALOGUE);
+    events.publishEvent(new CatalogueChanged(segment));
   }
 
   private void replace(Name part, String kind, JsonNode document) {

@@ -6,5 +6,5 @@ import org.opentrellis.app.http.Schemas;
 import tools.jackson.databind.JsonNode;
 
 /** One version of a segment. */
-record SegmentView(
+public record SegmentView(
     int version, OffsetDateTime savedAt, @Schema(ref = Schemas.SEGMENT) JsonNode document) {}

@@ -2,6 +2,7 @@ package org.opentrellis.app.catalogue;
 
 import java.util.List;
 import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
@@ -51,4 +52,26 @@ interface SharedPartMapper {
       where kind = #{kind} and name = #{name} order by version desc
       """)
   List<SharedPartRow> versions(String kind, String name);
+
+  @Delete("delete from shared_part where kind = #{kind} and name = #{name}")
+  void delete(String kind, String name);
+
+  @Delete("delete from shared_part_version where kind = #{kind} and name = #{name}")
+  void deleteVersions(String kind, String name);
+
+  /** Versions in whose document some text stands, but the newest of each. */
+  @Select(
+      """
+      select v.kind, v.name, v.document, v.version, v.saved_at from shared_part_version v
+      where locate(#{text}, v.document) > 0 and v.version < (select p.version from shared_part p
+        where p.kind = v.kind and p.name = v.name)
+      """)
+  List<SharedPartRow> versionsHolding(String text);
+
+  @Update(
+      """
+      update shared_part_version set document = #{document}
+      where kind = #{kind} and name = #{name} and version = #{version}
+      """)
+  void rewriteVersion(String kind, String name, int version, String document);
 }

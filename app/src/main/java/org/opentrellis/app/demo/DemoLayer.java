@@ -14,6 +14,9 @@ import org.opentrellis.app.dryruns.DryRuns;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.journeys.KeptJourney;
 import org.opentrellis.app.messages.MessageLibrary;
+import org.opentrellis.app.names.NameEdit;
+import org.opentrellis.app.names.Naming;
+import org.opentrellis.app.names.RegisteredNames;
 import org.opentrellis.core.behaviour.ArrivalPlan;
 import org.opentrellis.core.behaviour.AudienceGroup;
 import org.opentrellis.core.behaviour.Behaviour;
@@ -50,6 +53,9 @@ class DemoLayer implements ApplicationRunner {
           "thirty-days-of-bees");
 
   private final TrellisSettings settings;
+  private final RegisteredNames registered;
+  private final Naming naming;
+  private final DemoCrowd crowd;
   private final MessageLibrary messages;
   private final Catalogues catalogues;
   private final Journeys journeys;
@@ -60,6 +66,9 @@ class DemoLayer implements ApplicationRunner {
 
   DemoLayer(
       TrellisSettings settings,
+      RegisteredNames registered,
+      Naming naming,
+      DemoCrowd crowd,
       MessageLibrary messages,
       Catalogues catalogues,
       Journeys journeys,
@@ -68,6 +77,9 @@ class DemoLayer implements ApplicationRunner {
       KeptComparisons comparisons,
       TransactionTemplate transaction) {
     this.settings = settings;
+    this.registered = registered;
+    this.naming = naming;
+    this.crowd = crowd;
     this.messages = messages;
     this.catalogues = catalogues;
     this.journeys = journeys;
@@ -81,10 +93,20 @@ class DemoLayer implements ApplicationRunner {
   @Override
   public void run(ApplicationArguments arguments) {
     if (settings.demo() && journeys.none()) {
+      names();
+      if (settings.demoPeople() > 0) {
+        crowd.come(settings.demoPeople(), SEED);
+      }
       List<JourneyFile> files = JOURNEYS.stream().map(DemoLayer::read).toList();
       List<DryRuns.Made> runs = files.stream().map(this::dryRun).toList();
       transaction.executeWithoutResult(status -> lay(files, runs));
     }
+  }
+
+  private void names() {
+    List<NameEdit> missing =
+        DemoNames.all().stream().filter(one -> registered.find(one.asName()).isEmpty()).toList();
+    transaction.executeWithoutResult(status -> missing.forEach(naming::register));
   }
 
   private DryRuns.Made dryRun(JourneyFile file) {

@@ -19,6 +19,14 @@ interface JourneyMapper {
       """)
   Optional<JourneyRow> find(long id);
 
+  /** Those in whose document or assumptions some text stands. */
+  @Select(
+      """
+      select id from journey
+      where locate(#{text}, document) > 0 or locate(#{text}, behaviour) > 0 order by id
+      """)
+  List<Long> holding(String text);
+
   /** The names that are taken, archived journeys' too. */
   @Select("select name from journey order by id")
   List<String> names();

@@ -93,11 +93,13 @@ public class Journeys {
 
   /** The names of other journeys that use a name, also through a strand, such as a message's. */
   public List<String> othersUsing(Name name, long but) {
+    return using(name).stream().filter(one -> one.id() != but).map(Named::name).toList();
+  }
+
+  /** The journeys that use a name, also through a strand. */
+  public List<Named> using(Name name) {
     List<Long> using = index.using(catalogues.current().usersOf(name));
-    return names().stream()
-        .filter(one -> one.id() != but && using.contains(one.id()))
-        .map(Named::name)
-        .toList();
+    return names().stream().filter(one -> using.contains(one.id())).toList();
   }
 
   /** A journey with its sentences and findings. */

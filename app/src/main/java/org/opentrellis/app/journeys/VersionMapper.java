@@ -26,6 +26,25 @@ interface VersionMapper {
       """)
   Optional<VersionRow> find(@Param("journey") long journey, @Param("version") int version);
 
+  /** Those in whose document some text stands, but the newest of each journey. */
+  @Select(
+      """
+      select v.journey_id, v.version, v.document from journey_version v
+      where locate(#{text}, v.document) > 0
+        and v.version < (select j.version from journey j where j.id = v.journey_id)
+      """)
+  List<HeldVersion> holding(String text);
+
+  @Update(
+      """
+      update journey_version set document = #{document}
+      where journey_id = #{journey} and version = #{version}
+      """)
+  void rewrite(
+      @Param("journey") long journey,
+      @Param("version") int version,
+      @Param("document") String document);
+
   @Insert(
       """
       insert into journey_version (journey_id, version, document, saved_at, saved_by)

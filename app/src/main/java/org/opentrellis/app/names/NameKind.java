@@ -1,6 +1,7 @@
 package org.opentrellis.app.names;
 
 import java.util.Optional;
+import java.util.function.Function;
 import org.opentrellis.core.journey.AttributeName;
 import org.opentrellis.core.journey.CategoryName;
 import org.opentrellis.core.journey.EventName;
@@ -19,18 +20,35 @@ import org.opentrellis.core.journey.TagName;
 
 /** The kinds of names that an account has a register of. */
 public enum NameKind {
-  TAG(TagName.class),
-  LIST(ListName.class),
-  FIELD(FieldName.class),
-  FORM(FormName.class),
-  PRODUCT(ProductName.class),
-  CATEGORY(CategoryName.class),
-  EVENT(EventName.class);
+  TAG("tag", TagName.class, TagName::new),
+  LIST("list", ListName.class, ListName::new),
+  FIELD("field", FieldName.class, FieldName::new),
+  FORM("form", FormName.class, FormName::new),
+  PRODUCT("product", ProductName.class, ProductName::new),
+  CATEGORY("category", CategoryName.class, CategoryName::new),
+  EVENT("event", EventName.class, EventName::new);
 
+  private final String words;
   private final Class<? extends Name> type;
+  private final Function<String, Name> reading;
 
-  NameKind(Class<? extends Name> type) {
+  NameKind(String words, Class<? extends Name> type, Function<String, Name> reading) {
+    this.words = words;
     this.type = type;
+    this.reading = reading;
+  }
+
+  public String words() {
+    return words;
+  }
+
+  /**
+   * A name of this kind.
+   *
+   * @throws org.opentrellis.core.problem.Refused if there can be no such name
+   */
+  Name named(String value) {
+    return reading.apply(value);
   }
 
   /** What such a name is in the core. */

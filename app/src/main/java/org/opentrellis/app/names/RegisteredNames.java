@@ -38,7 +38,7 @@ public class RegisteredNames {
         .collect(
             Collectors.groupingBy(
                 row -> row.kind().type().getSimpleName(),
-                Collectors.mapping(NameRow::name, Collectors.toList())));
+                Collectors.mapping(ListedName::name, Collectors.toList())));
   }
 
   /**
@@ -87,10 +87,6 @@ public class RegisteredNames {
       mapper.giveType(number, FieldType.of(value));
     }
     return number;
-  }
-
-  List<NameView> views() {
-    return mapper.views();
   }
 
   /** What the fields hold that have been filled in. */

@@ -89,6 +89,20 @@ class ActRunner {
     }
   }
 
+  /** Carries out all that is under way, and returns when it is over. */
+  void finish() {
+    for (long act : mapper.underWay()) {
+      try {
+        begin(act).get();
+      } catch (InterruptedException stopped) {
+        Thread.currentThread().interrupt();
+        return;
+      } catch (ExecutionException impossible) {
+        throw new IllegalStateException(impossible);
+      }
+    }
+  }
+
   /** Why an act does not go on; null if nothing is in its way. */
   @Nullable String failure(long act) {
     return failures.get(act);

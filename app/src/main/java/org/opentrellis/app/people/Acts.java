@@ -181,6 +181,11 @@ public class Acts {
     return view(id);
   }
 
+  /** Has all that is under way done, and returns when it is. */
+  public void finish() {
+    runner.finish();
+  }
+
   private Act find(long id) {
     return mapper.find(id).orElseThrow(() -> NotFound.of("change of people", id));
   }

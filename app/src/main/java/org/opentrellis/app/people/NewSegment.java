@@ -5,4 +5,4 @@ package org.opentrellis.app.people;
  *
  * @param find the sentence that means them
  */
-record NewSegment(String name, String find) {}
+public record NewSegment(String name, String find) {}

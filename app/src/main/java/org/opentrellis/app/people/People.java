@@ -13,13 +13,12 @@ import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.TypedText;
 import org.opentrellis.app.journeys.Journeys;
+import org.opentrellis.app.names.AllNames;
 import org.opentrellis.app.names.RegisteredNames;
 import org.opentrellis.core.calendar.ZoneClock;
-import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
-import org.opentrellis.core.reading.KnownNames;
 import org.opentrellis.core.reading.WhoReader;
 import org.opentrellis.core.reading.WhoReading;
 import org.springframework.stereotype.Service;
@@ -40,6 +39,7 @@ public class People {
   private final PeopleMapper mapper;
   private final ActMapper acts;
   private final RegisteredNames names;
+  private final AllNames allNames;
   private final Catalogues catalogues;
   private final Journeys journeys;
   private final Clock clock;
@@ -48,12 +48,14 @@ public class People {
       PeopleMapper mapper,
       ActMapper acts,
       RegisteredNames names,
+      AllNames allNames,
       Catalogues catalogues,
       Journeys journeys,
       Clock clock) {
     this.mapper = mapper;
     this.acts = acts;
     this.names = names;
+    this.allNames = allNames;
     this.catalogues = catalogues;
     this.journeys = journeys;
     this.clock = clock;
@@ -149,10 +151,18 @@ public class People {
     TypedText.require(typed.text(), typed.caret(), LONGEST);
     WhoReading reading = reader().read(typed.text(), typed.caret());
     return switch (reading.result()) {
-      case WhoReading.Meant meant ->
-          WhoView.of(meant, mapper.count(where(meant.who()), null), reading.completions());
+      case WhoReading.Meant meant -> WhoView.of(meant, count(meant.who()), reading.completions());
       case WhoReading.Unclear unclear -> WhoView.of(unclear.refused(), reading.completions());
     };
+  }
+
+  public boolean none() {
+    return mapper.countAll() == 0;
+  }
+
+  /** How many are meant. */
+  long count(Condition who) {
+    return mapper.count(where(who), null);
   }
 
   /** What a sentence means; one that says nothing means everybody. */
@@ -164,16 +174,9 @@ public class People {
   }
 
   private WhoReader reader() {
-    Catalogue catalogue = catalogues.current();
-    KnownNames known =
-        KnownNames.of(
-            List.of(
-                journeys.namesInUse(),
-                KnownNames.in(List.of(catalogue)),
-                KnownNames.of(names.byKind())));
     return new WhoReader(
-        catalogue,
-        known,
+        catalogues.current(),
+        allNames.known(),
         journeys.names().stream().map(Journeys.Named::name).toList(),
         LocalDate.now(clock));
   }

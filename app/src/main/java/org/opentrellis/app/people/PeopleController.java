@@ -25,14 +25,11 @@ class PeopleController {
   private final People people;
   private final PersonKeeping keeping;
   private final PeopleFiles files;
-  private final SegmentKeeping segments;
 
-  PeopleController(
-      People people, PersonKeeping keeping, PeopleFiles files, SegmentKeeping segments) {
+  PeopleController(People people, PersonKeeping keeping, PeopleFiles files) {
     this.people = people;
     this.keeping = keeping;
     this.files = files;
-    this.segments = segments;
   }
 
   @GetMapping
@@ -79,13 +76,6 @@ class PeopleController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void forgetPerson(@PathVariable long id) {
     keeping.forget(id);
-  }
-
-  /** Keeps whom a sentence means as a segment. */
-  @PostMapping("/segments")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void keepSegment(@RequestBody NewSegment segment) {
-    segments.keep(segment);
   }
 
   /** Those who are meant as a table. */

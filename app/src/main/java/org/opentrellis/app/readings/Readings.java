@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.http.TypedText;
 import org.opentrellis.app.journeys.Journeys;
+import org.opentrellis.app.names.AllNames;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Message;
@@ -31,11 +32,13 @@ class Readings {
 
   private final Journeys journeys;
   private final Catalogues catalogues;
+  private final AllNames allNames;
   private final Clock clock;
 
-  Readings(Journeys journeys, Catalogues catalogues, Clock clock) {
+  Readings(Journeys journeys, Catalogues catalogues, AllNames allNames, Clock clock) {
     this.journeys = journeys;
     this.catalogues = catalogues;
+    this.allNames = allNames;
     this.clock = clock;
   }
 
@@ -49,8 +52,7 @@ class Readings {
     Journey journey = journeys.readIn("/journey", typed.journey());
     List<String> others =
         journeys.names().stream().filter(one -> one.id() != id).map(Journeys.Named::name).toList();
-    KnownNames known =
-        KnownNames.of(List.of(journeys.namesInUse(), KnownNames.in(List.of(journey, catalogue))));
+    KnownNames known = KnownNames.of(List.of(allNames.known(), KnownNames.in(List.of(journey))));
     Reader reader = new Reader(journey, catalogue, others, known, LocalDate.now(clock));
     Reading reading =
         typed.replaces()

@@ -84,6 +84,40 @@ class PeopleApiTest {
     assertThat(APP.post("/api/people/segments", keep.formatted("All", "")).status()).isEqualTo(400);
   }
 
+  private static JsonNode segment(String name) {
+    return APP.get("/api/people/segments")
+        .body()
+        .valueStream()
+        .filter(one -> one.get("name").asString().equals(name))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  /** It means others from then on, also where it is used; a lost race shows both sides. */
+  @Test
+  void aSegmentMeansOthers() {
+    add("segment1@example.com", "Sege", "Ment");
+    String keep = "{\"name\": \"%s\", \"find\": \"%s\"}";
+    APP.post("/api/people/segments", keep.formatted("Turning", "are on list Nowhere"));
+    APP.post("/api/people/segments", keep.formatted("Around", "are in segment Turning"));
+    assertThat(segment("Around").get("people").asInt()).isZero();
+    assertThat(segment("Turning").at("/usedBy/0/name").asString()).isEqualTo("Around");
+    String change = "{\"find\": \"are not on list Nowhere\", \"version\": 1}";
+    assertThat(APP.put("/api/people/segments/Turning", change).status()).isEqualTo(204);
+    assertThat(segment("Around").get("people").asInt()).isPositive();
+    Answer lost = APP.put("/api/people/segments/Turning", change);
+    assertThat(lost.status()).isEqualTo(409);
+    assertThat(lost.body().at("/current/version").asInt()).isEqualTo(2);
+
+    Answer used = APP.delete("/api/people/segments/Turning");
+    assertThat(used.status()).isEqualTo(409);
+    assertThat(used.body().get("detail").asString())
+        .isEqualTo("“Around” uses it: take the segment out there first.");
+    assertThat(APP.delete("/api/people/segments/Around").status()).isEqualTo(204);
+    assertThat(APP.delete("/api/people/segments/Turning").status()).isEqualTo(204);
+    assertThat(APP.delete("/api/people/segments/Turning").status()).isEqualTo(404);
+  }
+
   @Test
   void whoAgreedToNothingIsNotConfirmed() {
     JsonNode added =

@@ -113,9 +113,7 @@ public final class WhoReader {
   }
 
   private String words(Condition asked) {
-    StringBuilder words = new StringBuilder();
-    sentences().condition(asked).spans().forEach(span -> words.append(span.text()));
-    return Style.quoted(words.toString());
+    return Style.quoted(sentences().condition(asked).text());
   }
 
   private static boolean isAboutAVisit(Condition condition) {
@@ -151,7 +149,7 @@ public final class WhoReader {
   }
 
   private Sentences sentences() {
-    return new Sentences(nowhere(), catalogue);
+    return Sentences.ofPeople(catalogue);
   }
 
   private Library library() {

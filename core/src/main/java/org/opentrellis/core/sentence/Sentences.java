@@ -14,6 +14,7 @@ import org.opentrellis.core.journey.Goal;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.LeaveRule;
 import org.opentrellis.core.journey.Notice;
+import org.opentrellis.core.journey.Purpose;
 import org.opentrellis.core.journey.SecondaryGoal;
 import org.opentrellis.core.journey.SplitArm;
 import org.opentrellis.core.journey.Step;
@@ -42,6 +43,11 @@ public final class Sentences {
    */
   public Sentences(Journey journey, Catalogue catalogue) {
     this(journey, new Library(Strands.expand(journey, catalogue), catalogue), Style.SPOKEN);
+  }
+
+  /** Of no journey: what is said of people in the words of conditions. */
+  public static Sentences ofPeople(Catalogue catalogue) {
+    return new Sentences(Journey.empty("Nowhere", Purpose.OTHER), catalogue);
   }
 
   /** The same with everything said and names in quotation marks, so that it can be read back. */

@@ -1,0 +1,30 @@
+package org.opentrellis.app.names;
+
+import java.util.List;
+import org.opentrellis.app.catalogue.Catalogues;
+import org.opentrellis.app.journeys.Journeys;
+import org.opentrellis.core.reading.KnownNames;
+import org.springframework.stereotype.Service;
+
+/** Every name that an account has: registered, or used by a journey, a strand or a segment. */
+@Service
+public class AllNames {
+  private final RegisteredNames registered;
+  private final Journeys journeys;
+  private final Catalogues catalogues;
+
+  AllNames(RegisteredNames registered, Journeys journeys, Catalogues catalogues) {
+    this.registered = registered;
+    this.journeys = journeys;
+    this.catalogues = catalogues;
+  }
+
+  /** As they are offered to whoever types a sentence. */
+  public KnownNames known() {
+    return KnownNames.of(
+        List.of(
+            KnownNames.of(registered.byKind()),
+            journeys.namesInUse(),
+            KnownNames.in(List.of(catalogues.current()))));
+  }
+}

@@ -1,0 +1,6 @@
+package org.opentrellis.app.names;
+
+/**
+ * @param into the number of the tag that stays
+ */
+record NameMerge(long into) {}

@@ -1,0 +1,11 @@
+package org.opentrellis.app.revisions;
+
+import org.opentrellis.core.journey.Name;
+
+/**
+ * A registered name is called otherwise from now on, in the transaction in which this is told:
+ * whoever keeps documents puts the new name in the place of the old one.
+ *
+ * @param text how the old name stands in JSON, to look for it before reading
+ */
+public record NameChanged(Name before, Name after, String text) {}
