@@ -33,6 +33,11 @@ export const router = createRouter({
       component: () => import('@/features/people/PeopleView.vue'),
     },
     {
+      path: '/account',
+      name: 'account',
+      component: () => import('@/features/account/AccountView.vue'),
+    },
+    {
       path: '/people/names',
       name: 'names',
       component: () => import('@/features/people/names/NamesView.vue'),

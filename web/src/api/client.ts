@@ -55,6 +55,12 @@ export function faultsOf(failure: unknown): Record<string, string> {
   return faults
 }
 
+/** The same, each at its exact place, such as "senders/0/address"; "" for the whole. */
+export function placesOf(failure: unknown): Record<string, string> {
+  const problems = failure instanceof Refused ? (failure.problem.problems ?? []) : []
+  return Object.fromEntries(problems.map(({ place, sentence }) => [place.slice(1), sentence]))
+}
+
 type Answer<T> = { data?: T; error?: unknown; response: Response }
 
 /** The answer's data; throws {@link Refused} with the server's reason, or that it is not there. */

@@ -328,6 +328,19 @@ export const questions = {
       queryFn: () => answerOf(api.GET('/api/cohorts')),
     }),
 
+  account: () =>
+    queryOptions({
+      queryKey: ['account'],
+      queryFn: () => answerOf(api.GET('/api/account')),
+    }),
+
+  accountChoices: () =>
+    queryOptions({
+      queryKey: ['account-choices'],
+      queryFn: () => answerOf(api.GET('/api/account/choices')),
+      ...FOR_EVER,
+    }),
+
   limits: () =>
     queryOptions({
       queryKey: ['limits'],

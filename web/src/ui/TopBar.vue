@@ -49,6 +49,12 @@ const places = [
       >
         Go to <kbd class="border-mist/40! bg-transparent! text-mist!">Ctrl K</kbd>
       </button>
+      <RouterLink
+        to="/account"
+        class="flex items-center text-mist hover:text-white"
+        :class="{ 'font-semibold text-white': route.path === '/account' }"
+        >Account</RouterLink
+      >
       <button
         type="button"
         class="text-mist hover:text-white"

@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import { onMounted, ref, useTemplateRef } from 'vue'
+import { useQuery } from '@tanstack/vue-query'
+import { onMounted, ref, useTemplateRef, watch } from 'vue'
 import { answerOf, api, faultsOf, reasonOf } from '@/api/client'
+import { questions } from '@/api/queries'
 import Trouble from '@/ui/Trouble.vue'
 
 /** Somebody is added by hand; what is refused is told at its field, and nothing typed is lost. */
@@ -26,9 +28,12 @@ const given = ref<Record<Field, string>>({
   firstName: '',
   lastName: '',
   phone: '',
-  zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+  zone: '',
   agreed: '',
 })
+/* At home unless something else is said. */
+const { data: home } = useQuery(questions.account())
+watch(home, (now) => now && (given.value.zone ||= now.account.zone), { immediate: true })
 const wrong = ref<Partial<Record<string, string>>>({})
 const failure = ref<string | null>(null)
 const busy = ref(false)

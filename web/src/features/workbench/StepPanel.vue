@@ -15,6 +15,7 @@ import FindingNote from './FindingNote.vue'
 import { useJourneyStore } from './journeyStore'
 import { useSelection } from './selectionStore'
 import NewNamesNote from './NewNamesNote.vue'
+import SenderChoices from './SenderChoices.vue'
 import StepFigures from './StepFigures.vue'
 import { useEstimate } from './useEstimate'
 import { useFindings } from './useFindings'
@@ -101,6 +102,7 @@ function change(changed: StepDocument) {
         </button>
       </div>
     </div>
+    <SenderChoices />
     <div
       id="step-panel-body"
       role="tabpanel"

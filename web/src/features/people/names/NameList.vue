@@ -72,7 +72,7 @@ const COLUMNS = computed<TableColumn<NameView>[]>(() => [
     id: 'used',
     head: 'used by',
     headClass: 'px-3 text-left',
-    cellClass: 'max-w-80 truncate px-3 text-left',
+    cellClass: 'w-full max-w-0 truncate px-3 text-left',
   },
 ])
 

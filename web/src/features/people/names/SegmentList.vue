@@ -21,7 +21,7 @@ const COLUMNS: TableColumn<SegmentLine>[] = [
     id: 'says',
     head: 'all who',
     headClass: 'px-2 text-left',
-    cellClass: 'max-w-90 truncate px-2 text-left',
+    cellClass: 'max-w-60 truncate px-2 xl:max-w-90 text-left',
   },
   {
     id: 'people',
@@ -34,7 +34,7 @@ const COLUMNS: TableColumn<SegmentLine>[] = [
     id: 'used',
     head: 'used by',
     headClass: 'px-3 text-left',
-    cellClass: 'max-w-60 truncate px-3 text-left',
+    cellClass: 'w-full max-w-0 truncate px-3 text-left',
   },
 ]
 const said = (one: SegmentLine) => one.usedBy.map((use) => use.name).join(', ')

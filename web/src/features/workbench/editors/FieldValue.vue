@@ -86,8 +86,9 @@ function set(event: Event) {
       'figure w-20!': shape.type === 'number',
       'figure w-36!': shape.type === 'date',
       'figure w-28!': shape.type === 'clock',
-      'w-56!': shape.type === 'text' || shape.type === 'zone',
+      'w-56!': ['text', 'zone', 'sender'].includes(shape.type),
     }"
+    :list="shape.type === 'sender' ? 'senders' : undefined"
     :value="value as string"
     :aria-label="label"
     maxlength="500"

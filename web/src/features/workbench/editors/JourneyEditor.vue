@@ -25,7 +25,11 @@ const OPTIONS = [
   { field: 'sendWindow', name: 'only in a send window', schema: part('SendWindow') },
   { field: 'frequencyGuard', name: 'with a frequency guard', schema: part('FrequencyGuard') },
   { field: 'zone', name: 'all in one time zone', schema: { type: 'string', format: 'time-zone' } },
-  { field: 'sender', name: 'from a sender of its own', schema: { type: 'string' } },
+  {
+    field: 'sender',
+    name: 'from a sender of its own',
+    schema: { type: 'string', format: 'sender' },
+  },
 ] as const
 
 const INTO = { anyOf: [part('JourneyName'), { type: 'null' }] }

@@ -85,6 +85,7 @@ function percent(event: Event): number {
         <DraftInput
           class="field"
           :value="step[one.field] ?? ''"
+          :list="one.field === 'sender' ? 'senders' : undefined"
           maxlength="120"
           @change="set({ [one.field]: text($event) })"
         />

@@ -32,7 +32,7 @@ export type Shape =
   | { type: 'list'; item: Schema }
   | { type: 'maybe'; of: Schema }
   | { type: 'choice'; values: string[] }
-  | { type: 'text' | 'number' | 'truth' | 'date' | 'clock' | 'zone' }
+  | { type: 'text' | 'number' | 'truth' | 'date' | 'clock' | 'zone' | 'sender' }
 
 const PARTS = openapi.components.schemas as unknown as Record<string, Schema>
 
@@ -61,6 +61,7 @@ export function shapeOf(schema: Schema): Shape {
   if (of.type === 'number' || of.type === 'integer') return { type: 'number' }
   if (of.format === 'date') return { type: 'date' }
   if (of.format === 'clock') return { type: 'clock' }
+  if (of.format === 'sender') return { type: 'sender' }
   return { type: of.format === 'time-zone' ? 'zone' : 'text' }
 }
 
@@ -136,6 +137,7 @@ export function beginning(schema: Schema, known: Known): Value {
       return '09:00'
     case 'zone':
       return 'Europe/Berlin'
+    case 'sender':
     case 'text':
       return 'text'
   }

@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import org.opentrellis.core.behaviour.TypicalBehaviour;
 import org.opentrellis.core.check.CheckContext;
@@ -46,6 +47,7 @@ final class CheckCommand implements Callable<Integer> {
               JourneyFiles.catalogue(read),
               file.behaviour().orElseGet(() -> TypicalBehaviour.in(Documents.USUAL_ZONE)),
               others,
+              Set.of(),
               LocalDate.now(TrellisCommand.CLOCK));
       List<Finding> findings = Checks.run(context);
       for (Finding finding : findings) {

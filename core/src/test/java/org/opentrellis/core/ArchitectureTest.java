@@ -75,6 +75,7 @@ class ArchitectureTest {
                   "report",
                   "compare")),
           Map.entry("people", Set.of("journey", "problem")),
+          Map.entry("account", Set.of("people", "journey", "problem")),
           Map.entry("intake", Set.of("people", "journey", "problem")),
           Map.entry("sentence", Set.of("journey", "calendar")),
           Map.entry("arrange", Set.of("journey", "calendar", "sentence", "problem")),
@@ -118,6 +119,7 @@ class ArchitectureTest {
     noClasses()
         .that()
         .resideInAnyPackage(
+            "..core.account..",
             "..core.journey..",
             "..core.calendar..",
             "..core.behaviour..",

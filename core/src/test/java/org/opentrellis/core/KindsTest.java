@@ -13,6 +13,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.TestFactory;
@@ -166,6 +167,7 @@ class KindsTest {
             RandomJourneys.CATALOGUE,
             RandomJourneys.behaviour(1),
             List.of(Neighbour.of(journey, RandomJourneys.CATALOGUE)),
+            Set.of(),
             LocalDate.parse("2027-03-22"));
     assertThat(Checks.run(context)).isNotNull();
   }

@@ -7,7 +7,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
-@RequestMapping("/api/sending-limits")
+@RequestMapping("/api")
 class AccountController {
   private final Account account;
 
@@ -15,12 +15,27 @@ class AccountController {
     this.account = account;
   }
 
-  @GetMapping
-  LimitsView getSendingLimits() {
+  @GetMapping("/account")
+  AccountView getAccount() {
     return account.view();
   }
 
-  @PutMapping
+  @PutMapping("/account")
+  AccountView setAccount(@RequestBody AccountOrder order) {
+    return account.set(order);
+  }
+
+  @GetMapping("/account/choices")
+  AccountChoices getAccountChoices() {
+    return account.choices();
+  }
+
+  @GetMapping("/sending-limits")
+  LimitsView getSendingLimits() {
+    return account.limitsView();
+  }
+
+  @PutMapping("/sending-limits")
   LimitsView setSendingLimits(@RequestBody LimitsOrder order) {
     return account.set(order);
   }

@@ -6,7 +6,7 @@ import org.jspecify.annotations.Nullable;
 record LimitsView(
     @Nullable Long monthlyQuota, @Nullable Double segmentPrice, int emailsPerWeek, int version) {
 
-  static LimitsView of(LimitsRow row) {
+  static LimitsView of(AccountRow row) {
     return new LimitsView(
         row.monthlyQuota(), row.segmentPrice(), row.emailsPerWeek(), row.version());
   }

@@ -95,7 +95,7 @@ class Exchange {
     Long id = null;
     if (order.keep()) {
       keepParts(file, here, order);
-      id = journeys.add(journey, file.behaviour().orElseGet(Journeys::usual), null);
+      id = journeys.add(journey, file.behaviour().orElseGet(journeys::usual), null);
     }
     return new ImportView(name, note, RunSheet.of(journey, file.catalogue()), adds, clashes, id);
   }

@@ -31,7 +31,8 @@ interface CardMapper {
   @Update(
       """
       update journey_card set findings = #{findings}, worst = #{worst},
-        first_place = #{firstPlace}, checked_at = #{checkedAt}, checked_on = #{checkedOn}
+        first_place = #{firstPlace}, checked_at = #{checked.at}, checked_on = #{checked.day},
+        checked_carried = #{checked.carried}
       where journey_id = #{journeyId}
         and exists (select 1 from journey where id = #{journeyId} and version = #{version}
           and behaviour_version = #{behaviourVersion})
@@ -43,8 +44,7 @@ interface CardMapper {
       @Param("findings") int findings,
       @Param("worst") @Nullable String worst,
       @Param("firstPlace") @Nullable String firstPlace,
-      @Param("checkedAt") long checkedAt,
-      @Param("checkedOn") LocalDate checkedOn);
+      @Param("checked") Checked checked);
 
   /** Whether somebody was put away, or brought back: the others look anew. */
   @Update("update journey_card set revision = #{revision} where journey_id = #{journey}")
@@ -63,11 +63,11 @@ interface CardMapper {
   int made(long journey);
 
   /** What the findings on a card are of. */
-  record Checked(long at, LocalDate day) {}
+  record Checked(long at, long carried, LocalDate day) {}
 
   @Select(
       """
-      select checked_at as at, checked_on as "DAY" from journey_card where journey_id = #{journey}
+      select checked_at as at, checked_carried as carried, checked_on as "DAY" from journey_card where journey_id = #{journey}
       """)
   Checked checked(long journey);
 
@@ -107,7 +107,7 @@ interface CardMapper {
       """
       <script>
       select j.id, j.name, j.version, j.saved_at, c.purpose, c.state, c.opening, c.goal, c.body,
-        c.findings, c.worst, c.first_place, c.checked_at, c.checked_on, c.sketch
+        c.findings, c.worst, c.first_place, c.checked_at, c.checked_on, c.checked_carried, c.sketch
       from journey_card c join journey j on j.id = c.journey_id
       where j.archived = #{archived}
       <foreach item="word" collection="words">and c.search like #{word} escape '!' </foreach>

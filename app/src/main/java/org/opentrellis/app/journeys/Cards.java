@@ -1,6 +1,5 @@
 package org.opentrellis.app.journeys;
 
-import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
@@ -38,7 +37,7 @@ class Cards {
   private final Catalogues catalogues;
   private final Revisions revisions;
   private final ApplicationEventPublisher events;
-  private final Clock clock;
+  private final Around.Sight sight;
 
   Cards(
       CardMapper mapper,
@@ -47,14 +46,14 @@ class Cards {
       Catalogues catalogues,
       Revisions revisions,
       ApplicationEventPublisher events,
-      Clock clock) {
+      Around.Sight sight) {
     this.mapper = mapper;
     this.journeys = journeys;
     this.index = index;
     this.catalogues = catalogues;
     this.revisions = revisions;
     this.events = events;
-    this.clock = clock;
+    this.sight = sight;
   }
 
   /**
@@ -64,16 +63,12 @@ class Cards {
    */
   Look look(long id) {
     KeptJourney kept = find(id);
-    return Look.at(kept, catalogues.current(), index.neighboursOf(id), today());
+    return Look.at(kept, catalogues.current(), sight.of(id));
   }
 
   private KeptJourney find(long id) {
     Optional<JourneyRow> row = journeys.find(id);
     return KeptJourney.of(row, id, catalogues.current());
-  }
-
-  private LocalDate today() {
-    return LocalDate.now(clock);
   }
 
   /** Makes the card of a journey anew; its transaction holds the account. */
@@ -136,7 +131,7 @@ class Cards {
   void refresh(long id) {
     Now now = now();
     CardMapper.Checked checked = mapper.checked(id);
-    if (!now.isOf(checked.at(), checked.day())) {
+    if (!now.isOf(checked)) {
       keep(id, look(id), now);
     }
   }
@@ -152,8 +147,7 @@ class Cards {
         found.count(),
         worst,
         found.firstPlace(),
-        now.neighbours,
-        now.day);
+        now.checked());
   }
 
   /**
@@ -161,22 +155,30 @@ class Cards {
    * whoever keeps it is told.
    */
   Found found(ListedRow row, Now now) {
-    if (now.isOf(row.checkedAt(), row.checkedOn())) {
+    if (now.isOf(row.checked())) {
       return Found.of(row);
     }
     events.publishEvent(new CardOutdated(row.id()));
     return Found.of(look(row.id()).findings());
   }
 
-  /** What findings depend on besides their journey: the others, and the day. */
-  record Now(long neighbours, LocalDate day) {
-    boolean isOf(long checkedAt, LocalDate checkedOn) {
-      return checkedAt == neighbours && checkedOn.equals(day);
+  /**
+   * What findings depend on besides their journey: the others, what people have, and the day.
+   *
+   * @param carried which tags and lists somebody has, as a number
+   */
+  record Now(long neighbours, long carried, LocalDate day) {
+    boolean isOf(CardMapper.Checked checked) {
+      return checked.equals(checked());
+    }
+
+    CardMapper.Checked checked() {
+      return new CardMapper.Checked(neighbours, carried, day);
     }
   }
 
   Now now() {
-    return new Now(revisions.now(Revisions.Kind.NEIGHBOURS), today());
+    return new Now(revisions.now(Revisions.Kind.NEIGHBOURS), sight.carried(), sight.today());
   }
 
   /** A journey was put away, or brought back; its transaction holds the account. */

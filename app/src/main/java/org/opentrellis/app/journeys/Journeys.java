@@ -2,12 +2,12 @@ package org.opentrellis.app.journeys;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;
-import java.time.ZoneId;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.account.Account;
 import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.http.FreeName;
 import org.opentrellis.app.http.NameTaken;
@@ -36,8 +36,7 @@ import tools.jackson.databind.node.ObjectNode;
 @Service
 @Transactional
 public class Journeys {
-  private static final ZoneId ACCOUNT_ZONE = ZoneId.of("Europe/Berlin");
-
+  private final Account account;
   private final JourneyMapper mapper;
   private final VersionMapper versions;
   private final Cards cards;
@@ -47,6 +46,7 @@ public class Journeys {
   private final Clock clock;
 
   Journeys(
+      Account account,
       JourneyMapper mapper,
       VersionMapper versions,
       Cards cards,
@@ -54,6 +54,7 @@ public class Journeys {
       Catalogues catalogues,
       Revisions revisions,
       Clock clock) {
+    this.account = account;
     this.mapper = mapper;
     this.versions = versions;
     this.cards = cards;
@@ -111,7 +112,7 @@ public class Journeys {
   public JourneyView add(JourneyEdits.NewJourney given) {
     Journey journey = empty(given);
     try {
-      return view(add(journey, TypicalBehaviour.in(ACCOUNT_ZONE), null));
+      return view(add(journey, usual(), null));
     } catch (DuplicateKeyException taken) {
       throw NameTaken.of("journey", journey.name(), "/name");
     }
@@ -146,8 +147,8 @@ public class Journeys {
   }
 
   /** Behaviour to begin with where nothing is known of the people. */
-  public static Behaviour usual() {
-    return TypicalBehaviour.in(ACCOUNT_ZONE);
+  public Behaviour usual() {
+    return TypicalBehaviour.in(account.zone());
   }
 
   /** A name that no journey has yet: the one that is wanted, or with a number behind. */

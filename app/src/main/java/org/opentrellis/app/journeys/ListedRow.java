@@ -20,4 +20,10 @@ record ListedRow(
     @Nullable String firstPlace,
     long checkedAt,
     LocalDate checkedOn,
-    @Nullable String sketch) {}
+    long checkedCarried,
+    @Nullable String sketch) {
+
+  CardMapper.Checked checked() {
+    return new CardMapper.Checked(checkedAt, checkedCarried, checkedOn);
+  }
+}

@@ -1,22 +1,24 @@
 package org.opentrellis.app.journeys;
 
-import java.time.LocalDate;
 import java.util.List;
 import org.opentrellis.core.check.CheckContext;
 import org.opentrellis.core.check.Checks;
 import org.opentrellis.core.check.Finding;
-import org.opentrellis.core.check.Neighbour;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.sentence.RunSheet;
 
 /** A journey as it is kept, with its sentences and what the checks find. */
 record Look(KeptJourney kept, Catalogue catalogue, RunSheet sheet, List<Finding> findings) {
 
-  static Look at(KeptJourney kept, Catalogue catalogue, List<Neighbour> others, LocalDate today) {
-    return new Look(
-        kept,
-        catalogue,
-        RunSheet.of(kept.journey(), catalogue),
-        Checks.run(new CheckContext(kept.journey(), catalogue, kept.behaviour(), others, today)));
+  static Look at(KeptJourney kept, Catalogue catalogue, Around around) {
+    CheckContext context =
+        new CheckContext(
+            kept.journey(),
+            catalogue,
+            kept.behaviour(),
+            around.others(),
+            around.carried(),
+            around.today());
+    return new Look(kept, catalogue, RunSheet.of(kept.journey(), catalogue), Checks.run(context));
   }
 }

@@ -1,14 +1,11 @@
 package org.opentrellis.app.journeys;
 
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.time.Clock;
-import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.http.Schemas;
 import org.opentrellis.core.check.Finding;
-import org.opentrellis.core.check.Neighbour;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
@@ -29,13 +26,14 @@ class StrandLooks {
   private final Catalogues catalogues;
   private final JourneyIndex index;
   private final JourneyMapper journeys;
-  private final Clock clock;
+  private final Around.Sight sight;
 
-  StrandLooks(Catalogues catalogues, JourneyIndex index, JourneyMapper journeys, Clock clock) {
+  StrandLooks(
+      Catalogues catalogues, JourneyIndex index, JourneyMapper journeys, Around.Sight sight) {
     this.catalogues = catalogues;
     this.index = index;
     this.journeys = journeys;
-    this.clock = clock;
+    this.sight = sight;
   }
 
   /**
@@ -87,11 +85,10 @@ class StrandLooks {
     if (kept.archived()) {
       return Optional.empty();
     }
-    List<Neighbour> others = index.neighboursOf(id);
-    LocalDate today = LocalDate.now(clock);
-    List<String> before = sentences(Look.at(kept, now, others, today));
+    Around around = sight.of(id);
+    List<String> before = sentences(Look.at(kept, now, around));
     List<String> news =
-        sentences(Look.at(kept, then, others, today)).stream()
+        sentences(Look.at(kept, then, around)).stream()
             .filter(one -> !before.contains(one))
             .toList();
     return Optional.of(new UserView(id, kept.journey().name(), news));

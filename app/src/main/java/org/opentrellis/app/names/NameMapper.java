@@ -40,6 +40,16 @@ interface NameMapper {
   @Select("select kind, name from registered_name order by kind, name")
   List<ListedName> all();
 
+  /** Tags that somebody carries, lists that somebody is on; a look at the index for each. */
+  @Select(
+      """
+      select n.kind, n.name from registered_name n
+      where n.kind in ('TAG', 'LIST') and exists (select 1 from person_label l
+        where l.name_id = n.id and l.until is null)
+      order by n.id
+      """)
+  List<ListedName> carried();
+
   @Select(VIEWS + " order by n.kind, n.name")
   List<NameRow> views();
 

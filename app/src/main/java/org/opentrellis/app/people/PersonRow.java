@@ -22,6 +22,8 @@ record PersonRow(
     String source,
     long cameAt,
     int version) {
+  /** Behind all letters. */
+  private static final String NAMELESS = "\uffff";
 
   /** The same person with another name, phone and zone. */
   PersonRow with(
@@ -58,7 +60,7 @@ record PersonRow(
     return ChangeRow.of(id, what, Side.of(before), Side.of(after));
   }
 
-  /** As they are sorted and searched. */
+  /** As they are sorted and searched; whoever has no name comes last. */
   String nameKey() {
     return nameKey(firstName, lastName);
   }
@@ -66,7 +68,8 @@ record PersonRow(
   static String nameKey(@Nullable String firstName, @Nullable String lastName) {
     String first = firstName == null ? "" : firstName;
     String last = lastName == null ? "" : lastName;
-    return WhoSql.key((last + " " + first).strip());
+    String key = WhoSql.key((last + " " + first).strip());
+    return key.isEmpty() ? NAMELESS : key;
   }
 
   /** Null if it is not known. */

@@ -69,6 +69,6 @@ class Starters {
         .filter(message -> here.message(message.id()).isEmpty())
         .forEach(messages::keep);
     String name = journeys.freeName(plan.name());
-    return journeys.add(plan.journey().edit().name(name).done(), Journeys.usual(), id);
+    return journeys.add(plan.journey().edit().name(name).done(), journeys.usual(), id);
   }
 }

@@ -2,10 +2,12 @@ package org.opentrellis.core.check;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.sentence.Sentences;
@@ -17,6 +19,7 @@ import org.opentrellis.core.sentence.Sentences;
  * @param catalogue what journeys refer to
  * @param behaviour what is assumed of people, for the figures
  * @param others what is to be known of the other journeys of the account, or of the run
+ * @param carried tags and lists that somebody of the account has
  * @param today for dates that are past
  */
 public record CheckContext(
@@ -24,6 +27,7 @@ public record CheckContext(
     Catalogue catalogue,
     Behaviour behaviour,
     List<Neighbour> others,
+    Set<Name> carried,
     LocalDate today) {
 
   /** The journey with the steps of its strands in place. */

@@ -20,12 +20,16 @@ import org.opentrellis.core.journey.Trigger;
 final class LabelUse {
   private LabelUse() {}
 
-  /** Everything that people can carry: set by a step, brought by a trigger or by a group. */
+  /**
+   * Everything that people can carry: set by a step, brought by a trigger or by a group, or had by
+   * somebody now.
+   */
   static Set<Name> known(CheckContext context) {
     Set<Name> known = new HashSet<>();
     context.all().flatMap(one -> one.sets().names()).forEach(known::add);
     context.behaviour().groups().forEach(g -> known.addAll(g.tags()));
     context.behaviour().groups().forEach(g -> known.addAll(g.lists()));
+    known.addAll(context.carried());
     return known;
   }
 

@@ -38,10 +38,10 @@ final class NeverSet implements Check {
   private static String sentence(Name name) {
     String asked =
         LabelUse.isList(name)
-            ? "%s is asked for, but no journey puts people on it and no audience group is on it, so "
-                + "nobody is. Check the spelling, or add people to it in a step."
-            : "%s is asked for, but no journey sets it and no audience group brings it, so "
-                + "nobody has it. Check the spelling, or set the tag in a step.";
+            ? "%s is asked for, but nobody is on it, no journey puts people on it and no audience "
+                + "group has it. Check the spelling, or add people to it in a step."
+            : "%s is asked for, but nobody has it, no journey sets it and no audience group "
+                + "brings it. Check the spelling, or set the tag in a step.";
     String words = asked.formatted(LabelUse.words(name));
     return Character.toUpperCase(words.charAt(0)) + words.substring(1);
   }

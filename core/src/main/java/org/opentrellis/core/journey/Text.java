@@ -4,14 +4,14 @@ import java.time.LocalTime;
 import org.opentrellis.core.problem.Refused;
 
 /** The few rules for single values that all types share. Each refuses with a sentence. */
-final class Text {
+public final class Text {
   private Text() {}
 
   /**
    * @return the value without white space at its ends
    * @throws Refused if it is blank or too long, or {@link Characters} refuses it
    */
-  static String named(String what, String value, int most) {
+  public static String named(String what, String value, int most) {
     String trimmed = value.strip();
     if (trimmed.isEmpty()) {
       throw new Refused(what + " must not be empty");

@@ -90,7 +90,8 @@ class ChecksTest {
       String code, Journey journey, Behaviour people, Catalogue catalogue, Journey... others) {
     List<Neighbour> neighbours =
         Stream.of(others).map(other -> Neighbour.of(other, catalogue)).toList();
-    CheckContext context = new CheckContext(journey, catalogue, people, neighbours, TODAY);
+    CheckContext context =
+        new CheckContext(journey, catalogue, people, neighbours, Set.of(), TODAY);
     return Checks.run(context).stream().filter(finding -> finding.code().equals(code)).toList();
   }
 
@@ -594,6 +595,15 @@ class ChecksTest {
     assertThat(find("not-handed-over", over, ready)).isEmpty();
   }
 
+  /** What somebody of the account has is found by asking, whatever the journeys do. */
+  @Test
+  void tagsThatSomebodyCarries() {
+    Journey asks = journey(ask("b", TAGGED));
+    CheckContext context =
+        new CheckContext(asks, MESSAGES, PEOPLE, List.of(), Set.of(new TagName("keeper")), TODAY);
+    assertThat(Checks.run(context)).noneMatch(one -> one.code().equals("tag-never-set"));
+  }
+
   @Test
   void tagsAndListsThatNobodyCarries() {
     Journey asks = journey(ask("b", TAGGED));
@@ -654,7 +664,12 @@ class ChecksTest {
       Journey journey = RandomJourneys.journey(seed, 30);
       CheckContext context =
           new CheckContext(
-              journey, RandomJourneys.CATALOGUE, RandomJourneys.behaviour(seed), List.of(), TODAY);
+              journey,
+              RandomJourneys.CATALOGUE,
+              RandomJourneys.behaviour(seed),
+              List.of(),
+              Set.of(),
+              TODAY);
       for (Finding finding : Checks.run(context)) {
         assertThat(finding.sentence()).endsWith(".").doesNotContain("Optional", "[");
         finding

@@ -19,6 +19,7 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -53,7 +54,8 @@ class FixesTest {
 
   private static List<Finding> find(Journey journey) {
     return Checks.run(
-        new CheckContext(journey, MESSAGES, TypicalBehaviour.in(BERLIN), List.of(), TODAY));
+        new CheckContext(
+            journey, MESSAGES, TypicalBehaviour.in(BERLIN), List.of(), Set.of(), TODAY));
   }
 
   static Stream<Arguments> mends() {
@@ -169,13 +171,13 @@ class FixesTest {
             branch("b", opened("a"), null, List.of(finish("f")), List.of()));
     AudienceGroup readers = group(new Keenness(0.1, 0.1), 0);
     Behaviour people = behaviour(readers.edit().preloads(Assumed.typical(0.9)).done(), 0);
-    CheckContext context = new CheckContext(bad, MESSAGES, people, List.of(), TODAY);
+    CheckContext context = new CheckContext(bad, MESSAGES, people, List.of(), Set.of(), TODAY);
     Journey mended = new MostlyPreloads().look(context).get(0).fix().orElseThrow().mended();
     assertThat(differences(bad, mended))
         .containsExactly(
             "Branch on opened \u201cHello\u201d -> Branch on opened \u201cHello\u201d themselves",
             "A: opened \u201cHello\u201d -> A: opened \u201cHello\u201d themselves");
-    CheckContext after = new CheckContext(mended, MESSAGES, people, List.of(), TODAY);
+    CheckContext after = new CheckContext(mended, MESSAGES, people, List.of(), Set.of(), TODAY);
     assertThat(new MostlyPreloads().look(after)).isEmpty();
   }
 
