@@ -156,7 +156,13 @@ useTabTitle(() => 'Account')
               changed && language ? `Such as ${language.example}.` : `Such as ${seen?.example}.`
             "
           >
-            <select id="account-language" v-model="given.language" class="field">
+            <!-- Anew once it has its options: only then can it show which is chosen. -->
+            <select
+              id="account-language"
+              :key="choices?.languages.length"
+              v-model="given.language"
+              class="field"
+            >
               <option v-for="one in choices?.languages" :key="one.tag" :value="one.tag">
                 {{ one.name }}
               </option>

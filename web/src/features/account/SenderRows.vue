@@ -32,7 +32,7 @@ function first(place: number) {
       <li
         v-for="(sender, place) in senders"
         :key="place"
-        class="grid grid-cols-[1fr_1.2fr_1.2fr_9.5rem] items-start gap-2"
+        class="grid grid-cols-[1fr_1fr_1fr_12rem] items-start gap-2"
       >
         <div v-for="part in PARTS" :key="part.key">
           <label
@@ -57,8 +57,8 @@ function first(place: number) {
             {{ wrong[`senders/${place}/${part.key}`] }}
           </p>
         </div>
-        <p class="flex items-center gap-2" :class="{ 'pt-5': place === 0 }">
-          <span v-if="place === 0" class="note px-2">the usual one</span>
+        <p class="flex min-h-8 items-center gap-2" :class="{ 'mt-5': place === 0 }">
+          <span v-if="place === 0" class="note px-2 whitespace-nowrap">the usual one</span>
           <button v-else type="button" class="button button-small" @click="first(place)">
             Make it usual
           </button>

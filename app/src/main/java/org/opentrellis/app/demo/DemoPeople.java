@@ -25,11 +25,14 @@ final class DemoPeople {
           "Mira", "Oskar", "Ines", "Tove", "Bram", "Lena", "Pia", "Jonas", "Sanne", "Nils", "Ruth",
           "Emil", "Frida", "Kaja", "Aron", "Signe", "Matteo", "Clara", "Hugo", "Vera", "Iben",
           "Lars", "Nora", "Tomas", "Elin", "Paul", "Greta", "Milan", "Olga", "Anton");
-  private static final List<String> LAST =
+  private static final List<String> LAST_BEGIN =
       List.of(
-          "Tolland", "Feld", "Varga", "Achtern", "Quist", "Osk", "Marran", "Ebb", "Holt", "Sund",
-          "Lind", "Bergan", "Hane", "Dorn", "Wick", "Ashby", "Moll", "Karst", "Ferro", "Brandt",
-          "Nyhus", "Pell", "Rowe", "Salt", "Tarn", "Ulve", "Vane", "Wold", "Yarrow", "Zander");
+          "Aster", "Birk", "Dal", "Eng", "Fjell", "Gran", "Holm", "Isen", "Kal", "Lind", "Mar",
+          "Nor", "Oster", "Rund", "Sand", "Tor", "Vester", "Wald", "Ytter", "Zand");
+  private static final List<String> LAST_END =
+      List.of(
+          "berg", "by", "dorp", "feld", "gren", "holt", "hus", "kvist", "land", "mark", "nes",
+          "rud", "stad", "vik", "wick");
   private static final List<String> ZONES =
       List.of(
           "Europe/Berlin",
@@ -79,7 +82,7 @@ final class DemoPeople {
 
   private String row(int n) {
     String first = pick(FIRST);
-    String last = pick(LAST);
+    String last = pick(LAST_BEGIN) + pick(LAST_END);
     boolean named = random.nextDouble() < 0.93;
     List<String> lists = new ArrayList<>();
     List<String> tags = new ArrayList<>();
