@@ -24,6 +24,8 @@ const props = defineProps<{
   rowClass?: string
   /** All heads are only read aloud. */
   headless?: boolean
+  /** More rows may come while one is in it: nothing may jump when they become many. */
+  growing?: boolean
 }>()
 
 defineSlots<
@@ -47,7 +49,7 @@ const sorted = computed(() => {
   return table.getRowModel().rows.map((row) => row.original)
 })
 
-const many = computed(() => sorted.value.length > MANY)
+const many = computed(() => props.growing || sorted.value.length > MANY)
 const virtual = useVirtualizer(
   computed(() => ({
     count: sorted.value.length,

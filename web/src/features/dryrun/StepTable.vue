@@ -7,7 +7,7 @@ import DataTable from '@/ui/DataTable.vue'
 import { count, duration } from '@/ui/figures'
 import Sentence from '@/ui/Sentence.vue'
 import ShareBar from '@/ui/ShareBar.vue'
-import ColumnChooser from './ColumnChooser.vue'
+import ColumnChooser from '@/ui/ColumnChooser.vue'
 import type { TableColumn } from '@/ui/table'
 import ShareCell from './ShareCell.vue'
 import { COLUMNS, type StepColumn, type StepLine, valueOf } from './stepColumns'
@@ -68,7 +68,7 @@ function plain(column: StepColumn, step: StepMeasures): string {
       <label class="ml-auto flex items-center gap-1.5 text-note">
         <input v-model="onlyMessages" type="checkbox" /> only emails and texts
       </label>
-      <ColumnChooser v-model="chosen" />
+      <ColumnChooser v-model="chosen" :columns="COLUMNS" />
       <a class="button button-small" :href="csv" download>CSV</a>
     </div>
     <DataTable

@@ -6,6 +6,7 @@ import type { ManyChange, Whom } from '@/api/types'
 import { download } from '@/ui/download'
 import { count } from '@/ui/figures'
 import Trouble from '@/ui/Trouble.vue'
+import LikeThemForm from './LikeThemForm.vue'
 import ManyForm from './ManyForm.vue'
 
 /** What can be done with the people that are found, or with those of them that are chosen. */
@@ -20,6 +21,7 @@ const WAYS: { change: ManyChange; name: string }[] = [
 ]
 
 const open = ref<ManyChange | null>(null)
+const likeThem = ref(false)
 const failure = ref<string | null>(null)
 const writing = ref(false)
 const who = computed(() =>
@@ -63,6 +65,7 @@ async function write() {
       @done="done"
       @cancel="open = null"
     />
+    <LikeThemForm v-else-if="likeThem" :whom="whom" :who="who" @close="likeThem = false" />
     <div v-else class="flex flex-wrap items-center gap-2 px-3 py-2">
       <b class="font-semibold whitespace-nowrap">{{ who }}</b>
       <button
@@ -90,6 +93,14 @@ async function write() {
         @click="write"
       >
         {{ writing ? 'Writing…' : 'Save as a table' }}
+      </button>
+      <button
+        type="button"
+        class="button button-small"
+        :disabled="found === 0"
+        @click="likeThem = true"
+      >
+        A cohort like them…
       </button>
       <slot />
     </div>

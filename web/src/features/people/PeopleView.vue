@@ -5,18 +5,15 @@ import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { reasonOf } from '@/api/client'
 import { outdated, questions } from '@/api/queries'
-import type { PeopleOrder, PersonLine, Whom } from '@/api/types'
-import DataTable from '@/ui/DataTable.vue'
+import type { PeopleOrder, Whom } from '@/api/types'
 import { count } from '@/ui/figures'
-import MoreButton from '@/ui/MoreButton.vue'
-import type { TableColumn } from '@/ui/table'
 import Trouble from '@/ui/Trouble.vue'
 import { useTabTitle } from '@/ui/useTabTitle'
 import AddPerson from './AddPerson.vue'
 import DoneLately from './DoneLately.vue'
 import FindLine from './FindLine.vue'
 import ManyBar from './ManyBar.vue'
-import { dayOf, MAILING } from './mailing'
+import PeopleTable from './PeopleTable.vue'
 import PersonPanel from './PersonPanel.vue'
 
 /** The people of the account: found by a sentence, looked at one by one. */
@@ -50,44 +47,7 @@ const whom = computed<Whom>(() => ({
   search: search.value,
   chosen: picked.value.size ? [...picked.value] : null,
 }))
-const allPicked = computed(
-  () => people.value.length > 0 && people.value.every((one) => picked.value.has(one.id)),
-)
 watch([sentence, search], () => (picked.value = new Set()))
-
-function pick(id: number) {
-  const next = new Set(picked.value)
-  if (!next.delete(id)) next.add(id)
-  picked.value = next
-}
-
-function pickAll() {
-  picked.value = new Set(allPicked.value ? [] : people.value.map((one) => one.id))
-}
-
-const COLUMNS: TableColumn<PersonLine>[] = [
-  { id: 'pick', head: 'chosen', headClass: 'w-9 pl-3 text-left', cellClass: 'w-9 pl-3 text-left' },
-  { id: 'name', head: 'name', names: true, headClass: 'px-3', cellClass: 'max-w-50 truncate px-3' },
-  {
-    id: 'address',
-    head: 'address',
-    headClass: 'px-2 text-left',
-    cellClass: 'max-w-60 truncate px-2 text-left',
-  },
-  {
-    id: 'labels',
-    head: 'lists and tags',
-    headClass: 'px-2 text-left',
-    cellClass: 'px-2 text-left',
-  },
-  {
-    id: 'mailing',
-    head: 'email',
-    headClass: 'px-2 text-left',
-    cellClass: 'px-2 text-left whitespace-nowrap',
-  },
-  { id: 'came', head: 'came', headClass: 'px-3', cellClass: 'px-3 whitespace-nowrap' },
-]
 
 function added(id: number) {
   adding.value = false
@@ -114,6 +74,7 @@ useTabTitle(() => 'People')
       />
       <select v-model="order" class="field w-36!" aria-label="Order">
         <option value="NAME">by name</option>
+        <option value="ADDRESS">by address</option>
         <option value="NEWEST">newest first</option>
       </select>
       <RouterLink class="button" :to="{ name: 'names' }">Lists, tags and fields</RouterLink>
@@ -136,75 +97,16 @@ useTabTitle(() => 'People')
         class="panel flex min-h-0 min-w-0 flex-1 flex-col overflow-hidden"
         aria-label="Those who are found"
       >
-        <DataTable
-          label="People"
-          :columns="COLUMNS"
-          :rows="people"
-          :key-of="(person) => person.id"
-          :chosen="chosen"
-        >
-          <template #head-pick>
-            <input
-              type="checkbox"
-              class="block"
-              :checked="allPicked"
-              :aria-label="`Choose the ${people.length} shown`"
-              @change="pickAll"
-            />
-          </template>
-          <template #cell-pick="{ row: person }">
-            <input
-              type="checkbox"
-              class="block"
-              :checked="picked.has(person.id)"
-              :aria-label="`Choose ${person.name ?? person.address}`"
-              @change="pick(person.id)"
-            />
-          </template>
-          <template #cell-name="{ row: person }">
-            <button
-              type="button"
-              class="min-h-6 max-w-full truncate text-left hover:underline"
-              :class="person.name ? 'font-semibold' : 'text-ink2'"
-              :aria-pressed="person.id === chosen"
-              @click="chosen = person.id"
-            >
-              {{ person.name ?? 'no name' }}
-            </button>
-          </template>
-          <template #cell-address="{ row: person }">{{ person.address }}</template>
-          <template #cell-labels="{ row: person }">
-            <span class="flex gap-1.5 font-sans">
-              <span
-                v-for="name in person.lists"
-                :key="`l${name}`"
-                class="chip border-slate-soft bg-slate-soft text-slate"
-                >{{ name }}</span
-              >
-              <span
-                v-for="name in person.tags"
-                :key="`t${name}`"
-                class="chip border-plum-soft bg-plum-soft text-plum"
-                >{{ name }}</span
-              >
-            </span>
-          </template>
-          <template #cell-mailing="{ row: person }">
-            <span class="font-sans" :class="{ 'text-clay': person.mailing !== 'MAY_BE_MAILED' }">{{
-              MAILING[person.mailing]
-            }}</span>
-          </template>
-          <template #cell-came="{ row: person }">{{ dayOf(person.cameAt) }}</template>
-          <template #below>
-            <MoreButton
-              v-if="list.hasNextPage.value"
-              :shown="people.length"
-              :total="newest.total"
-              :busy="list.isFetchingNextPage.value"
-              @more="list.fetchNextPage()"
-            />
-          </template>
-        </DataTable>
+        <PeopleTable
+          v-model:picked="picked"
+          v-model:chosen="chosen"
+          class="min-h-0 flex-1"
+          :people="people"
+          :total="newest.total"
+          :more="list.hasNextPage.value"
+          :busy="list.isFetchingNextPage.value"
+          @more="list.fetchNextPage()"
+        />
         <ManyBar
           :whom="whom"
           :found="newest.total"

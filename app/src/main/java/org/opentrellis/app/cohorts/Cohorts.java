@@ -5,6 +5,7 @@ import java.time.OffsetDateTime;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.GivenName;
+import org.opentrellis.app.http.NameTaken;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.storage.AgainIfTaken;
 import org.opentrellis.core.behaviour.CohortPlan;
@@ -40,6 +41,18 @@ public class Cohorts {
     String name = GivenName.of("A cohort", order.name(), "/name");
     keep(name, read(order.cohort()));
     return view(mapper.named(name).orElseThrow());
+  }
+
+  /**
+   * Keeps a new one.
+   *
+   * @throws NameTaken if there is one of that name
+   */
+  public void add(String name, CohortPlan plan) {
+    if (mapper.named(name).isPresent()) {
+      throw NameTaken.of("cohort", name, "/name");
+    }
+    keep(name, plan);
   }
 
   /** Keeps a cohort, over the one of its name if there is one. */

@@ -80,6 +80,8 @@ public class People {
                   last == null ? "" : last.nameKey(),
                   last == null ? 0 : last.id(),
                   PAGE + 1);
+          case ADDRESS ->
+              mapper.byAddress(where, key, last == null ? "" : last.addressKey(), PAGE + 1);
           case NEWEST ->
               mapper.newest(where, key, last == null ? Long.MAX_VALUE : last.id(), PAGE + 1);
         };
@@ -121,11 +123,22 @@ public class People {
     if (page.isEmpty()) {
       return List.of();
     }
+    List<Long> ids = page.stream().map(PersonRow::id).toList();
     Map<Long, List<LabelRow>> labels =
-        mapper.labels(page.stream().map(PersonRow::id).toList()).stream()
-            .collect(Collectors.groupingBy(LabelRow::personId));
+        mapper.labels(ids).stream().collect(Collectors.groupingBy(LabelRow::personId));
+    Map<Long, Map<String, String>> fields =
+        mapper.fieldsOf(ids).stream()
+            .collect(
+                Collectors.groupingBy(
+                    HeldValue::personId,
+                    Collectors.toMap(HeldValue::name, one -> one.value().shown())));
     return page.stream()
-        .map(row -> PersonLine.of(row, labels.getOrDefault(row.id(), List.of())))
+        .map(
+            row ->
+                PersonLine.of(
+                    row,
+                    labels.getOrDefault(row.id(), List.of()),
+                    fields.getOrDefault(row.id(), Map.of())))
         .toList();
   }
 

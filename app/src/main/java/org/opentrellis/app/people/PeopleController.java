@@ -25,11 +25,13 @@ class PeopleController {
   private final People people;
   private final PersonKeeping keeping;
   private final PeopleFiles files;
+  private final Alike alike;
 
-  PeopleController(People people, PersonKeeping keeping, PeopleFiles files) {
+  PeopleController(People people, PersonKeeping keeping, PeopleFiles files, Alike alike) {
     this.people = people;
     this.keeping = keeping;
     this.files = files;
+    this.alike = alike;
   }
 
   @GetMapping
@@ -90,6 +92,12 @@ class PeopleController {
                 files.write(selection, text);
               }
             });
+  }
+
+  /** Keeps a cohort for dry runs that is like those who are meant. */
+  @PostMapping("/cohorts")
+  LikeThem keepCohortLikeThem(@RequestBody LikeThemOrder order) {
+    return alike.keep(order);
   }
 
   @PostMapping("/readings")

@@ -82,6 +82,43 @@ interface PeopleMapper {
       @Param("after") long after,
       @Param("most") int most);
 
+  /** Some of them, none likelier than another, and the same each time. */
+  @Select(
+      "select "
+          + COLUMNS
+          + " from person p where ${where.sql} and "
+          + SEARCHED
+          + " order by ora_hash(p.id), p.id limit #{most}")
+  List<PersonRow> drawn(
+      @Param("where") Where where,
+      @Param("search") @Nullable String search,
+      @Param("most") int most);
+
+  @Select(
+      """
+      <script>
+      select v.person_id, n.name, v.words, v.number, v.dated
+      from person_field v join registered_name n on n.id = v.name_id
+      where v.person_id in
+        <foreach collection="people" item="one" open="(" separator="," close=")">#{one}</foreach>
+      order by n.name
+      </script>
+      """)
+  List<HeldValue> fieldsOf(@Param("people") List<Long> people);
+
+  /** By address. */
+  @Select(
+      "select "
+          + COLUMNS
+          + " from person p where ${where.sql} and "
+          + SEARCHED
+          + " and p.address_key > #{key} order by p.address_key limit #{most}")
+  List<PersonRow> byAddress(
+      @Param("where") Where where,
+      @Param("search") @Nullable String search,
+      @Param("key") String key,
+      @Param("most") int most);
+
   @Select(
       """
       select b.at, n.name as product, b.cents

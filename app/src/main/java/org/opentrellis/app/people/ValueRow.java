@@ -1,6 +1,7 @@
 package org.opentrellis.app.people;
 
 import java.time.LocalDate;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.journey.Operand;
 
@@ -32,6 +33,15 @@ record ValueRow(
       case 'D' -> new ValueRow(name, null, null, LocalDate.parse(value));
       default -> throw new IllegalArgumentException("no coded value: " + coded);
     };
+  }
+
+  Operand operand() {
+    if (words != null) {
+      return new Operand.Words(words);
+    }
+    return dated == null
+        ? new Operand.Number(Objects.requireNonNull(number))
+        : new Operand.Date(dated);
   }
 
   /** As one text, with its type in front; SQL says the same ({@link ActMapper#CODED}). */

@@ -154,7 +154,7 @@ class PeopleApiTest {
 
   /** All have the same name; each is on one page, in order, and on no other. */
   @ParameterizedTest
-  @CsvSource({"NAME", "NEWEST"})
+  @CsvSource({"NAME", "NEWEST", "ADDRESS"})
   void pagesHaveEachOnceInOrder(String order) {
     List<Long> all = new ArrayList<>();
     String after = "null";
@@ -168,11 +168,37 @@ class PeopleApiTest {
     }
     assertThat(pages).isEqualTo(3);
     assertThat(all).hasSize(CROWD).doesNotHaveDuplicates();
-    assertThat(all)
-        .isSortedAccordingTo(
-            order.equals("NAME")
-                ? java.util.Comparator.<Long>naturalOrder()
-                : java.util.Comparator.<Long>reverseOrder());
+    if (!order.equals("ADDRESS")) {
+      assertThat(all)
+          .isSortedAccordingTo(
+              order.equals("NAME")
+                  ? java.util.Comparator.<Long>naturalOrder()
+                  : java.util.Comparator.<Long>reverseOrder());
+    }
+  }
+
+  @Test
+  void byAddress() {
+    JsonNode items = page("crowd", "ADDRESS", "null").get("items");
+    assertThat(items.valueStream().map(one -> one.get("address").asString())).isSorted();
+  }
+
+  /** A cohort for dry runs that is like them; its name is not taken from another. */
+  @Test
+  void aCohortLikeThem() {
+    String order =
+        "{\"people\": {\"find\": \"%s\", \"search\": \"crowd\", \"chosen\": null}, \"name\": \"%s\"}";
+    JsonNode kept = APP.post("/api/people/cohorts", order.formatted("", "Crowd")).body();
+    assertThat(kept.get("people").asInt()).isEqualTo(CROWD);
+    assertThat(kept.get("groups").asInt()).isEqualTo(1);
+    JsonNode cohort = APP.get("/api/cohorts").body().get(0);
+    assertThat(cohort.get("name").asString()).isEqualTo("Crowd");
+    assertThat(cohort.at("/cohort/groups/0/zone").asString()).isEqualTo("Europe/Oslo");
+    assertThat(APP.post("/api/people/cohorts", order.formatted("", "Crowd")).status())
+        .isEqualTo(409);
+    Answer nobody = APP.post("/api/people/cohorts", order.formatted("have tag nobody", "None"));
+    assertThat(nobody.body().at("/problems/0/place").asString()).isEqualTo("/people");
+    assertThat(APP.post("/api/people/cohorts", order.formatted("", " ")).status()).isEqualTo(400);
   }
 
   @Test

@@ -62,8 +62,11 @@ public sealed interface FieldGuess
    * @param toDays the last
    */
   record DateBetween(int fromDays, int toDays) implements FieldGuess {
+    public static final int MOST_DAYS_BEFORE = 40_000;
+    public static final int MOST_DAYS_AFTER = 4_000;
+
     public DateBetween {
-      if (fromDays > toDays || fromDays < -40_000 || toDays > 4_000) {
+      if (fromDays > toDays || fromDays < -MOST_DAYS_BEFORE || toDays > MOST_DAYS_AFTER) {
         throw new Refused(
             "dates must go up and lie near, not from " + fromDays + " to " + toDays + " days");
       }

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
-import { COLUMNS } from './stepColumns'
 
-/** Which columns the step table has. */
+/** Which columns a table has. */
+defineProps<{ columns: readonly { key: string; head: string; title?: string }[] }>()
 const chosen = defineModel<string[]>({ required: true })
 
 function toggle(key: string) {
@@ -15,9 +15,9 @@ function toggle(key: string) {
 <template>
   <Popover class="relative">
     <PopoverButton class="button button-small">Columns</PopoverButton>
-    <PopoverPanel class="panel absolute right-0 z-20 mt-1 w-80 py-1">
+    <PopoverPanel class="panel absolute right-0 z-20 mt-1 max-h-[60vh] w-80 overflow-y-auto py-1">
       <label
-        v-for="column in COLUMNS"
+        v-for="column in columns"
         :key="column.key"
         class="flex items-baseline gap-2 px-3 py-0.5 hover:bg-sunk"
       >
@@ -27,7 +27,7 @@ function toggle(key: string) {
           @change="toggle(column.key)"
         />
         <span
-          >{{ column.head }} <span class="note">{{ column.title }}</span></span
+          >{{ column.head }} <span v-if="column.title" class="note">{{ column.title }}</span></span
         >
       </label>
     </PopoverPanel>

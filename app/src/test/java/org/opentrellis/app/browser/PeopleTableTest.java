@@ -1,0 +1,84 @@
+package org.opentrellis.app.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Page.GetByRoleOptions;
+import com.microsoft.playwright.options.AriaRole;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.opentrellis.app.RunningApplication;
+
+/** Many people in a table: gone through with the keys, seen by other columns, made a cohort of. */
+class PeopleTableTest {
+  @RegisterExtension static final RunningApplication APP = RunningApplication.withPeople(300);
+  @RegisterExtension static final Browser BROWSER = new Browser();
+
+  private static Locator button(Page page, String name) {
+    return page.getByRole(AriaRole.BUTTON, new GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  private static Locator person(Page page, int row) {
+    return page.locator("[data-line] th button").nth(row);
+  }
+
+  @Test
+  void theKeysGoThroughAll() {
+    Page page = BROWSER.open(APP.address() + "/people");
+    person(page, 0).focus();
+    page.keyboard().press("ArrowDown");
+    page.keyboard().press("ArrowDown");
+    assertThat(person(page, 2)).isFocused();
+    page.keyboard().press("Enter");
+    assertThat(page.getByText("Story")).isVisible();
+    assertThat(person(page, 2)).isFocused();
+    // Pages come as one gets there, until everybody has been seen.
+    for (String shown : new String[] {"200 of 300 shown", "300 of 300 shown"}) {
+      page.keyboard().press("End");
+      assertThat(page.getByText(shown)).isVisible();
+    }
+    page.keyboard().press("End");
+    String last = page.locator("[data-line] th button:focus").textContent();
+    page.keyboard().press("Home");
+    assertThat(person(page, 0)).isFocused();
+    page.keyboard().press("ArrowUp");
+    assertThat(person(page, 0)).isFocused();
+    org.assertj.core.api.Assertions.assertThat(last).contains("no name");
+  }
+
+  /** Chosen once, they are there again after a reload; fields are among them. */
+  @Test
+  void columnsAreChosen() {
+    Page page = BROWSER.open(APP.address() + "/people?find=are on list Members");
+    button(page, "Columns").click();
+    page.getByLabel("member until").check();
+    page.getByLabel("came", new Page.GetByLabelOptions().setExact(true)).uncheck();
+    page.keyboard().press("Escape");
+    Locator head =
+        page.getByRole(AriaRole.COLUMNHEADER, new GetByRoleOptions().setName("member until"));
+    assertThat(head).isVisible();
+    Accessibility.assertNothingFound(page);
+    page.reload();
+    assertThat(head).isVisible();
+    assertThat(
+            page.getByRole(
+                AriaRole.COLUMNHEADER, new GetByRoleOptions().setName("came").setExact(true)))
+        .hasCount(0);
+    assertThat(page.locator("[data-line]").first()).containsText("202");
+    page.getByLabel("Order").selectOption("ADDRESS");
+    assertThat(page.locator("[data-line]").first()).containsText("anton.");
+  }
+
+  @Test
+  void aCohortLikeThemIsTakenByADryRun() {
+    Page page = BROWSER.open(APP.address() + "/people?find=are on list Newcomers");
+    button(page, "A cohort like them…").click();
+    page.getByLabel("as a cohort for dry runs, called").fill("Newcomers of today");
+    button(page, "Keep it").click();
+    assertThat(page.getByText("Cohort “Newcomers of today” is kept")).isVisible();
+    page.navigate(APP.address() + "/journeys/1/dry-run?run=new");
+    page.locator("label:has-text('Cohort') select").selectOption("Newcomers of today");
+    assertThat(page.getByText("Newcomers, new-keeper").first()).isVisible();
+  }
+}
