@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, ref, useId, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, onMounted, ref, shallowRef, useId, useTemplateRef, watch } from 'vue'
 import { answerOf, api } from '@/api/client'
 import { outdated } from '@/api/queries'
-import type { Completion } from '@/api/types'
+import type { Completion, ConditionDocument } from '@/api/types'
 import { useAttempt } from '@/api/useAttempt'
 import { count, percent } from '@/ui/figures'
 import WaysToGoOn from '@/ui/WaysToGoOn.vue'
 import { offered, taken, useActive, type Way } from '@/ui/waysToGoOn'
+import ChooseWho from './ChooseWho.vue'
 import { useWho } from './useWho'
 
 /**
@@ -87,6 +88,19 @@ async function onTab(event: KeyboardEvent) {
   const first = open.value ? ways.value[Math.max(0, active.value)] : undefined
   if (first) void take(first)
 }
+
+/** Whether who is meant is chosen part by part; the last sentence that was understood stays there. */
+const choosing = ref(false)
+const understood = shallowRef<ConditionDocument | null>(null)
+watch(meant, (now) => now && (understood.value = now.condition ?? null))
+
+async function said(sentence: string) {
+  text.value = sentence
+  caret.value = sentence.length
+  closed.value = true
+  await read(sentence, sentence.length)
+}
+
 /** Under which name those who are found are kept; null as long as nobody asks for it. */
 const keepAs = ref<string | null>(null)
 const kept = ref<string | null>(null)
@@ -164,6 +178,14 @@ async function keep() {
         }}</span>
       </p>
       <button
+        type="button"
+        class="button button-small shrink-0"
+        :aria-expanded="choosing"
+        @click="choosing = !choosing"
+      >
+        Choose
+      </button>
+      <button
         v-if="meant && sentence.trim() && keepAs === null"
         type="button"
         class="button button-small shrink-0"
@@ -218,5 +240,6 @@ async function keep() {
       :active="active"
       @take="take"
     />
+    <ChooseWho v-if="choosing" :condition="understood" @said="said" />
   </section>
 </template>

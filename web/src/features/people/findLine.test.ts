@@ -24,7 +24,7 @@ vi.mock('@/api/client', async (original) => {
 })
 
 const meant = (found: number, news: string[] = []) => ({
-  meant: { sentence: { spans: [] }, found, news },
+  meant: { sentence: { spans: [] }, condition: null, found, news },
 })
 const way = (text: string, from: number) => ({ text, from, what: '' })
 

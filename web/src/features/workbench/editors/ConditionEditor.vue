@@ -2,23 +2,43 @@
 import { computed } from 'vue'
 import type { ConditionDocument } from '@/api/types'
 import { partsOf } from '../edits'
+import { useLibrary } from '../useLibrary'
 import PartEditor from './PartEditor.vue'
 import { part } from './shapes'
 
 /** A condition: questions joined by all, any or none; nested ones are kept and edited in turn. */
-const props = defineProps<{ condition: ConditionDocument; emails: string[]; depth?: number }>()
+const props = defineProps<{
+  condition: ConditionDocument
+  emails: string[]
+  depth?: number
+  /** It is asked of people outside of any journey. */
+  people?: boolean
+}>()
 const emit = defineEmits<{ change: [condition: ConditionDocument] }>()
 
 type Joined = 'all' | 'any' | 'none'
 
 const JOINED = ['all', 'any', 'none']
 const ABOUT_EMAIL = ['delivered', 'bounced', 'opened', 'clicked']
+const ABOUT_VISIT = [
+  ...ABOUT_EMAIL,
+  'oftenOpened',
+  'oftenClicked',
+  'cameByForm',
+  'cameByJourney',
+  'cameByList',
+  'cameByOrder',
+]
 
+const { knownNames } = useLibrary()
 const parts = computed(() => partsOf(props.condition))
 const joined = computed<Joined>(() =>
   'parts' in props.condition ? (props.condition.kind as Joined) : 'all',
 )
-const without = computed(() => (props.emails.length ? JOINED : [...JOINED, ...ABOUT_EMAIL]))
+const without = computed(() => {
+  if (props.people) return [...JOINED, ...ABOUT_VISIT]
+  return props.emails.length ? JOINED : [...JOINED, ...ABOUT_EMAIL]
+})
 
 function join(kind: Joined, all: ConditionDocument[]) {
   if (all.length === 0) return
@@ -34,7 +54,7 @@ function add() {
   const step = props.emails.at(-1)
   const question: ConditionDocument = step
     ? { kind: 'opened', email: { kind: 'ofStep', step }, peopleOnly: false, within: null }
-    : { kind: 'hasTag', tag: 'new tag' }
+    : { kind: 'hasTag', tag: (props.people && knownNames('TagName')[0]) || 'new tag' }
   join(joined.value, [...parts.value, question])
 }
 </script>
@@ -62,6 +82,7 @@ function add() {
         :condition="one"
         :emails="emails"
         :depth="(depth ?? 0) + 1"
+        :people="people"
         @change="replace(i, $event)"
       />
       <PartEditor

@@ -8,6 +8,7 @@ public final class Schemas {
   public static final String JOURNEY = PLACE + "Journey";
   public static final String BEHAVIOUR = PLACE + "Behaviour";
   public static final String STRAND = PLACE + "Strand";
+  public static final String CONDITION = PLACE + "Condition";
   public static final String SEGMENT = PLACE + "Segment";
   public static final String STEP = PLACE + "Step";
   public static final String MESSAGE_CONTENT = PLACE + "MessageContent";

@@ -21,6 +21,7 @@ import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.reading.WhoReader;
 import org.opentrellis.core.reading.WhoReading;
+import org.opentrellis.core.sentence.Sentences;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -176,6 +177,14 @@ public class People {
   /** How many are meant. */
   long count(Condition who) {
     return mapper.count(where(who), null);
+  }
+
+  /**
+   * @throws ProblemsFound if it cannot be a condition
+   */
+  SaidWho say(ChosenWho chosen) {
+    return new SaidWho(
+        Sentences.ofPeople(catalogues.current()).typed().condition(chosen.read()).text());
   }
 
   /** What a sentence means; one that says nothing means everybody. */

@@ -100,6 +100,12 @@ class PeopleController {
     return alike.keep(order);
   }
 
+  /** What was chosen part by part, as a sentence. */
+  @PostMapping("/sentences")
+  SaidWho sayWho(@RequestBody ChosenWho chosen) {
+    return people.say(chosen);
+  }
+
   @PostMapping("/readings")
   WhoView readWho(@RequestBody TypedWho typed) {
     return people.read(typed);

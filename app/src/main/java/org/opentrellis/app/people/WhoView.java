@@ -1,12 +1,15 @@
 package org.opentrellis.app.people;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.http.Schemas;
 import org.opentrellis.core.reading.Completion;
 import org.opentrellis.core.reading.Reading;
 import org.opentrellis.core.reading.Suggestion;
 import org.opentrellis.core.reading.WhoReading;
 import org.opentrellis.core.sentence.Phrase;
+import tools.jackson.databind.JsonNode;
 
 /**
  * How a sentence about people was understood: either {@code meant} or {@code unclear} is there.
@@ -17,10 +20,15 @@ record WhoView(
     @Nullable WhoMeant meant, @Nullable WhoUnclear unclear, List<Completion> completions) {
 
   /**
+   * @param condition what it says, part by part; null if it says nothing
    * @param found how many people it means
    * @param news names in it that nothing uses, such as “list Newcomers”
    */
-  record WhoMeant(Phrase sentence, long found, List<String> news) {}
+  record WhoMeant(
+      Phrase sentence,
+      @Schema(ref = Schemas.CONDITION) @Nullable JsonNode condition,
+      long found,
+      List<String> news) {}
 
   /**
    * @param why a sentence that says what is wrong and what could stand there, or a question
@@ -32,7 +40,10 @@ record WhoView(
   record WhoUnclear(String why, int from, int to, boolean asks, List<Suggestion> offers) {}
 
   static WhoView of(WhoReading.Meant meant, long found, List<Completion> completions) {
-    return new WhoView(new WhoMeant(meant.sentence(), found, meant.news()), null, completions);
+    return new WhoView(
+        new WhoMeant(meant.sentence(), ChosenWho.document(meant.who()), found, meant.news()),
+        null,
+        completions);
   }
 
   static WhoView of(Reading.Refused refused, List<Completion> completions) {

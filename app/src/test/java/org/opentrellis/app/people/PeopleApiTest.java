@@ -215,6 +215,25 @@ class PeopleApiTest {
     assertThat(wrong.get("completions")).isNotEmpty();
   }
 
+  /** What was chosen part by part is said, and read back it is the same. */
+  @Test
+  void whatIsChosenIsSaid() {
+    String chosen =
+        "{\"kind\": \"none\", \"parts\": [{\"kind\": \"onList\", \"list\": \"Sea \\\"side\\\"\"}, {\"kind\": \"hasTag\", \"tag\": \"a or b\"}]}";
+    JsonNode said =
+        APP.post("/api/people/sentences", "{\"condition\": %s}".formatted(chosen)).body();
+    JsonNode read =
+        APP.post("/api/people/readings", "{\"text\": %s, \"caret\": 0}".formatted(said.get("says")))
+            .body();
+    assertThat(read.at("/meant/condition").toString())
+        .isEqualTo(chosen.replace(": ", ":").replace(", ", ","));
+    Answer wrong =
+        APP.post(
+            "/api/people/sentences", "{\"condition\": {\"kind\": \"onList\", \"list\": \"\"}}");
+    assertThat(wrong.status()).isEqualTo(400);
+    assertThat(wrong.body().at("/problems/0/place").asString()).isEqualTo("/condition/list");
+  }
+
   @Test
   void whatIsNotUnderstoodFindsNobodyAndSaysWhy() {
     Answer refused = APP.get("/api/people?find=flub");
