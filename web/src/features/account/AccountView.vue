@@ -12,7 +12,7 @@ import SenderRows from './SenderRows.vue'
 
 /** What holds for the whole account. */
 const { data: seen, error } = useQuery(questions.account())
-const { data: choices } = useQuery(questions.accountChoices())
+const { data: choices, error: noChoices } = useQuery(questions.accountChoices())
 
 const given = ref<AccountAsGiven | null>(null)
 const wrong = ref<Record<string, string>>({})
@@ -98,7 +98,7 @@ useTabTitle(() => 'Account')
         </button>
         <button type="submit" class="button button-main" :disabled="busy || !changed">Save</button>
       </header>
-      <Trouble v-if="error" :text="reasonOf(error)" />
+      <Trouble v-if="error ?? noChoices" :text="reasonOf(error ?? noChoices)" />
       <Trouble v-if="failure" class="mb-3" :text="failure" />
       <div v-if="theirs" class="warning mb-3 flex items-center gap-3" role="alert">
         <span class="flex-1"
@@ -108,7 +108,8 @@ useTabTitle(() => 'Account')
         >
         <button type="button" class="button button-small" @click="takeTheirs">Take theirs</button>
       </div>
-      <div v-if="given" class="grid gap-3">
+      <!-- Once there is all to choose from: a field shows what is chosen only then. -->
+      <div v-if="given && choices" class="grid gap-3">
         <ul v-if="seen?.missing.length" class="warning" aria-label="Still missing">
           <li v-for="one in seen.missing" :key="one">{{ one }}</li>
         </ul>
@@ -145,7 +146,7 @@ useTabTitle(() => 'Account')
           >
             <input id="account-zone" v-model="given.zone" class="field" list="zones" />
             <datalist id="zones">
-              <option v-for="zone in choices?.zones" :key="zone" :value="zone" />
+              <option v-for="zone in choices.zones" :key="zone" :value="zone" />
             </datalist>
           </Labelled>
           <Labelled
@@ -156,14 +157,8 @@ useTabTitle(() => 'Account')
               changed && language ? `Such as ${language.example}.` : `Such as ${seen?.example}.`
             "
           >
-            <!-- Anew once it has its options: only then can it show which is chosen. -->
-            <select
-              id="account-language"
-              :key="choices?.languages.length"
-              v-model="given.language"
-              class="field"
-            >
-              <option v-for="one in choices?.languages" :key="one.tag" :value="one.tag">
+            <select id="account-language" v-model="given.language" class="field">
+              <option v-for="one in choices.languages" :key="one.tag" :value="one.tag">
                 {{ one.name }}
               </option>
             </select>
@@ -177,7 +172,7 @@ useTabTitle(() => 'Account')
               maxlength="3"
             />
             <datalist id="currencies">
-              <option v-for="one in choices?.currencies" :key="one" :value="one" />
+              <option v-for="one in choices.currencies" :key="one" :value="one" />
             </datalist>
           </Labelled>
         </div>

@@ -31,6 +31,8 @@ const given = ref({
   zone: props.person.zone,
   lists: named('LIST'),
   tags: named('TAG'),
+  texts: props.person.texts,
+  textsHow: '',
   fields: props.person.fields.map((one) => ({ ...one })),
 })
 const version = ref(props.person.version)
@@ -53,7 +55,7 @@ async function save() {
   wrong.value = {}
   failure.value = null
   theirs.value = null
-  const { firstName, lastName, phone, zone, lists, tags, fields } = given.value
+  const { firstName, lastName, phone, zone, texts, textsHow, lists, tags, fields } = given.value
   try {
     await answerOf(
       api.PUT('/api/people/{id}', {
@@ -64,6 +66,7 @@ async function save() {
           lastName: lastName || null,
           phone: phone || null,
           zone,
+          texts: texts === props.person.texts ? null : { agreed: texts, how: textsHow || null },
           lists: split(lists),
           tags: split(tags),
           fields: fields.filter((one) => one.field.trim()),
@@ -129,6 +132,21 @@ function said(person: PersonView): string {
         </p>
       </div>
     </div>
+    <div class="flex min-h-8 items-center gap-2">
+      <label class="flex shrink-0 items-center gap-1.5">
+        <input v-model="given.texts" type="checkbox" /> Agreed to texts
+      </label>
+      <input
+        v-if="given.texts && !person.texts"
+        v-model="given.textsHow"
+        class="field"
+        maxlength="200"
+        aria-label="How you know that they agreed to texts"
+        placeholder="how you know"
+        :aria-invalid="!!wrong.texts"
+      />
+    </div>
+    <p v-if="wrong.texts" class="-mt-1 text-note text-clay" role="alert">{{ wrong.texts }}</p>
     <div v-for="kind in ['lists', 'tags'] as const" :key="kind">
       <label class="label" :for="`edit-${kind}`"
         >{{ kind === 'lists' ? 'Lists' : 'Tags' }}, with commas between</label

@@ -57,7 +57,7 @@ function saved() {
       <header class="border-b border-line px-3 py-2.5">
         <div class="flex items-center gap-2">
           <h2 id="person" class="text-lead">{{ name }}</h2>
-          <span class="chip" :title="person.mailingHow">{{ MAILING[person.mailing] }}</span>
+          <span class="chip">{{ MAILING[person.mailing] }}</span>
           <button
             v-if="!editing"
             type="button"
@@ -68,6 +68,14 @@ function saved() {
           </button>
         </div>
         <p class="figure mt-0.5 text-note break-all text-ink2">{{ about }}</p>
+        <p class="note mt-1">
+          {{ MAILING[person.mailing] }} since {{ dayOf(person.mailingSince) }}:
+          {{ person.mailingHow }}
+        </p>
+        <p v-if="person.textsSince" class="note">
+          {{ person.texts ? 'Agreed to texts' : 'No texts' }} since {{ dayOf(person.textsSince) }}:
+          {{ person.textsHow }}
+        </p>
         <p v-if="person.labels.length" class="mt-1.5 flex flex-wrap gap-1.5">
           <span
             v-for="label in person.labels"

@@ -25,6 +25,7 @@ const MIRA = {
   lastName: null,
   phone: null,
   zone: 'Europe/Oslo',
+  texts: false,
   labels: [
     { kind: 'LIST', name: 'Newcomers', since: 0, how: 'by hand' },
     { kind: 'TAG', name: 'market', since: 0, how: 'by hand' },
@@ -62,6 +63,7 @@ describe('a person who is changed', () => {
       lastName: null,
       phone: null,
       zone: 'Europe/Oslo',
+      texts: null,
       lists: ['Newcomers'],
       tags: ['market', 'new-keeper'],
       fields: [{ field: 'hives', value: '2' }],

@@ -205,6 +205,8 @@ interface ActMapper {
           + CODED
           + " is not distinct from c.after_value"
           + " when 'MAILING' then p.mailing = c.after_value and p.mailing_since = c.after_since"
+          + " when 'TEXTS' then p.texts = cast(c.after_value as boolean)"
+          + " and p.texts_since is not distinct from c.after_since"
           + " when 'FIRST_NAME' then p.first_name is not distinct from c.after_value"
           + " when 'LAST_NAME' then p.last_name is not distinct from c.after_value"
           + " when 'PHONE' then p.phone is not distinct from c.after_value"

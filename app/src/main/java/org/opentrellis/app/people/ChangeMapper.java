@@ -149,6 +149,20 @@ interface ChangeMapper {
           + " set mailing = c.state, mailing_how = c.how, mailing_since = c.since")
   void setMailing(Long[] persons, String[] states, String[] hows, Long[] sinces);
 
+  /** Whether they agreed to texts: true or false as texts. */
+  @Update(
+      "merge into person p using unnest(cast(#{persons"
+          + LONGS
+          + ", cast(#{agreed"
+          + TEXTS
+          + ", cast(#{hows"
+          + TEXTS
+          + ", cast(#{sinces"
+          + LONGS
+          + ") as c (id, agreed, how, since) on p.id = c.id when matched then update"
+          + " set texts = cast(c.agreed as boolean), texts_how = c.how, texts_since = c.since")
+  void setTexts(Long[] persons, String[] agreed, @Nullable String[] hows, @Nullable Long[] sinces);
+
   @Select(
       "select "
           + PeopleMapper.COLUMNS

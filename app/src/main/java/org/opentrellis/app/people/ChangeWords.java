@@ -25,6 +25,7 @@ final class ChangeWords {
               + how
               + ".";
       case MAILING -> mailing(change.afterValue()) + ", " + how + ".";
+      case TEXTS -> texts(change) + ", " + how + ".";
       case FIRST_NAME, LAST_NAME, PHONE, ZONE ->
           set(change.what().words(), change.afterValue(), change.beforeValue()) + ", " + how + ".";
     };
@@ -57,6 +58,12 @@ final class ChangeWords {
     };
   }
 
+  private static String texts(ChangeRow change) {
+    return Boolean.parseBoolean(change.afterValue())
+        ? "Agreed to texts: " + change.afterHow()
+        : "Gets no texts any more";
+  }
+
   private static @Nullable String shown(@Nullable String coded) {
     return coded == null ? null : ValueRow.decoded("", coded).shown();
   }
@@ -69,7 +76,7 @@ final class ChangeWords {
   static String kind(ChangeRow change) {
     return switch (change.what()) {
       case LABEL -> change.there() ? "LABELLED" : "UNLABELLED";
-      case FIELD, MAILING -> change.what() + "_CHANGED";
+      case FIELD, MAILING, TEXTS -> change.what() + "_CHANGED";
       case FIRST_NAME, LAST_NAME, PHONE, ZONE -> "CHANGED";
     };
   }

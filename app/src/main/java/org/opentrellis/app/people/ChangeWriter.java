@@ -55,6 +55,12 @@ class ChangeWriter {
                     texts(rows, ChangeRow::afterValue),
                     texts(rows, ChangeRow::afterHow),
                     longs(rows, ChangeRow::afterSince));
+            case TEXTS ->
+                mapper.setTexts(
+                    persons(rows),
+                    texts(rows, ChangeRow::afterValue),
+                    texts(rows, ChangeRow::afterHow),
+                    longs(rows, ChangeRow::afterSince));
             case FIRST_NAME, LAST_NAME, PHONE, ZONE ->
                 mapper.setColumn(what, persons(rows), texts(rows, ChangeRow::afterValue));
           }

@@ -15,7 +15,7 @@ interface PeopleMapper {
   String COLUMNS =
       """
       p.id, p.address, p.first_name, p.last_name, p.phone, p.zone, p.mailing, p.mailing_since,
-      p.mailing_how, p.mailing_words, p.texts, p.source, p.came_at, p.version
+      p.mailing_how, p.mailing_words, p.texts, p.texts_since, p.texts_how, p.source, p.came_at, p.version
       """;
 
   /** What is looked for in names and addresses; null for everything. */

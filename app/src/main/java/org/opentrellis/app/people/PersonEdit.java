@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
  * names that nothing has used yet are made.
  *
  * @param version the one that they were read at
+ * @param texts whether they agreed to texts; null leaves it as it is
  * @param fields a field whose value is empty is cleared
  */
 record PersonEdit(
@@ -16,6 +17,13 @@ record PersonEdit(
     @Nullable String lastName,
     @Nullable String phone,
     String zone,
+    @Nullable Texts texts,
     List<String> lists,
     List<String> tags,
-    List<PersonView.Value> fields) {}
+    List<PersonView.Value> fields) {
+
+  /**
+   * @param how it is known that they agreed
+   */
+  record Texts(boolean agreed, @Nullable String how) {}
+}

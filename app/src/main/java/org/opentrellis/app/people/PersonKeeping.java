@@ -85,6 +85,8 @@ class PersonKeeping {
             agreed == null ? "added by hand, nothing agreed to" : agreed,
             null,
             false,
+            null,
+            null,
             BY_HAND,
             now,
             1);
@@ -161,16 +163,42 @@ class PersonKeeping {
       PersonView.Value value = asked.fields().get(i);
       given.read("/fields/" + i, () -> put(fields, value), null);
     }
+    Optional<ChangeRow> texts = texts(before, after, asked.texts(), given, now);
     given.requireRight();
     if (mapper.take(id, asked.version()) == 0) {
       throw new SaveLost(
           "Somebody else has changed this person since you opened them.", people.view(id), asked);
     }
     List<ChangeRow> changes = new ArrayList<>(before.differences(after));
+    texts.ifPresent(changes::add);
     changes.addAll(labels(id, labels, now));
     changes.addAll(fields(id, fields));
     keep(changes, now);
     return people.view(id);
+  }
+
+  /** Whether they agree to texts is theirs to say, so how it is known is noted. */
+  private static Optional<ChangeRow> texts(
+      PersonRow before, PersonRow after, PersonEdit.@Nullable Texts asked, Given given, long now) {
+    if (asked == null || asked.agreed() == before.texts()) {
+      return Optional.empty();
+    }
+    String how = given.text("/texts", "what you note", asked.how(), LONGEST_HOW);
+    if (asked.agreed() && after.phone() == null) {
+      given.problem("required", "/texts", "Texts go to a phone number; there is none.");
+    } else if (asked.agreed() && how == null) {
+      given.problem("required", "/texts", "Note how you know that they agreed to texts.");
+    }
+    return Optional.of(
+        ChangeRow.of(
+            before.id(),
+            What.TEXTS,
+            texts(before.texts(), before.textsHow(), before.textsSince()),
+            texts(asked.agreed(), how == null ? BY_HAND : how, now)));
+  }
+
+  private static Side texts(boolean agreed, @Nullable String how, @Nullable Long since) {
+    return new Side(Boolean.toString(agreed), how, since, null);
   }
 
   private @Nullable Void put(Map<FieldName, Optional<Operand>> fields, PersonView.Value value) {

@@ -19,6 +19,8 @@ record PersonRow(
     String mailingHow,
     @Nullable String mailingWords,
     boolean texts,
+    @Nullable Long textsSince,
+    @Nullable String textsHow,
     String source,
     long cameAt,
     int version) {
@@ -40,6 +42,8 @@ record PersonRow(
         mailingHow,
         mailingWords,
         texts,
+        textsSince,
+        textsHow,
         source,
         cameAt,
         version);

@@ -26,6 +26,8 @@ record PersonView(
     String mailingHow,
     @Nullable String mailingWords,
     boolean texts,
+    @Nullable Long textsSince,
+    @Nullable String textsHow,
     String source,
     long cameAt,
     List<Label> labels,
@@ -61,6 +63,8 @@ record PersonView(
         row.mailingHow(),
         row.mailingWords(),
         row.texts(),
+        row.textsSince(),
+        row.textsHow(),
         row.source(),
         row.cameAt(),
         labels.stream()

@@ -7,6 +7,7 @@ enum What {
   PHONE("Phone", "phone"),
   ZONE("Time zone", "zone"),
   MAILING("Email", "mailing"),
+  TEXTS("Texts", ""),
   LABEL("Label", ""),
   FIELD("Field", "");
 

@@ -320,6 +320,40 @@ class PeopleApiTest {
     assertThat(story(same.body())).hasSameSizeAs(story(again.body()));
   }
 
+  private static Answer agree(long id, JsonNode person, String phone, String texts) {
+    return APP.put(
+        "/api/people/" + id,
+        "{\"version\": %s, \"firstName\": null, \"lastName\": null, \"phone\": %s, \"zone\": \"UTC\", \"texts\": %s, \"lists\": [], \"tags\": [], \"fields\": []}"
+            .formatted(person.get("version"), phone, texts));
+  }
+
+  /** Agreeing to texts needs a number and how it is known; it is told, and taken back. */
+  @Test
+  void textsAreAgreedTo() {
+    long id = person("texts@example.com");
+    JsonNode before = APP.get("/api/people/" + id).body();
+    String yes = "{\"agreed\": true, \"how\": \"told us at the stall\"}";
+    String number = "\"+4721234567\"";
+    for (Answer refused :
+        List.of(
+            agree(id, before, "null", yes),
+            agree(id, before, number, "{\"agreed\": true, \"how\": \" \"}"))) {
+      assertThat(refused.body().at("/problems/0/place").asString()).isEqualTo("/texts");
+    }
+    JsonNode agreed = agree(id, before, number, yes).body();
+    assertThat(agreed.get("texts").asBoolean()).isTrue();
+    assertThat(agreed.get("textsHow").asString()).isEqualTo("told us at the stall");
+    assertThat(story(agreed)).contains("Agreed to texts: told us at the stall, by hand.");
+    // Nothing is said of it, so it stays.
+    JsonNode same = agree(id, agreed, number, "null").body();
+    assertThat(same.get("texts").asBoolean()).isTrue();
+    APP.post("/api/people-acts/" + agreed.get("lastEdit") + "/back", "{}");
+    JsonNode back = APP.get("/api/people/" + id).body();
+    assertThat(back.get("texts").asBoolean()).isFalse();
+    assertThat(back.get("textsSince").isNull()).isTrue();
+    assertThat(back.get("phone").isNull()).isTrue();
+  }
+
   @Test
   void aFieldHoldsWhatItHeldFirst() {
     long id = person("types@example.com");

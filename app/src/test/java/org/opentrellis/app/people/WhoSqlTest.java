@@ -72,6 +72,8 @@ class WhoSqlTest {
             "invented",
             null,
             true,
+            null,
+            null,
             "invented",
             n,
             1);
