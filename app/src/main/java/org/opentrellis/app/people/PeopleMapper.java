@@ -97,11 +97,10 @@ interface PeopleMapper {
   @Select(
       """
       <script>
-      select v.person_id, n.name, v.words, v.number, v.dated
-      from person_field v join registered_name n on n.id = v.name_id
-      where v.person_id in
+      select v.person_id, (select n.name from registered_name n where n.id = v.name_id) as name,
+        v.words, v.number, v.dated
+      from person_field v where v.person_id in
         <foreach collection="people" item="one" open="(" separator="," close=")">#{one}</foreach>
-      order by n.name
       </script>
       """)
   List<HeldValue> fieldsOf(@Param("people") List<Long> people);
