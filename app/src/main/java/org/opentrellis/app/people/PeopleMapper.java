@@ -187,8 +187,8 @@ interface PeopleMapper {
 
   @Select(
       """
-      select at, kind, document from person_happening where person_id = #{person} order by id desc
-      limit 1000
+      select at, kind, document from person_happening where person_id = #{person}
+      order by at desc, id desc limit 1000
       """)
   List<StoryRow> story(long person);
 
