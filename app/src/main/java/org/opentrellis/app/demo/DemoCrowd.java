@@ -17,6 +17,7 @@ import org.opentrellis.app.people.People;
 import org.opentrellis.app.people.SegmentKeeping;
 import org.opentrellis.core.format.Documents;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Brings the demo's people in, the way a user does, and keeps what they have bought. */
 @Component
@@ -33,6 +34,7 @@ class DemoCrowd {
   private final People people;
   private final Orders orders;
   private final SegmentKeeping segments;
+  private final TransactionTemplate transaction;
   private final Clock clock;
 
   DemoCrowd(
@@ -42,6 +44,7 @@ class DemoCrowd {
       People people,
       Orders orders,
       SegmentKeeping segments,
+      TransactionTemplate transaction,
       Clock clock) {
     this.account = account;
     this.intake = intake;
@@ -49,6 +52,7 @@ class DemoCrowd {
     this.people = people;
     this.orders = orders;
     this.segments = segments;
+    this.transaction = transaction;
     this.clock = clock;
   }
 
@@ -66,8 +70,11 @@ class DemoCrowd {
       acts.finish();
     }
     if (orders.none()) {
-      orders.keep(crowd.orders());
-      SEGMENTS.forEach(segments::keep);
+      transaction.executeWithoutResult(
+          status -> {
+            orders.keep(crowd.orders());
+            SEGMENTS.forEach(segments::keep);
+          });
     }
   }
 

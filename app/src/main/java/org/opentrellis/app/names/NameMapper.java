@@ -121,6 +121,10 @@ interface NameMapper {
       """)
   void moveLabels(long from, long into);
 
+  /** Whether many people are being changed, or come in, just now. */
+  @Select("select exists (select 1 from act where state in ('UNDER_WAY', 'GOING_BACK'))")
+  boolean underWay();
+
   @Update("update act_change set name_id = #{into} where name_id = #{from}")
   void moveChanges(long from, long into);
 

@@ -121,6 +121,7 @@ public class Naming {
    *
    * @throws ProblemsFound if something is not right
    * @throws NameTaken if another one of that kind is called so
+   * @throws Refusal if it is renamed while many people are being changed
    */
   @AgainIfTaken
   NameView change(long id, NameEdit edit) {
@@ -132,6 +133,9 @@ public class Naming {
     }
     requireFitting(before, edit);
     boolean renamed = !name.value().equals(before.name());
+    if (renamed) {
+      requireRest();
+    }
     if (renamed && mapper.find(edit.kind(), name.value()).isPresent()) {
       throw NameTaken.of(edit.kind().words(), name.value(), "/name");
     }
@@ -145,6 +149,17 @@ public class Naming {
   private void tell(Name before, Name after) {
     String text = Json.write(StringNode.valueOf(before.value()));
     events.publishEvent(new NameChanged(before, after, text));
+  }
+
+  /** What is under way goes by the names that there were when it began. */
+  private void requireRest() {
+    if (mapper.underWay()) {
+      throw new Refusal(
+          HttpStatus.CONFLICT,
+          "under-way",
+          "Many people are being changed or come in just now, by the names as they are. Try again when that is done.",
+          null);
+    }
   }
 
   /** Nothing that people have may become something that the field does not hold. */
@@ -246,11 +261,12 @@ public class Naming {
    * Makes one tag of two: whoever carries the first carries the second from now on, and whatever
    * names the first names the second.
    *
-   * @throws Refusal if they are not two tags
+   * @throws Refusal if they are not two tags, or many people are being changed
    */
   NameView merge(long id, long into) {
     NameRow from = find(id);
     NameRow other = find(into);
+    requireRest();
     if (from.kind() != NameKind.TAG || other.kind() != NameKind.TAG || id == into) {
       throw new Refusal(
           HttpStatus.CONFLICT, "not-two-tags", "Two different tags can be made one.", null);
@@ -273,10 +289,12 @@ public class Naming {
   /**
    * Takes it away from all who have it.
    *
-   * @throws Refusal if purchases, carts or events have it: what happened stays
+   * @throws Refusal if purchases, carts or events have it, since what happened stays; or if many
+   *     people are being changed
    */
   void delete(long id) {
     NameRow row = find(id);
+    requireRest();
     if (row.happened() > 0) {
       throw new Refusal(
           HttpStatus.CONFLICT,

@@ -268,6 +268,16 @@ class IntakeTest {
     JsonNode back = APP.post("/api/people-acts/" + changed.get("lastEdit") + "/back", "{}").body();
     assertThat(back.get("state").asString()).isEqualTo("TAKEN_BACK");
     assertThat(person("quick@").get("firstName").asString()).isEqualTo("Before");
+    // It goes by the names that there were when it began: they stay until it is over.
+    JsonNode list =
+        APP.get("/api/names")
+            .body()
+            .valueStream()
+            .filter(name -> name.get("name").asString().equals("Fair"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(APP.delete("/api/names/" + list.get("id")).body().get("code").asString())
+        .isEqualTo("under-way");
     // Stopped midway, it takes back what it has done so far.
     takeBack(slow);
     assertThat(page("slow").get("total").asInt()).isZero();
