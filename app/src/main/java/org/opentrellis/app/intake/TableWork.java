@@ -24,7 +24,7 @@ import tools.jackson.databind.ObjectMapper;
  */
 @Component
 class TableWork implements ActWork {
-  private static final int PIECE = 5_000;
+  private static final int PIECE = 10_000;
 
   private final TableMapper mapper;
   private final TablePlans plans;

@@ -80,14 +80,12 @@ interface ActMapper {
       """)
   int move(@Param("act") Act act, @Param("from") ActState from);
 
+  /** Lays down whom it is about, those of them who are there, and returns how many they are. */
   @Insert(
-      "insert into act_person (act_id, person_id) select #{act}, p.id from person p"
-          + " where ${where.sql} and "
-          + PeopleMapper.SEARCHED)
-  int fill(
-      @Param("act") long act,
-      @Param("where") Where where,
-      @Param("search") @Nullable String search);
+      "insert into act_person (act_id, person_id) select #{act}, p.id from unnest(cast(#{persons"
+          + ChangeMapper.LONGS
+          + ") as c (id) join person p on p.id = c.id")
+  int fill(long act, Long[] persons);
 
   @Update("update act set size = #{size} where id = #{act}")
   void setSize(long act, long size);
@@ -102,28 +100,6 @@ interface ActMapper {
 
   @Select("select p.id from person p where ${where.sql} for update")
   List<Long> lock(@Param("where") Where where);
-
-  @Select("select count(*) from person p " + UNLABELLED + " and " + PeopleMapper.SEARCHED)
-  long countUnlabelled(
-      @Param("where") Where where,
-      @Param("search") @Nullable String search,
-      @Param("name") long name);
-
-  @Select("select count(*) from person p " + LABELLED + " and " + PeopleMapper.SEARCHED)
-  long countLabelled(
-      @Param("where") Where where,
-      @Param("search") @Nullable String search,
-      @Param("name") long name);
-
-  @Select("select count(*) from person p " + OTHER_VALUE + " and " + PeopleMapper.SEARCHED)
-  long countOtherValue(
-      @Param("where") Where where,
-      @Param("search") @Nullable String search,
-      @Param("name") long name,
-      @Param("value") @Nullable String value);
-
-  @Select("select count(*) " + MAILED + " and " + PeopleMapper.SEARCHED)
-  long countMailed(@Param("where") Where where, @Param("search") @Nullable String search);
 
   @Select(
       "select p.id as person_id, 'LABEL' as what, n.id as name_id, n.kind, n.name,"
@@ -171,10 +147,10 @@ interface ActMapper {
   List<ChangeRow> toUnsubscribe(
       @Param("where") Where where, @Param("how") String how, @Param("now") long now);
 
-  /** Those that an act has changed, behind one, at most so many. */
+  /** Those that an act has changed, behind one, at most so many; once for each change. */
   @Select(
       """
-      select distinct person_id from act_change where act_id = #{act} and person_id > #{after}
+      select person_id from act_change where act_id = #{act} and person_id > #{after}
       order by person_id limit #{most}
       """)
   List<Long> changedNext(long act, long after, int most);

@@ -3,6 +3,8 @@ package org.opentrellis.app.people;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Gatherers;
+import java.util.stream.LongStream;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.Refusal;
@@ -24,6 +26,8 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Service
 public class Acts {
   /** So many of the past are shown. */
+  private static final int PIECE = 10_000;
+
   private static final int SHOWN = 20;
 
   /** What is done after so long is answered as done. */
@@ -32,6 +36,7 @@ public class Acts {
   private final ActMapper mapper;
   private final ActRunner runner;
   private final People people;
+  private final Crowd crowd;
   private final RegisteredNames names;
   private final TransactionTemplate transaction;
   private final Clock clock;
@@ -40,12 +45,14 @@ public class Acts {
       ActMapper mapper,
       ActRunner runner,
       People people,
+      Crowd crowd,
       RegisteredNames names,
       TransactionTemplate transaction,
       Clock clock) {
     this.mapper = mapper;
     this.runner = runner;
     this.people = people;
+    this.crowd = crowd;
     this.names = names;
     this.transaction = transaction;
     this.clock = clock;
@@ -57,30 +64,21 @@ public class Acts {
    * @throws ProblemsFound if it cannot be done
    */
   ManyPreview preview(ManyOrder order) {
-    Where where = people.meant(order.people());
-    String search = People.searched(order.people().search());
-    long found = people.count(where, search);
-    long changing = changing(order, where, search, found);
+    Those these = people.meant(order.people());
+    long found = crowd.count(these);
+    long changing = crowd.count(these.and(open(order)));
     return new ManyPreview(found, changing, ActWords.would(order, found, changing));
   }
 
-  /** A name that is not there yet changes everybody who gets it, and nobody who would lose it. */
-  private long changing(ManyOrder order, Where where, @Nullable String search, long found) {
+  /** Everybody whom a change would make different. */
+  private Those open(ManyOrder order) {
     String value = coded(operand(order));
-    if (order.change() == ManyChange.STOP_MAILING) {
-      return mapper.countMailed(where, search);
-    }
-    Optional<Long> number = names.find(name(order));
     return switch (order.change()) {
-      case TAG, PUT_ON_LIST ->
-          number.map(one -> mapper.countUnlabelled(where, search, one)).orElse(found);
-      case UNTAG, TAKE_OFF_LIST ->
-          number.map(one -> mapper.countLabelled(where, search, one)).orElse(0L);
-      case SET_FIELD ->
-          number.map(one -> mapper.countOtherValue(where, search, one, value)).orElse(found);
-      case CLEAR_FIELD ->
-          number.map(one -> mapper.countOtherValue(where, search, one, value)).orElse(0L);
-      case STOP_MAILING -> throw new IllegalStateException("has no name");
+      case TAG, PUT_ON_LIST -> crowd.carrying(name(order)).not();
+      case UNTAG, TAKE_OFF_LIST -> crowd.carrying(name(order));
+      case SET_FIELD -> crowd.holding(name(order), value).not();
+      case CLEAR_FIELD -> crowd.holding(name(order), null);
+      case STOP_MAILING -> crowd.mailed();
     };
   }
 
@@ -94,7 +92,7 @@ public class Acts {
   }
 
   private long lay(ManyOrder order) {
-    Where where = people.meant(order.people());
+    Those these = people.meant(order.people());
     Optional<Operand> value = operand(order);
     Long number = order.change() == ManyChange.STOP_MAILING ? null : number(order, value);
     Act act =
@@ -107,8 +105,16 @@ public class Acts {
             number,
             coded(value));
     long id = keep(act);
-    mapper.setSize(id, mapper.fill(id, where, People.searched(order.people().search())));
+    mapper.setSize(id, fill(id, crowd.numbers(these)));
     return id;
+  }
+
+  private long fill(long act, LongStream numbers) {
+    return numbers
+        .boxed()
+        .gather(Gatherers.windowFixed(PIECE))
+        .mapToLong(piece -> mapper.fill(act, piece.toArray(Long[]::new)))
+        .sum();
   }
 
   private long number(ManyOrder order, Optional<Operand> value) {

@@ -4,10 +4,14 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Gatherers;
 import org.opentrellis.app.cohorts.Cohorts;
 import org.opentrellis.app.http.GivenName;
 import org.opentrellis.app.http.NameTaken;
@@ -32,12 +36,22 @@ class Alike {
   private static final int PIECE = 1_000;
 
   private final People people;
+  private final Crowd crowd;
+  private final PeopleInOrder inOrder;
   private final PeopleMapper mapper;
   private final Cohorts cohorts;
   private final Clock clock;
 
-  Alike(People people, PeopleMapper mapper, Cohorts cohorts, Clock clock) {
+  Alike(
+      People people,
+      Crowd crowd,
+      PeopleInOrder inOrder,
+      PeopleMapper mapper,
+      Cohorts cohorts,
+      Clock clock) {
     this.people = people;
+    this.crowd = crowd;
+    this.inOrder = inOrder;
     this.mapper = mapper;
     this.cohorts = cohorts;
     this.clock = clock;
@@ -50,24 +64,36 @@ class Alike {
   @AgainIfTaken
   LikeThem keep(LikeThemOrder order) {
     String name = GivenName.of("A cohort", order.name(), "/name");
-    Where where = people.meant(order.people());
-    String search = People.searched(order.people().search());
-    long found = people.count(where, search);
+    long[] all = crowd.numbers(people.meant(order.people())).toArray();
+    int found = all.length;
     if (found == 0) {
       throw People.wrong("/people", "Nobody is meant, so there is nobody to be like.");
     }
-    List<PersonRow> some = mapper.drawn(where, search, LOOKED_AT);
+    List<PersonRow> some = rows(drawn(all));
     CohortPlan plan =
         CohortLike.of(
-            somebody(some), (int) Math.min(found, CohortPlan.MOST_PEOPLE), LocalDate.now(clock));
+            somebody(some), Math.min(found, CohortPlan.MOST_PEOPLE), LocalDate.now(clock));
     cohorts.add(name, plan);
     return new LikeThem(name, plan.people(), plan.groups().size(), some.size());
   }
 
+  /** Some of them, none likelier than another, and the same each time. */
+  private static List<Long> drawn(long[] all) {
+    List<Long> numbers = new ArrayList<>(Arrays.stream(all).boxed().toList());
+    Collections.shuffle(numbers, new Random(all.length));
+    return numbers.subList(0, Math.min(LOOKED_AT, numbers.size()));
+  }
+
+  private List<PersonRow> rows(List<Long> numbers) {
+    return numbers.stream()
+        .gather(Gatherers.windowFixed(PIECE))
+        .flatMap(piece -> inOrder.rows(piece).stream())
+        .toList();
+  }
+
   private List<CohortLike.Somebody> somebody(List<PersonRow> rows) {
     List<CohortLike.Somebody> all = new ArrayList<>();
-    for (int from = 0; from < rows.size(); from += PIECE) {
-      List<PersonRow> piece = rows.subList(from, Math.min(rows.size(), from + PIECE));
+    for (List<PersonRow> piece : rows.stream().gather(Gatherers.windowFixed(PIECE)).toList()) {
       List<Long> ids = piece.stream().map(PersonRow::id).toList();
       Map<Long, Set<Name>> labels =
           mapper.labels(ids).stream()

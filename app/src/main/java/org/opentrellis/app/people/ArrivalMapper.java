@@ -91,10 +91,11 @@ interface ArrivalMapper {
   @Select(
       """
       select id from (
-        select p.id from person p where p.id > #{after} and p.id between #{from} and #{to}
-          and p.added_in = #{act}
+        (select p.id from person p where p.id > #{after} and p.id between #{from} and #{to}
+          and p.added_in = #{act} order by p.id limit #{most})
         union
-        select c.person_id from act_change c where c.act_id = #{act} and c.person_id > #{after})
+        (select c.person_id from act_change c where c.act_id = #{act} and c.person_id > #{after}
+          order by c.person_id limit #{most}))
       order by id limit #{most}
       """)
   List<Long> touched(long act, long after, long from, long to, int most);

@@ -62,7 +62,7 @@ public class Arrivals {
 
   /** What two addresses have in common if they are one. */
   public static String key(Incoming person) {
-    return WhoSql.key(person.address());
+    return TextKey.of(person.address());
   }
 
   /**

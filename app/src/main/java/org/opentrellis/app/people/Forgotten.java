@@ -56,7 +56,7 @@ public class Forgotten {
   }
 
   private static String fingerprint(Mac mac, String address) {
-    byte[] hash = mac.doFinal(WhoSql.key(address).getBytes(StandardCharsets.UTF_8));
+    byte[] hash = mac.doFinal(TextKey.of(address).getBytes(StandardCharsets.UTF_8));
     return Base64.getEncoder().encodeToString(hash);
   }
 

@@ -74,7 +74,8 @@ class ManyWork implements ActWork {
 
   @Override
   public Act back(Act act) {
-    List<Long> people = mapper.changedNext(act.id(), act.place(), PIECE);
+    List<Long> people =
+        mapper.changedNext(act.id(), act.place(), PIECE).stream().distinct().toList();
     if (people.isEmpty()) {
       return act.as(ActState.TAKEN_BACK);
     }

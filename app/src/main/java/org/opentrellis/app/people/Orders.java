@@ -1,6 +1,7 @@
 package org.opentrellis.app.people;
 
 import java.util.List;
+import java.util.stream.Gatherers;
 import org.opentrellis.app.names.RegisteredNames;
 import org.opentrellis.core.journey.Money;
 import org.opentrellis.core.journey.ProductName;
@@ -37,13 +38,11 @@ public class Orders {
 
   /** Keeps them, and tells them in the people's stories. */
   public void keep(List<Line> lines) {
-    for (int from = 0; from < lines.size(); from += PIECE) {
-      piece(lines.subList(from, Math.min(lines.size(), from + PIECE)));
-    }
+    lines.stream().gather(Gatherers.windowFixed(PIECE)).forEach(this::piece);
   }
 
   private void piece(List<Line> lines) {
-    String[] keys = lines.stream().map(line -> WhoSql.key(line.address())).toArray(String[]::new);
+    String[] keys = lines.stream().map(line -> TextKey.of(line.address())).toArray(String[]::new);
     Long[] moments = lines.stream().map(Line::at).toArray(Long[]::new);
     mapper.insert(
         keys,

@@ -1,21 +1,15 @@
 package org.opentrellis.app.people;
 
 import java.time.Clock;
-import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Function;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.TypedText;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.names.AllNames;
-import org.opentrellis.app.names.RegisteredNames;
-import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
@@ -34,12 +28,10 @@ public class People {
 
   private static final int LONGEST = 2_000;
 
-  /** So far back clocks are quick. */
-  private static final int QUICK_DAYS = 400;
-
   private final PeopleMapper mapper;
   private final ActMapper acts;
-  private final RegisteredNames names;
+  private final Crowd crowd;
+  private final PeopleInOrder inOrder;
   private final AllNames allNames;
   private final Catalogues catalogues;
   private final Journeys journeys;
@@ -48,14 +40,16 @@ public class People {
   People(
       PeopleMapper mapper,
       ActMapper acts,
-      RegisteredNames names,
+      Crowd crowd,
+      PeopleInOrder inOrder,
       AllNames allNames,
       Catalogues catalogues,
       Journeys journeys,
       Clock clock) {
     this.mapper = mapper;
     this.acts = acts;
-    this.names = names;
+    this.crowd = crowd;
+    this.inOrder = inOrder;
     this.allNames = allNames;
     this.catalogues = catalogues;
     this.journeys = journeys;
@@ -69,35 +63,17 @@ public class People {
    * @throws NotFound if nobody of that number is there any more
    */
   PeoplePage find(PeopleAsked asked) {
-    Where where = where(condition(asked.find()));
-    String key = searched(asked.search());
-    PersonRow last = asked.after() == null ? null : row(asked.after());
-    List<PersonRow> rows =
-        switch (asked.order()) {
-          case NAME ->
-              mapper.byName(
-                  where,
-                  key,
-                  last == null ? "" : last.nameKey(),
-                  last == null ? 0 : last.id(),
-                  PAGE + 1);
-          case ADDRESS ->
-              mapper.byAddress(where, key, last == null ? "" : last.addressKey(), PAGE + 1);
-          case NEWEST ->
-              mapper.newest(where, key, last == null ? Long.MAX_VALUE : last.id(), PAGE + 1);
-        };
+    Those these = meant(new Whom(asked.find(), asked.search(), null));
+    PersonRow after = asked.after() == null ? null : row(asked.after());
+    List<PersonRow> rows = inOrder.next(these, asked.order(), after, PAGE + 1);
     List<PersonRow> page = rows.subList(0, Math.min(PAGE, rows.size()));
+    long everybody = mapper.countAll();
     return new PeoplePage(
-        mapper.count(where, key),
-        mapper.countAll(),
-        mapper.countMailable(),
+        these.count(everybody),
+        everybody,
+        everybody - mapper.countUnmailable(),
         lines(page),
         rows.size() > PAGE ? page.getLast().id() : null);
-  }
-
-  /** How a search is looked for; null for none. */
-  static @Nullable String searched(String typed) {
-    return typed.isBlank() ? null : WhoSql.key(typed.strip());
   }
 
   /**
@@ -105,19 +81,9 @@ public class People {
    *
    * @throws ProblemsFound if the sentence is not understood
    */
-  Where meant(Whom whom) {
-    Where where = where(condition(whom.find()));
-    return whom.chosen() == null ? where : where.add(" and " + among(whom.chosen()));
-  }
-
-  private static String among(List<Long> chosen) {
-    return chosen.isEmpty()
-        ? "false"
-        : chosen.stream().map(String::valueOf).collect(Collectors.joining(", ", "p.id in (", ")"));
-  }
-
-  long count(Where where, @Nullable String search) {
-    return mapper.count(where, search);
+  Those meant(Whom whom) {
+    Those these = crowd.meant(condition(whom.find())).and(crowd.called(whom.search()));
+    return whom.chosen() == null ? these : these.and(crowd.there(whom.chosen()));
   }
 
   private List<PersonLine> lines(List<PersonRow> page) {
@@ -176,7 +142,7 @@ public class People {
 
   /** How many are meant. */
   long count(Condition who) {
-    return mapper.count(where(who), null);
+    return crowd.count(crowd.meant(who));
   }
 
   /**
@@ -201,18 +167,6 @@ public class People {
         allNames.known(),
         journeys.names().stream().map(Journeys.Named::name).toList(),
         LocalDate.now(clock));
-  }
-
-  private Where where(Condition who) {
-    List<ZoneId> zones = mapper.zones().stream().map(ZoneId::of).toList();
-    Instant now = clock.instant();
-    Function<ZoneId, ZoneClock> clocks =
-        ZoneClock.around(
-                zones.isEmpty() ? ZoneId.of("UTC") : zones.getFirst(),
-                now.minusSeconds((long) QUICK_DAYS * ZoneClock.DAY),
-                QUICK_DAYS + 2)
-            ::in;
-    return WhoSql.of(who, catalogues.current(), names::find, zones, clocks, now.getEpochSecond());
   }
 
   static ProblemsFound wrong(String place, String sentence) {

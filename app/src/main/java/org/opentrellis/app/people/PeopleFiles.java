@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.Gatherers;
 import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
@@ -29,23 +30,32 @@ class PeopleFiles {
   private final PeopleMapper mapper;
   private final ArrivalMapper many;
   private final People people;
+  private final Crowd crowd;
+  private final PeopleInOrder inOrder;
   private final RegisteredNames names;
 
-  PeopleFiles(PeopleMapper mapper, ArrivalMapper many, People people, RegisteredNames names) {
+  PeopleFiles(
+      PeopleMapper mapper,
+      ArrivalMapper many,
+      People people,
+      Crowd crowd,
+      PeopleInOrder inOrder,
+      RegisteredNames names) {
     this.mapper = mapper;
     this.many = many;
     this.people = people;
+    this.crowd = crowd;
+    this.inOrder = inOrder;
     this.names = names;
   }
 
   /** A selection of people, ready to be written. */
-  record Selection(Where where, @Nullable String search, List<String> fields) {}
+  record Selection(List<Long> numbers, List<String> fields) {}
 
   /** Whom a table would have; what is wrong with the sentence is told before it begins. */
   Selection select(Whom whom) {
     return new Selection(
-        people.meant(whom),
-        People.searched(whom.search()),
+        crowd.numbers(people.meant(whom)).boxed().toList(),
         names.fields().stream().map(NamedField::name).sorted().toList());
   }
 
@@ -56,20 +66,13 @@ class PeopleFiles {
             .toArray(String[]::new);
     try (CSVPrinter printer =
         new CSVPrinter(out, CSVFormat.RFC4180.builder().setHeader(heads).get())) {
-      long last = 0;
-      for (List<PersonRow> rows = next(selection, last);
-          !rows.isEmpty();
-          rows = next(selection, last)) {
-        write(rows, selection.fields(), printer);
-        last = rows.getLast().id();
+      List<Long> numbers = selection.numbers();
+      for (List<Long> piece : numbers.stream().gather(Gatherers.windowFixed(PIECE)).toList()) {
+        write(inOrder.rows(piece), selection.fields(), printer);
       }
     } catch (IOException gone) {
       throw new UncheckedIOException(gone);
     }
-  }
-
-  private List<PersonRow> next(Selection selection, long last) {
-    return mapper.inOrder(selection.where(), selection.search(), last, PIECE);
   }
 
   private void write(List<PersonRow> rows, List<String> fields, CSVPrinter printer)

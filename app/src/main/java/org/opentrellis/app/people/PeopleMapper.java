@@ -18,81 +18,57 @@ interface PeopleMapper {
       p.mailing_how, p.mailing_words, p.texts, p.texts_since, p.texts_how, p.source, p.came_at, p.version
       """;
 
-  /** What is looked for in names and addresses; null for everything. */
-  String SEARCHED =
-      """
-      (cast(#{search} as varchar) is null or locate(#{search}, p.name_key) > 0
-        or locate(#{search}, p.address_key) > 0)
-      """;
-
   @Select("select zone from person_zone order by zone")
   List<String> zones();
 
   @Select("select count(*) from person")
   long countAll();
 
-  @Select("select count(*) from person where mailing = 'MAY_BE_MAILED'")
-  long countMailable();
+  /** Who may not be mailed: the fewer ones, who are found by an index. */
+  @Select(
+      """
+      select count(*) from person
+      where mailing in ('NOT_CONFIRMED', 'UNSUBSCRIBED', 'BOUNCED', 'COMPLAINED')
+      """)
+  long countUnmailable();
 
-  @Select("select count(*) from person p where ${where.sql} and " + SEARCHED)
-  long count(@Param("where") Where where, @Param("search") @Nullable String search);
-
-  /** By name, and by number where names are equal. */
+  /** Who they are, by number; those who are not there any more are left out. */
   @Select(
       "select "
           + COLUMNS
-          + " from person p where ${where.sql} and "
-          + SEARCHED
-          + """
-          and (p.name_key > #{key} or p.name_key = #{key} and p.id > #{id})
-          order by p.name_key, p.id limit #{most}
-          """)
-  List<PersonRow> byName(
-      @Param("where") Where where,
-      @Param("search") @Nullable String search,
-      @Param("key") String key,
-      @Param("id") long id,
-      @Param("most") int most);
+          + " from unnest(cast(#{numbers"
+          + ChangeMapper.LONGS
+          + ") as c (id) join person p on p.id = c.id")
+  List<PersonRow> rows(Long[] numbers);
 
-  /** The newest first. */
+  /** Those of them who are there. */
   @Select(
-      "select "
-          + COLUMNS
-          + " from person p where ${where.sql} and "
-          + SEARCHED
-          + """
-          and p.id < #{id} order by p.id desc limit #{most}
-          """)
-  List<PersonRow> newest(
-      @Param("where") Where where,
-      @Param("search") @Nullable String search,
-      @Param("id") long id,
-      @Param("most") int most);
+      "select p.id from unnest(cast(#{numbers"
+          + ChangeMapper.LONGS
+          + ") as c (id) join person p on p.id = c.id")
+  List<Long> there(Long[] numbers);
 
-  /** As they came. */
+  /** The numbers of the next ones by name, and by number where names are equal. */
   @Select(
-      "select "
-          + COLUMNS
-          + " from person p where ${where.sql} and "
-          + SEARCHED
-          + " and p.id > #{after} order by p.id limit #{most}")
-  List<PersonRow> inOrder(
-      @Param("where") Where where,
-      @Param("search") @Nullable String search,
-      @Param("after") long after,
-      @Param("most") int most);
+      """
+      select p.id, p.name_key as "key" from person p where (p.name_key, p.id) > (#{key}, #{id})
+      order by p.name_key, p.id limit #{most}
+      """)
+  List<Place> byName(String key, long id, int most);
 
-  /** Some of them, none likelier than another, and the same each time. */
   @Select(
-      "select "
-          + COLUMNS
-          + " from person p where ${where.sql} and "
-          + SEARCHED
-          + " order by ora_hash(p.id), p.id limit #{most}")
-  List<PersonRow> drawn(
-      @Param("where") Where where,
-      @Param("search") @Nullable String search,
-      @Param("most") int most);
+      """
+      select p.id, p.address_key as "key" from person p where p.address_key > #{key}
+      order by p.address_key limit #{most}
+      """)
+  List<Place> byAddress(String key, int most);
+
+  @Select(
+      "select p.id, '' as \"key\" from person p where p.id < #{id} order by p.id desc limit #{most}")
+  List<Place> newest(long id, int most);
+
+  /** Where somebody stands in an order. */
+  record Place(long id, String key) {}
 
   @Select(
       """
@@ -104,19 +80,6 @@ interface PeopleMapper {
       </script>
       """)
   List<HeldValue> fieldsOf(@Param("people") List<Long> people);
-
-  /** By address. */
-  @Select(
-      "select "
-          + COLUMNS
-          + " from person p where ${where.sql} and "
-          + SEARCHED
-          + " and p.address_key > #{key} order by p.address_key limit #{most}")
-  List<PersonRow> byAddress(
-      @Param("where") Where where,
-      @Param("search") @Nullable String search,
-      @Param("key") String key,
-      @Param("most") int most);
 
   @Select(
       """
@@ -146,9 +109,6 @@ interface PeopleMapper {
 
   @Delete("delete from person where id = #{id}")
   void delete(long id);
-
-  @Select("select p.id from person p where ${where.sql} order by p.id")
-  List<Long> ids(@Param("where") Where where);
 
   @Select("select " + COLUMNS + " from person p where p.id = #{id}")
   Optional<PersonRow> find(long id);

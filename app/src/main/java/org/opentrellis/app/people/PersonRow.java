@@ -72,7 +72,7 @@ record PersonRow(
   static String nameKey(@Nullable String firstName, @Nullable String lastName) {
     String first = firstName == null ? "" : firstName;
     String last = lastName == null ? "" : lastName;
-    String key = WhoSql.key((last + " " + first).strip());
+    String key = TextKey.of((last + " " + first).strip());
     return key.isEmpty() ? NAMELESS : key;
   }
 
@@ -85,6 +85,6 @@ record PersonRow(
   }
 
   String addressKey() {
-    return WhoSql.key(address);
+    return TextKey.of(address);
   }
 }

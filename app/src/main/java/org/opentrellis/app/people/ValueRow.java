@@ -54,7 +54,7 @@ record ValueRow(
 
   /** How a text is compared; null if it is none. */
   @Nullable String wordsKey() {
-    return words == null ? null : WhoSql.key(words);
+    return words == null ? null : TextKey.of(words);
   }
 
   /** Whether it is shown as another one is, so that writing it down again changes nothing. */

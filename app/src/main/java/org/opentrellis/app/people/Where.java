@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * A part of an SQL condition over {@code person p}. Values never stand in its text: each is a
- * MyBatis parameter {@code #{where.values[n]}}.
+ * An SQL statement, or a part of one. Values never stand in its text: each is a MyBatis parameter
+ * {@code #{where.values[n]}}.
  */
 final class Where {
   private final StringBuilder sql = new StringBuilder();
@@ -19,6 +19,24 @@ final class Where {
   Where value(Object value) {
     sql.append("#{where.values[").append(values.size()).append("]}");
     values.add(value);
+    return this;
+  }
+
+  /** The same with something in front that has no values. */
+  Where after(String text) {
+    sql.insert(0, text);
+    return this;
+  }
+
+  boolean mentions(String text) {
+    return sql.indexOf(text) >= 0;
+  }
+
+  /** Several of them, with a comma between. */
+  Where list(List<?> several) {
+    for (int i = 0; i < several.size(); i++) {
+      add(i == 0 ? "" : ", ").value(several.get(i));
+    }
     return this;
   }
 

@@ -33,13 +33,16 @@ record DatabaseFile(Path file) {
 
   /**
    * How this application opens it. What is committed is in the file, not in memory; and since each
-   * commit is also forced onto the disk, space that has become free may be used at once.
+   * commit is also forced onto the disk, space that has become free may be used at once. An eighth
+   * of the memory keeps what was read: with 100,000 people, half of it makes finding them take
+   * three times as long.
    */
   String url() {
     String path = file.toString().replaceFirst("\\.mv\\.db$", "");
     return "jdbc:h2:file:"
         + path
-        + ";DB_CLOSE_ON_EXIT=FALSE;WRITE_DELAY=0;RETENTION_TIME=0;LOCK_TIMEOUT=10000";
+        + ";DB_CLOSE_ON_EXIT=FALSE;WRITE_DELAY=0;RETENTION_TIME=0;LOCK_TIMEOUT=10000;CACHE_SIZE="
+        + Runtime.getRuntime().maxMemory() / 1024 / 8;
   }
 
   /** The schema that this application works with. */

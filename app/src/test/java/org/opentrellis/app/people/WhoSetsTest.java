@@ -26,13 +26,14 @@ import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** The people that are found by SQL are exactly those for whom the machine says yes. */
-class WhoSqlTest {
+class WhoSetsTest {
   private static final int PEOPLE = 400;
   private static final int CONDITIONS = 3_000;
 
   @TempDir static Path data;
   private static ConfigurableApplicationContext application;
   private static PeopleMapper mapper;
+  private static Crowd crowd;
   private static RegisteredNames names;
   private static final TreeMap<Long, PersonState> PERSONS = new TreeMap<>();
 
@@ -40,6 +41,7 @@ class WhoSqlTest {
   static void layPeople() {
     application = RunningApplication.start(data);
     mapper = application.getBean(PeopleMapper.class);
+    crowd = application.getBean(Crowd.class);
     names = application.getBean(RegisteredNames.class);
     application
         .getBean(TransactionTemplate.class)
@@ -115,14 +117,18 @@ class WhoSqlTest {
 
   private static List<Long> found(Condition who) {
     List<ZoneId> zones = mapper.zones().stream().map(ZoneId::of).toList();
-    return mapper.ids(
-        WhoSql.of(
-            who,
-            RandomJourneys.CATALOGUE,
-            names::find,
-            zones,
-            RandomPeople::clock,
-            RandomPeople.NOW));
+    return crowd
+        .numbers(
+            new WhoSets(
+                    RandomJourneys.CATALOGUE,
+                    names::find,
+                    zones,
+                    RandomPeople::clock,
+                    RandomPeople.NOW,
+                    crowd::read)
+                .of(who))
+        .boxed()
+        .toList();
   }
 
   private static List<Long> meant(Condition who) {
