@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { onMounted, ref, useTemplateRef, watch } from 'vue'
-import { answerOf, api, faultsOf, reasonOf } from '@/api/client'
+import { answerOf, api } from '@/api/client'
 import { questions } from '@/api/queries'
+import { useForm } from '@/api/useForm'
+import Labelled from '@/ui/Labelled.vue'
 import Trouble from '@/ui/Trouble.vue'
 
 /** Somebody is added by hand; what is refused is told at its field, and nothing typed is lost. */
@@ -34,18 +36,13 @@ const given = ref<Record<Field, string>>({
 /* At home unless something else is said. */
 const { data: home } = useQuery(questions.account())
 watch(home, (now) => now && (given.value.zone ||= now.account.zone), { immediate: true })
-const wrong = ref<Partial<Record<string, string>>>({})
-const failure = ref<string | null>(null)
-const busy = ref(false)
+const { wrong, failure, busy, send } = useForm()
 const first = useTemplateRef<HTMLInputElement[]>('first')
 onMounted(() => first.value?.[0]?.focus())
 
 async function add() {
-  busy.value = true
-  wrong.value = {}
-  failure.value = null
-  try {
-    const { address, firstName, lastName, phone, zone, agreed } = given.value
+  const { address, firstName, lastName, phone, zone, agreed } = given.value
+  await send(async () => {
     const added = await answerOf(
       api.POST('/api/people', {
         body: {
@@ -59,12 +56,7 @@ async function add() {
       }),
     )
     emit('added', added.id)
-  } catch (reason) {
-    wrong.value = faultsOf(reason)
-    if (Object.keys(wrong.value).length === 0) failure.value = reasonOf(reason)
-  } finally {
-    busy.value = false
-  }
+  })
 }
 </script>
 
@@ -77,8 +69,15 @@ async function add() {
     @keydown.esc="emit('cancel')"
   >
     <div class="flex flex-wrap items-start gap-3">
-      <div v-for="field in FIELDS" :key="field.id" :class="field.width">
-        <label class="label" :for="`add-${field.id}`">{{ field.name }}</label>
+      <Labelled
+        v-for="field in FIELDS"
+        :id="`add-${field.id}`"
+        v-slot="{ described }"
+        :key="field.id"
+        :class="field.width"
+        :name="field.name"
+        :wrong="wrong[field.id]"
+      >
         <input
           :id="`add-${field.id}`"
           ref="first"
@@ -86,16 +85,9 @@ async function add() {
           class="field"
           :placeholder="field.hint"
           :aria-invalid="!!wrong[field.id]"
-          :aria-describedby="wrong[field.id] ? `wrong-${field.id}` : undefined"
+          :aria-describedby="described"
         />
-        <span
-          v-if="wrong[field.id]"
-          :id="`wrong-${field.id}`"
-          class="mt-0.5 block text-note text-clay"
-          role="alert"
-          >{{ wrong[field.id] }}</span
-        >
-      </div>
+      </Labelled>
     </div>
     <Trouble v-if="failure" class="mt-2" :text="failure" />
     <div class="mt-3 flex gap-2">

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { answerOf, api, reasonOf } from '@/api/client'
 import { outdated, questions } from '@/api/queries'
 import { useAttempt } from '@/api/useAttempt'
+import GoneForGood from '@/ui/GoneForGood.vue'
 import Trouble from '@/ui/Trouble.vue'
 import EditPerson from './EditPerson.vue'
 import { dayOf, MAILING } from './mailing'
@@ -25,7 +26,6 @@ const about = computed(() => {
 })
 
 const { failure, attempt } = useAttempt()
-const forgetting = ref(false)
 
 async function takeBack(act: number) {
   await attempt(() =>
@@ -68,10 +68,7 @@ function saved() {
           </button>
         </div>
         <p class="figure mt-0.5 text-note break-all text-ink2">{{ about }}</p>
-        <p class="note mt-1">
-          {{ MAILING[person.mailing] }} since {{ dayOf(person.mailingSince) }}:
-          {{ person.mailingHow }}
-        </p>
+        <p class="note mt-1">Since {{ dayOf(person.mailingSince) }}: {{ person.mailingHow }}</p>
         <p v-if="person.textsSince" class="note">
           {{ person.texts ? 'Agreed to texts' : 'No texts' }} since {{ dayOf(person.textsSince) }}:
           {{ person.textsHow }}
@@ -123,26 +120,21 @@ function saved() {
           <span>{{ one.sentence }}</span>
         </li>
       </ol>
-      <div v-if="forgetting" class="warning mx-3 mb-3" role="alertdialog" aria-labelledby="forget">
-        <p id="forget">
-          Everything that is known of them goes for good: name, address, fields, story. Counts stay,
-          and a fingerprint keeps tables from bringing them back unasked. This cannot be undone.
-        </p>
-        <p class="mt-2 flex gap-2">
-          <button type="button" class="button button-small" @click="forget">Forget for good</button>
-          <button type="button" class="button button-small" @click="forgetting = false">
-            Keep them
-          </button>
-        </p>
-      </div>
-      <p v-else class="note mt-auto flex gap-3 px-3 pb-3">
+      <GoneForGood
+        class="mx-3 mb-3"
+        ask="Forget them for good…"
+        does="Forget for good"
+        keeps="Keep them"
+        @sure="forget"
+      >
         <a class="underline" :href="`/api/people/${person.id}/file`" download
           >All of it as a file</a
         >
-        <button type="button" class="underline" @click="forgetting = true">
-          Forget them for good…
-        </button>
-      </p>
+        <template #consequences
+          >Everything that is known of them goes for good: name, address, fields, story. Counts
+          stay, and a fingerprint keeps tables from bringing them back unasked.</template
+        >
+      </GoneForGood>
     </template>
   </section>
 </template>

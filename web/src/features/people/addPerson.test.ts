@@ -63,7 +63,7 @@ describe('somebody who is added by hand', () => {
     await submit()
     expect(form.emitted('added')).toBeUndefined()
     expect(field('address').attributes('aria-invalid')).toBe('true')
-    expect(document.getElementById('wrong-phone')?.textContent).toBe('No such phone.')
+    expect(document.getElementById('add-phone-note')?.textContent).toBe('No such phone.')
     expect(field('lastName').element.value).toBe('Tolland')
     answer = () => json({ id: 3 })
     await submit()

@@ -1,9 +1,12 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, useTemplateRef } from 'vue'
-import { answerOf, api, faultsOf, reasonOf } from '@/api/client'
+import { answerOf, api } from '@/api/client'
 import { outdated } from '@/api/queries'
 import type { NameEdit, NameView } from '@/api/types'
+import { useForm } from '@/api/useForm'
 import { count } from '@/ui/figures'
+import GoneForGood from '@/ui/GoneForGood.vue'
+import Labelled from '@/ui/Labelled.vue'
 import Trouble from '@/ui/Trouble.vue'
 import { KINDS, TYPES } from './kinds'
 import UseList from './UseList.vue'
@@ -20,10 +23,8 @@ const emit = defineEmits<{ saved: [name: NameView | null]; cancel: [] }>()
 const edit = ref<NameEdit>({ ...props.given, choices: [...props.given.choices] })
 const choices = ref(props.given.choices.join('\n'))
 const price = ref(props.given.priceCents === null ? '' : (props.given.priceCents / 100).toFixed(2))
-const wrong = ref<Record<string, string>>({})
-const failure = ref<string | null>(null)
-const busy = ref(false)
-const asks = ref<'delete' | 'merge' | null>(null)
+const { wrong, failure, busy, send } = useForm()
+const merging = ref(false)
 const into = ref<number | null>(null)
 const first = useTemplateRef<HTMLInputElement>('first')
 onMounted(() => {
@@ -33,6 +34,12 @@ onMounted(() => {
 const words = computed(() => KINDS.find((one) => one.key === edit.value.kind)!)
 const tags = computed(() => props.others.filter((one) => one.id !== null && one.id !== props.id))
 const renamed = computed(() => props.view && edit.value.name.trim() !== props.view.name)
+const becomes = computed(() => {
+  if (!renamed.value) return undefined
+  return props.view?.usedBy.length
+    ? 'Will be called so everywhere, also in what uses it below.'
+    : 'Will be called so everywhere.'
+})
 
 function asWritten(): NameEdit {
   const cents = Math.round(Number(price.value.replace(',', '.')) * 100)
@@ -49,26 +56,16 @@ function asWritten(): NameEdit {
   }
 }
 
-async function attempt(work: () => Promise<NameView | null>) {
-  busy.value = true
-  wrong.value = {}
-  failure.value = null
-  try {
+/** Does it, and tells whatever shows names; what it has become is what the work returns. */
+const keep = (work: () => Promise<NameView | null>) =>
+  send(async () => {
     const name = await work()
-    await outdated('people')
-    await outdated('journeys')
-    await outdated('library')
+    await Promise.all([outdated('people'), outdated('journeys'), outdated('library')])
     emit('saved', name)
-  } catch (reason) {
-    wrong.value = faultsOf(reason)
-    if (Object.keys(wrong.value).length === 0) failure.value = reasonOf(reason)
-  } finally {
-    busy.value = false
-  }
-}
+  })
 
 const save = () =>
-  attempt(() =>
+  keep(() =>
     answerOf(
       props.id === null
         ? api.POST('/api/names', { body: asWritten() })
@@ -77,13 +74,13 @@ const save = () =>
   )
 
 const remove = () =>
-  attempt(async () => {
+  keep(async () => {
     await answerOf(api.DELETE('/api/names/{id}', { params: { path: { id: props.id! } } }))
     return null
   })
 
 const merge = () =>
-  attempt(() =>
+  keep(() =>
     answerOf(
       api.POST('/api/names/{id}/merges', {
         params: { path: { id: props.id! } },
@@ -104,8 +101,7 @@ const merge = () =>
     <h2 class="text-lead font-bold">
       {{ id === null ? `New ${words.one}` : `${words.title} ${view?.name ?? ''}` }}
     </h2>
-    <div>
-      <label class="label" for="name-name">Name</label>
+    <Labelled id="name-name" v-slot="{ described }" name="Name" :wrong="wrong.name" :hint="becomes">
       <input
         id="name-name"
         ref="first"
@@ -114,63 +110,52 @@ const merge = () =>
         maxlength="80"
         :placeholder="words.hint"
         :aria-invalid="!!wrong.name"
+        :aria-describedby="described"
       />
-      <p v-if="wrong.name" class="mt-0.5 text-note text-clay" role="alert">{{ wrong.name }}</p>
-      <p v-else-if="renamed && view" class="note mt-0.5">
-        {{
-          view.usedBy.length
-            ? 'Will be called so everywhere, also in what uses it below.'
-            : 'Will be called so everywhere.'
-        }}
-      </p>
-    </div>
-    <div>
-      <label class="label" for="name-about">What it is for</label>
+    </Labelled>
+    <Labelled id="name-about" name="What it is for">
       <textarea id="name-about" v-model="edit.about" class="field" rows="2" maxlength="400" />
-    </div>
-    <div v-if="edit.kind === 'TAG'">
-      <label class="label" for="name-group">Group</label>
+    </Labelled>
+    <Labelled v-if="edit.kind === 'TAG'" id="name-group" name="Group">
       <input id="name-group" v-model="edit.group" class="field" maxlength="80" />
-    </div>
+    </Labelled>
     <template v-if="edit.kind === 'FIELD'">
-      <div>
-        <label class="label" for="name-type">Holds</label>
+      <Labelled id="name-type" v-slot="{ described }" name="Holds" :wrong="wrong.fieldType">
         <select
           id="name-type"
           v-model="edit.fieldType"
           class="field"
           :aria-invalid="!!wrong.fieldType"
+          :aria-describedby="described"
         >
           <option :value="null">what it is first filled with</option>
           <option v-for="(name, type) in TYPES" :key="type" :value="type">{{ name }}</option>
         </select>
-        <p v-if="wrong.fieldType" class="mt-0.5 text-note text-clay" role="alert">
-          {{ wrong.fieldType }}
-        </p>
-      </div>
-      <div v-if="edit.fieldType === 'ONE_OF'">
-        <label class="label" for="name-choices">What may be chosen, a line each</label>
+      </Labelled>
+      <Labelled
+        v-if="edit.fieldType === 'ONE_OF'"
+        id="name-choices"
+        v-slot="{ described }"
+        name="What may be chosen, a line each"
+        :wrong="wrong.choices"
+      >
         <textarea
           id="name-choices"
           v-model="choices"
           class="field"
           rows="4"
           :aria-invalid="!!wrong.choices"
+          :aria-describedby="described"
         />
-        <p v-if="wrong.choices" class="mt-0.5 text-note text-clay" role="alert">
-          {{ wrong.choices }}
-        </p>
-      </div>
+      </Labelled>
     </template>
     <div v-if="edit.kind === 'PRODUCT'" class="grid grid-cols-2 gap-2">
-      <div>
-        <label class="label" for="name-category">Category</label>
+      <Labelled id="name-category" name="Category" :wrong="wrong.category">
         <input id="name-category" v-model="edit.category" class="field" maxlength="80" />
-      </div>
-      <div>
-        <label class="label" for="name-price">Price</label>
+      </Labelled>
+      <Labelled id="name-price" name="Price" :wrong="wrong.priceCents">
         <input id="name-price" v-model="price" class="field" inputmode="decimal" />
-      </div>
+      </Labelled>
     </div>
     <Trouble v-if="failure" :text="failure" />
     <div class="flex gap-2">
@@ -191,24 +176,7 @@ const merge = () =>
         >
       </p>
       <UseList :uses="view.usedBy" />
-      <div
-        v-if="asks === 'delete'"
-        class="warning mt-auto"
-        role="alertdialog"
-        aria-labelledby="deleting"
-      >
-        <p id="deleting">
-          <span v-for="one in view.deleting" :key="one" class="block">{{ one }}</span>
-          This cannot be taken back.
-        </p>
-        <p class="mt-2 flex gap-2">
-          <button type="button" class="button button-small" :disabled="busy" @click="remove">
-            Delete {{ view.name }}
-          </button>
-          <button type="button" class="button button-small" @click="asks = null">Keep it</button>
-        </p>
-      </div>
-      <div v-else-if="asks === 'merge'" class="mt-auto rounded-lg bg-sunk px-3 py-2">
+      <div v-if="merging" class="mt-auto rounded-lg bg-sunk px-3 py-2">
         <label class="label" for="name-into"
           >Whoever carries {{ view.name }}, and whatever names it, has this instead:</label
         >
@@ -224,20 +192,29 @@ const merge = () =>
           >
             Make one of them
           </button>
-          <button type="button" class="button button-small" @click="asks = null">Cancel</button>
+          <button type="button" class="button button-small" @click="merging = false">Cancel</button>
         </p>
       </div>
-      <p v-else class="note mt-auto flex gap-3">
+      <GoneForGood
+        v-else
+        ask="Delete…"
+        :does="`Delete ${view.name}`"
+        keeps="Keep it"
+        :busy="busy"
+        @sure="remove"
+      >
         <button
           v-if="view.kind === 'TAG' && tags.length"
           type="button"
           class="underline"
-          @click="asks = 'merge'"
+          @click="merging = true"
         >
           Merge with another tag…
         </button>
-        <button type="button" class="underline" @click="asks = 'delete'">Delete…</button>
-      </p>
+        <template #consequences
+          ><span v-for="one in view.deleting" :key="one" class="block">{{ one }}</span></template
+        >
+      </GoneForGood>
     </template>
   </form>
 </template>

@@ -5,6 +5,7 @@ import { outdated } from '@/api/queries'
 import type { SegmentLine } from '@/api/types'
 import { useAttempt } from '@/api/useAttempt'
 import { count } from '@/ui/figures'
+import GoneForGood from '@/ui/GoneForGood.vue'
 import Trouble from '@/ui/Trouble.vue'
 import { useWho } from '../useWho'
 import UseList from './UseList.vue'
@@ -17,7 +18,6 @@ const id = useId()
 const says = ref(props.segment.says)
 const { last, trouble, read, readSoon } = useWho()
 const { failure, busy, attempt } = useAttempt()
-const asksDelete = ref(false)
 
 const view = computed(() => (last.value?.text === says.value ? last.value.view : null))
 const changed = computed(() => says.value !== props.segment.says)
@@ -96,27 +96,16 @@ async function remove() {
       >
     </div>
     <UseList :uses="segment.usedBy" />
-    <div
-      v-if="asksDelete"
-      class="warning mt-auto"
-      role="alertdialog"
-      :aria-labelledby="`${id}-delete`"
+    <GoneForGood
+      ask="Delete…"
+      :does="`Delete ${segment.name}`"
+      keeps="Keep it"
+      :busy="busy"
+      @sure="remove"
     >
-      <p :id="`${id}-delete`">
-        Nobody loses anything; the sentence is gone with all its versions. This cannot be taken
-        back.
-      </p>
-      <p class="mt-2 flex gap-2">
-        <button type="button" class="button button-small" :disabled="busy" @click="remove">
-          Delete {{ segment.name }}
-        </button>
-        <button type="button" class="button button-small" @click="asksDelete = false">
-          Keep it
-        </button>
-      </p>
-    </div>
-    <p v-else class="note mt-auto">
-      <button type="button" class="underline" @click="asksDelete = true">Delete…</button>
-    </p>
+      <template #consequences
+        >Nobody loses anything; the sentence is gone with all its versions.</template
+      >
+    </GoneForGood>
   </form>
 </template>

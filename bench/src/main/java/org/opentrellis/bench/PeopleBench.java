@@ -22,6 +22,7 @@ import tools.jackson.databind.node.ObjectNode;
  */
 public final class PeopleBench {
   private static final int ROUNDS = 9;
+  private static final int WARMING = 50;
   private static final int BROUGHT_IN = 100_000;
 
   private static final List<String> SENTENCES =
@@ -44,7 +45,10 @@ public final class PeopleBench {
 
   public static void main(String[] arguments) throws Exception {
     PeopleBench bench = new PeopleBench(URI.create(arguments[0]));
-    long people = bench.page("", "NAME", null).get("everybody").asLong();
+    long people = 0;
+    for (int i = 0; i < WARMING; i++) {
+      people = bench.page("", "NAME", null).get("everybody").asLong();
+    }
     System.out.printf(
         "%n%,d people; java %s, %d processors; milliseconds, the middle one and the slowest of %d%n%n",
         people,

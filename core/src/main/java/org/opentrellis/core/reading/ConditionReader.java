@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.journey.Condition;
+import org.opentrellis.core.sentence.Style;
 
 /** Reads conditions: "opened it and (have tag x or are not on list y)". */
 final class ConditionReader {
@@ -140,6 +141,7 @@ final class ConditionReader {
   }
 
   private Condition plain() {
+    int from = cursor.at();
     // What is asked of a journey's emails is understood everywhere, so that it can be refused.
     @Nullable Condition about =
         cursor.isOfPeople() ? cursor.quietly(evidence::read) : evidence.read();
@@ -152,6 +154,35 @@ final class ConditionReader {
     if (about == null) {
       throw cursor.lost();
     }
+    if (cursor.isOfPeople() && isAboutAVisit(about)) {
+      String asked = cursor.said(from, cursor.end()).stripTrailing();
+      throw new NotUnderstood(
+          "%s is a question about one journey. People are found by their lists, tags, fields and segments, and by what they bought and did."
+              .formatted(Style.quoted(asked)),
+          from,
+          from + asked.length());
+    }
     return about;
+  }
+
+  /** A journey's emails, and how somebody came into it, are nothing that people have. */
+  private static boolean isAboutAVisit(Condition condition) {
+    return switch (condition) {
+      case Condition.AboutEmail asked -> true;
+      case Condition.CameByForm by -> true;
+      case Condition.CameByJourney by -> true;
+      case Condition.CameByList by -> true;
+      case Condition.CameByOrder by -> true;
+      case Condition.HasTag has -> false;
+      case Condition.HadTag had -> false;
+      case Condition.OnList on -> false;
+      case Condition.InSegment in -> false;
+      case Condition.Field field -> false;
+      case Condition.Bought bought -> false;
+      case Condition.InCart in -> false;
+      case Condition.Happened happened -> false;
+      case Condition.IsNow now -> false;
+      case Condition.Combining combining -> false;
+    };
   }
 }

@@ -50,7 +50,6 @@ public final class WhoReader {
     WhoReading.Result result;
     try {
       Condition who = who(cursor);
-      requireAboutPeople(who, cursor);
       result = new WhoReading.Meant(who, sentences().condition(who), news(who));
     } catch (NotUnderstood problem) {
       result =
@@ -95,45 +94,6 @@ public final class WhoReader {
     Scope scope =
         new Scope(library(), new Written(catalogue), known, journeys, List.of(), true, today);
     return new ConditionReader(cursor, scope);
-  }
-
-  /** A journey's emails, and how somebody came into it, are nothing that people have. */
-  private void requireAboutPeople(Condition who, Cursor cursor) {
-    who.all()
-        .filter(WhoReader::isAboutAVisit)
-        .findFirst()
-        .ifPresent(
-            asked -> {
-              throw new NotUnderstood(
-                  "%s is a question about one journey. People are found by their lists, tags, fields and segments, and by what they bought and did."
-                      .formatted(words(asked)),
-                  0,
-                  cursor.end());
-            });
-  }
-
-  private String words(Condition asked) {
-    return Style.quoted(sentences().condition(asked).text());
-  }
-
-  private static boolean isAboutAVisit(Condition condition) {
-    return switch (condition) {
-      case Condition.AboutEmail asked -> true;
-      case Condition.CameByForm by -> true;
-      case Condition.CameByJourney by -> true;
-      case Condition.CameByList by -> true;
-      case Condition.CameByOrder by -> true;
-      case Condition.HasTag has -> false;
-      case Condition.HadTag had -> false;
-      case Condition.OnList on -> false;
-      case Condition.InSegment in -> false;
-      case Condition.Field field -> false;
-      case Condition.Bought bought -> false;
-      case Condition.InCart in -> false;
-      case Condition.Happened happened -> false;
-      case Condition.IsNow now -> false;
-      case Condition.Combining combining -> false;
-    };
   }
 
   private List<String> news(Condition who) {

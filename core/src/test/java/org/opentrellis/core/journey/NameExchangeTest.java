@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.testing.RandomJourneys;
 
 /** A name is exchanged everywhere, and back again. */
@@ -58,6 +59,29 @@ class NameExchangeTest {
       case EventName event -> new EventName(name);
       default -> throw new IllegalArgumentException("has no register: " + before);
     };
+  }
+
+  /** Two tags of one journey become one: there still is such a journey, and it is kept and read. */
+  @Test
+  void anyTwoTagsOfAJourneyCanBecomeOne() {
+    int merged = 0;
+    for (int n = 0; n < JOURNEYS; n++) {
+      Journey journey = RandomJourneys.journey(n, 12);
+      List<TagName> tags =
+          NamesIn.of(journey)
+              .distinct()
+              .filter(TagName.class::isInstance)
+              .map(TagName.class::cast)
+              .toList();
+      for (TagName before : tags.subList(0, Math.max(0, tags.size() - 1))) {
+        Journey one = new NameExchange(before, tags.getLast()).in(journey);
+        assertThat(NamesIn.of(one)).as("journey %d", n).doesNotContain(before);
+        assertThat(Documents.readJourney(Documents.write(one), RandomJourneys.CATALOGUE))
+            .isEqualTo(one);
+        merged++;
+      }
+    }
+    assertThat(merged).isGreaterThan(JOURNEYS / 4);
   }
 
   @Test

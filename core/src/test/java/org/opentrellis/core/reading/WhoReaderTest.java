@@ -114,7 +114,9 @@ class WhoReaderTest {
         "opened any email of this journey",
         "came by form Planner",
         "on list Members and clicked the last email",
-        "came from journey First frames"
+        "came from journey First frames",
+        "are on list Newcomers and opened any email within 30 days and did not buy anything",
+        "have not opened any email and have tag market"
       })
   void whatBelongsToAJourneyIsRefusedAndSaysSo(String text) {
     assertThat(read(text).result())
@@ -122,6 +124,15 @@ class WhoReaderTest {
             WhoReading.Unclear.class,
             unclear ->
                 assertThat(unclear.refused().why()).contains("is a question about one journey"));
+  }
+
+  @Test
+  void whatBelongsToAJourneyIsToldAtItsPlace() {
+    String text = "are on list Newcomers and opened any email and have tag market";
+    WhoReading.Unclear unclear = (WhoReading.Unclear) read(text).result();
+    assertThat(text.substring(unclear.refused().from(), unclear.refused().to()))
+        .isEqualTo("opened any email");
+    assertThat(unclear.refused().why()).startsWith("\u201copened any email\u201d is a question");
   }
 
   @Test
