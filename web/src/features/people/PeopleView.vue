@@ -3,7 +3,7 @@ import { useInfiniteQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { reasonOf } from '@/api/client'
+import { faultsOf, reasonOf } from '@/api/client'
 import { outdated, questions } from '@/api/queries'
 import type { PeopleOrder, Whom } from '@/api/types'
 import { count } from '@/ui/figures'
@@ -39,6 +39,11 @@ const list = useInfiniteQuery(() => questions.people(sentence.value, search.valu
 const pages = computed(() => list.data.value?.pages ?? [])
 const people = computed(() => pages.value.flatMap((page) => page.items))
 const newest = computed(() => pages.value[0])
+/* What is wrong with the sentence, its own line says. */
+const trouble = computed(() => {
+  const error = list.error.value
+  return error && !('find' in faultsOf(error)) ? reasonOf(error) : null
+})
 
 /** Those that are chosen; none means all that are found. */
 const picked = ref(new Set<number>())
@@ -90,7 +95,7 @@ useTabTitle(() => 'People')
     </header>
     <AddPerson v-if="adding" class="shrink-0" @added="added" @cancel="adding = false" />
     <FindLine v-model="sentence" class="shrink-0" :everybody="newest?.everybody ?? 0" />
-    <Trouble v-if="list.error.value" :text="reasonOf(list.error.value)" />
+    <Trouble v-if="trouble" :text="trouble" />
     <div class="flex min-h-0 flex-1 gap-3">
       <section
         v-if="newest && people.length"

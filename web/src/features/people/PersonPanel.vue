@@ -67,7 +67,7 @@ function saved() {
             Edit
           </button>
         </div>
-        <p class="figure mt-0.5 text-note break-all text-ink2">{{ about }}</p>
+        <p class="figure mt-0.5 text-note wrap-anywhere text-ink2">{{ about }}</p>
         <p class="note mt-1">Since {{ dayOf(person.mailingSince) }}: {{ person.mailingHow }}</p>
         <p v-if="person.textsSince" class="note">
           {{ person.texts ? 'Agreed to texts' : 'No texts' }} since {{ dayOf(person.textsSince) }}:
