@@ -3,11 +3,12 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { reasonOf } from '@/api/client'
 import { questions } from '@/api/queries'
-import type { NameEdit, NameKind, NameUse, NameView } from '@/api/types'
+import type { NameEdit, NameKind, NameView } from '@/api/types'
 import DataTable from '@/ui/DataTable.vue'
 import { count } from '@/ui/figures'
 import type { TableColumn } from '@/ui/table'
 import Trouble from '@/ui/Trouble.vue'
+import { namesOf, peopleAndUses } from './columns'
 import { detail, KINDS, written } from './kinds'
 import NamePanel from './NamePanel.vue'
 
@@ -61,22 +62,8 @@ const COLUMNS = computed<TableColumn<NameView>[]>(() => [
         },
       ]
     : []),
-  {
-    id: 'people',
-    head: 'people',
-    value: (one) => one.people,
-    headClass: 'px-3',
-    cellClass: 'px-3',
-  },
-  {
-    id: 'used',
-    head: 'used by',
-    headClass: 'px-3 text-left',
-    cellClass: 'w-full max-w-0 truncate px-3 text-left',
-  },
+  ...peopleAndUses<NameView>(),
 ])
-
-const said = (uses: NameUse[]) => uses.map((use) => use.name).join(', ')
 
 defineExpose({ make })
 </script>
@@ -121,7 +108,9 @@ defineExpose({ make })
           <template v-else>{{ count(one.people) }}</template>
         </template>
         <template #cell-used="{ row: one }">
-          <span class="font-sans" :title="said(one.usedBy)">{{ said(one.usedBy) || '–' }}</span>
+          <span class="font-sans" :title="namesOf(one.usedBy)">{{
+            namesOf(one.usedBy) || '–'
+          }}</span>
         </template>
       </DataTable>
       <p v-else-if="names.data.value" class="p-6 text-ink2">

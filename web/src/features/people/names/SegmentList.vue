@@ -8,6 +8,7 @@ import DataTable from '@/ui/DataTable.vue'
 import { count } from '@/ui/figures'
 import type { TableColumn } from '@/ui/table'
 import Trouble from '@/ui/Trouble.vue'
+import { namesOf, peopleAndUses } from './columns'
 import SegmentPanel from './SegmentPanel.vue'
 
 /** The segments: whom each means, how many they are, what uses it. */
@@ -23,21 +24,8 @@ const COLUMNS: TableColumn<SegmentLine>[] = [
     headClass: 'px-2 text-left',
     cellClass: 'max-w-60 truncate px-2 xl:max-w-90 text-left',
   },
-  {
-    id: 'people',
-    head: 'people',
-    value: (one) => one.people,
-    headClass: 'px-3',
-    cellClass: 'px-3',
-  },
-  {
-    id: 'used',
-    head: 'used by',
-    headClass: 'px-3 text-left',
-    cellClass: 'w-full max-w-0 truncate px-3 text-left',
-  },
+  ...peopleAndUses<SegmentLine>(),
 ]
-const said = (one: SegmentLine) => one.usedBy.map((use) => use.name).join(', ')
 </script>
 
 <template>
@@ -67,7 +55,9 @@ const said = (one: SegmentLine) => one.usedBy.map((use) => use.name).join(', ')
         </template>
         <template #cell-people="{ row: one }">{{ count(one.people) }}</template>
         <template #cell-used="{ row: one }">
-          <span class="font-sans" :title="said(one)">{{ said(one) || '–' }}</span>
+          <span class="font-sans" :title="namesOf(one.usedBy)">{{
+            namesOf(one.usedBy) || '–'
+          }}</span>
         </template>
       </DataTable>
       <p v-else-if="segments.data.value" class="p-6 text-ink2">

@@ -43,6 +43,12 @@ class Housekeeping {
   /** The first change after a start brings one: what was killed before may have left much. */
   private final AtomicInteger changes = new AtomicInteger(CHANGES_BETWEEN - 1);
 
+  /** How large the file was after the last time. */
+  private volatile long tidySize;
+
+  /** Whether it waits for its turn, so that nobody need ask for it again. */
+  private final AtomicBoolean asked = new AtomicBoolean();
+
   private final ExecutorService worker =
       Executors.newSingleThreadExecutor(task -> new Thread(task, "housekeeping"));
 
@@ -50,11 +56,6 @@ class Housekeeping {
     this.pool = pool;
     this.file = folder.database().toFile();
   }
-
-  /** How large the file was after the last time. */
-  private volatile long tidySize;
-
-  private final AtomicBoolean asked = new AtomicBoolean();
 
   void afterChange() {
     boolean due = changes.incrementAndGet() % CHANGES_BETWEEN == 0;
