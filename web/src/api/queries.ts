@@ -43,8 +43,14 @@ export const queryClient = new QueryClient({
 })
 
 /** Says that answers are no longer true; those that are on the screen are asked for anew. */
-export function outdated(...key: readonly unknown[]): Promise<void> {
-  return queryClient.invalidateQueries({ queryKey: key })
+export async function outdated(...key: readonly unknown[]): Promise<void> {
+  /* A first answer that is on its way is waited for, not asked for again; but it may be from before. */
+  const early = queryClient
+    .getQueryCache()
+    .findAll({ queryKey: key, fetchStatus: 'fetching' })
+    .filter((one) => one.state.data === undefined)
+  await queryClient.invalidateQueries({ queryKey: key })
+  if (early.length) await queryClient.invalidateQueries({ predicate: (one) => early.includes(one) })
 }
 
 /** What only changes here, where that is said; asked for anew now and then all the same. */

@@ -7,6 +7,7 @@ import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Gatherers;
 import java.util.stream.LongStream;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.catalogue.Catalogues;
@@ -23,6 +24,9 @@ import org.springframework.transaction.annotation.Transactional;
 class Crowd {
   /** So far back clocks are quick. */
   private static final int QUICK_DAYS = 400;
+
+  /** An array of the database holds 65,536. */
+  private static final int PIECE = 10_000;
 
   private final PeopleMapper mapper;
   private final ThoseMapper those;
@@ -86,7 +90,11 @@ class Crowd {
 
   /** Those of these numbers who are there. */
   Those there(List<Long> numbers) {
-    return Those.of(mapper.there(numbers.toArray(Long[]::new)));
+    return Those.of(
+        numbers.stream()
+            .gather(Gatherers.windowFixed(PIECE))
+            .flatMap(piece -> mapper.there(piece.toArray(Long[]::new)).stream())
+            .toList());
   }
 
   /** Those who carry a tag, or are on a list. */

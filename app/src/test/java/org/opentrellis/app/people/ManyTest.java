@@ -3,7 +3,9 @@ package org.opentrellis.app.people;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.LongStream;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -118,6 +120,27 @@ class ManyTest {
         .body()
         .get("total")
         .asInt();
+  }
+
+  /** Also more than the database takes at once, and numbers that nobody has. */
+  @Test
+  void whoeverIsChosenOfThemIsMeant() {
+    String numbers =
+        LongStream.rangeClosed(1, 70_000)
+            .filter(number -> number != IDS.getLast())
+            .mapToObj(String::valueOf)
+            .collect(Collectors.joining(",", "[", ", 9999999999]"));
+    String order =
+        "{\"people\": {\"find\": \"\", \"search\": \"many\", \"chosen\": %s}, \"change\": \"TAG\", \"name\": \"chosen\", \"value\": null}"
+            .formatted(numbers);
+    Answer preview = APP.post("/api/people-acts/previews", order);
+    assertThat(preview.status()).isEqualTo(200);
+    assertThat(preview.body().get("found").asInt()).isEqualTo(CROWD - 1);
+    JsonNode act = APP.post("/api/people-acts", order).body();
+    assertThat(found("have tag chosen")).isEqualTo(CROWD - 1);
+    assertThat(person(IDS.getLast()).get("labels").toString()).doesNotContain("chosen");
+    APP.post("/api/people-acts/" + act.get("id") + "/back", "{}");
+    assertThat(found("have tag chosen")).isZero();
   }
 
   /** Nobody who has gone comes back by it, nor do those who had gone before. */
