@@ -10,6 +10,7 @@ import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.Refusal;
 import org.opentrellis.app.names.RegisteredNames;
 import org.opentrellis.app.storage.NewKey;
+import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.ListName;
 import org.opentrellis.core.journey.Name;
@@ -25,9 +26,10 @@ import org.springframework.transaction.support.TransactionTemplate;
 /** Does things to many people: says first what that would be, and takes it back. */
 @Service
 public class Acts {
-  /** So many of the past are shown. */
+  /** So many are laid down with one statement. */
   private static final int PIECE = 10_000;
 
+  /** So many of the past are shown. */
   private static final int SHOWN = 20;
 
   /** What is done after so long is answered as done. */
@@ -74,12 +76,22 @@ public class Acts {
   private Those open(ManyOrder order) {
     String value = coded(operand(order));
     return switch (order.change()) {
-      case TAG, PUT_ON_LIST -> crowd.carrying(name(order)).not();
-      case UNTAG, TAKE_OFF_LIST -> crowd.carrying(name(order));
+      case TAG -> tagged(order).not();
+      case UNTAG -> tagged(order);
+      case PUT_ON_LIST -> onList(order).not();
+      case TAKE_OFF_LIST -> onList(order);
       case SET_FIELD -> crowd.holding(name(order), value).not();
       case CLEAR_FIELD -> crowd.holding(name(order), null);
       case STOP_MAILING -> crowd.mailed();
     };
+  }
+
+  private Those tagged(ManyOrder order) {
+    return crowd.meant(new Condition.HasTag((TagName) name(order)));
+  }
+
+  private Those onList(ManyOrder order) {
+    return crowd.meant(new Condition.OnList((ListName) name(order)));
   }
 
   /**

@@ -163,14 +163,6 @@ interface ChangeMapper {
           + " set texts = cast(c.agreed as boolean), texts_how = c.how, texts_since = c.since")
   void setTexts(Long[] persons, String[] agreed, @Nullable String[] hows, @Nullable Long[] sinces);
 
-  @Select(
-      "select "
-          + PeopleMapper.COLUMNS
-          + " from unnest(cast(#{persons"
-          + LONGS
-          + ") as c (id) join person p on p.id = c.id")
-  List<PersonRow> persons(Long[] persons);
-
   /** Whoever else would change one of them waits. */
   @Select(
       "select p.id from person p where p.address_key in (select * from unnest(cast(#{addressKeys"

@@ -15,9 +15,11 @@ import org.springframework.stereotype.Component;
 @Component
 class ChangeWriter {
   private final ChangeMapper mapper;
+  private final PeopleMapper people;
 
-  ChangeWriter(ChangeMapper mapper) {
+  ChangeWriter(ChangeMapper mapper, PeopleMapper people) {
     this.mapper = mapper;
+    this.people = people;
   }
 
   /** Keeps what an act changes, so that it can be taken back. */
@@ -92,7 +94,7 @@ class ChangeWriter {
   private void names(List<ChangeRow> renamed) {
     if (!renamed.isEmpty()) {
       List<PersonRow> rows =
-          mapper.persons(renamed.stream().map(ChangeRow::personId).distinct().toArray(Long[]::new));
+          people.rows(renamed.stream().map(ChangeRow::personId).distinct().toArray(Long[]::new));
       mapper.setNameKeys(longs(rows, PersonRow::id), texts(rows, PersonRow::nameKey));
     }
   }

@@ -97,20 +97,6 @@ class Crowd {
             .toList());
   }
 
-  /** Those who carry a tag, or are on a list. */
-  Those carrying(Name label) {
-    return names
-        .find(label)
-        .map(
-            number ->
-                read(
-                    new Where()
-                        .add("select l.person_id from person_label l where l.until is null")
-                        .add(" and l.name_id = ")
-                        .value(number)))
-        .orElse(Those.nobody());
-  }
-
   /**
    * Those of whom a field holds a value.
    *

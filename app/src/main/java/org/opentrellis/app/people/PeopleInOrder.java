@@ -57,16 +57,14 @@ class PeopleInOrder {
   private List<PersonRow> met(
       Those these, PeopleOrder order, PeopleMapper.@Nullable Place after, int most) {
     List<Long> found = new ArrayList<>();
-    PeopleMapper.Place last = after;
-    for (List<PeopleMapper.Place> passed = places(order, last, 2 * most);
-        !passed.isEmpty() && found.size() < most;
-        passed = places(order, last, STRIDE)) {
+    List<PeopleMapper.Place> passed = places(order, after, 2 * most);
+    while (!passed.isEmpty()) {
       passed.stream()
           .map(PeopleMapper.Place::id)
           .filter(these::has)
           .limit(most - found.size())
           .forEach(found::add);
-      last = passed.getLast();
+      passed = found.size() < most ? places(order, passed.getLast(), STRIDE) : List.of();
     }
     return rows(found);
   }
