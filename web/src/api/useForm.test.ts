@@ -7,11 +7,12 @@ const refused = (problems: { code: string; place: string; sentence: string }[]) 
 
 describe('a form', () => {
   it('tells at the field what is wrong with it, and only there', async () => {
-    const { wrong, failure, send } = useForm()
+    const { wrong, failure, told, send } = useForm()
     const problem = { code: 'bad-value', place: '/address', sentence: 'There is no @ in it.' }
     expect(await send(() => Promise.reject(refused([problem])))).toBe(false)
     expect(wrong.value).toEqual({ address: 'There is no @ in it.' })
     expect(failure.value).toBeNull()
+    expect(told.value).toBe('There is no @ in it.')
   })
 
   it('tells below what belongs to no field, and forgets it when it is sent again', async () => {

@@ -11,6 +11,9 @@ export function useForm() {
   const { failure, busy, attempt } = useAttempt()
   const elsewhere = computed(() => (Object.keys(wrong.value).length ? null : failure.value))
 
+  /** All of it in one line, for a form that has no room beneath its fields. */
+  const told = computed(() => Object.values(wrong.value).join(' ') || elsewhere.value)
+
   /** Sends it; whether it was taken. */
   function send(work: () => Promise<unknown>): Promise<boolean> {
     wrong.value = {}
@@ -24,5 +27,5 @@ export function useForm() {
     })
   }
 
-  return { wrong, failure: elsewhere, busy, send }
+  return { wrong, failure: elsewhere, told, busy, send }
 }

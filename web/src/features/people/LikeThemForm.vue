@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { onMounted, ref, useTemplateRef } from 'vue'
-import { answerOf, api, faultsOf, reasonOf } from '@/api/client'
+import { answerOf, api } from '@/api/client'
 import { outdated } from '@/api/queries'
 import type { LikeThem, Whom } from '@/api/types'
+import { useForm } from '@/api/useForm'
 import { count } from '@/ui/figures'
 
 /** Keeps a cohort for dry runs whose people are like those who are found or chosen. */
@@ -11,24 +12,17 @@ const emit = defineEmits<{ close: [] }>()
 
 const name = ref('')
 const kept = ref<LikeThem | null>(null)
-const wrong = ref<string | null>(null)
-const busy = ref(false)
+const { told, busy, send } = useForm()
 const field = useTemplateRef<HTMLInputElement>('field')
 onMounted(() => field.value?.focus())
 
 async function keep() {
-  busy.value = true
-  wrong.value = null
-  try {
+  await send(async () => {
     kept.value = await answerOf(
       api.POST('/api/people/cohorts', { body: { people: props.whom, name: name.value } }),
     )
     await outdated('cohorts')
-  } catch (reason) {
-    wrong.value = Object.values(faultsOf(reason)).join(' ') || reasonOf(reason)
-  } finally {
-    busy.value = false
-  }
+  })
 }
 </script>
 
@@ -59,6 +53,6 @@ async function keep() {
     </button>
     <button type="button" class="button button-small" @click="emit('close')">Cancel</button>
     <span class="note">Their zones, lists, tags and fields; how they behave stays assumed.</span>
-    <span v-if="wrong" class="text-clay" role="alert">{{ wrong }}</span>
+    <span v-if="told" class="text-clay" role="alert">{{ told }}</span>
   </form>
 </template>

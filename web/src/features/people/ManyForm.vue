@@ -2,9 +2,10 @@
 import { useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, onMounted, ref, useId, useTemplateRef } from 'vue'
-import { answerOf, api, faultsOf, reasonOf } from '@/api/client'
+import { answerOf, api, reasonOf } from '@/api/client'
 import { questions } from '@/api/queries'
 import type { ManyChange, ManyOrder, NameKind, Whom } from '@/api/types'
+import { useForm } from '@/api/useForm'
 
 /** One thing that is done to many people: what it will do is said before it is done. */
 const props = defineProps<{ whom: Whom; first: ManyChange }>()
@@ -25,9 +26,7 @@ const options = useId()
 const change = ref<ManyChange>(props.first)
 const name = ref('')
 const value = ref('')
-const busy = ref(false)
-const failure = ref<string | null>(null)
-const wrong = ref<Record<string, string>>({})
+const { wrong, told, busy, send } = useForm()
 const field = useTemplateRef<HTMLInputElement>('field')
 const submit = useTemplateRef<HTMLButtonElement>('submit')
 onMounted(() => (field.value ?? submit.value)?.focus())
@@ -57,23 +56,13 @@ const preview = useQuery(() => ({
 const said = computed(() => (complete.value ? preview.data.value?.sentence : null))
 const doubt = computed(
   () =>
-    failure.value ?? (complete.value && preview.error.value ? reasonOf(preview.error.value) : null),
+    told.value ?? (complete.value && preview.error.value ? reasonOf(preview.error.value) : null),
 )
 
 async function carryOut() {
   if (!complete.value) return
-  busy.value = true
-  failure.value = null
-  wrong.value = {}
-  try {
-    await answerOf(api.POST('/api/people-acts', { body: order.value }))
-    emit('done')
-  } catch (reason) {
-    wrong.value = faultsOf(reason)
-    failure.value = Object.values(wrong.value).join(' ') || reasonOf(reason)
-  } finally {
-    busy.value = false
-  }
+  const done = await send(() => answerOf(api.POST('/api/people-acts', { body: order.value })))
+  if (done) emit('done')
 }
 </script>
 
