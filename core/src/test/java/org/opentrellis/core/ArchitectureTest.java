@@ -75,6 +75,7 @@ class ArchitectureTest {
                   "report",
                   "compare")),
           Map.entry("people", Set.of("journey", "problem")),
+          Map.entry("message", Set.of("account", "journey", "problem")),
           Map.entry("account", Set.of("people", "journey", "problem")),
           Map.entry("intake", Set.of("people", "journey", "problem")),
           Map.entry("sentence", Set.of("journey", "calendar")),

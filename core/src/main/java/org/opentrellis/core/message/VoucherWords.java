@@ -1,0 +1,22 @@
+package org.opentrellis.core.message;
+
+import org.opentrellis.core.account.Regional;
+
+/** What a voucher says, in one sentence that is the same everywhere. */
+public final class VoucherWords {
+  private VoucherWords() {}
+
+  /** "SPRING: 15% off until 30 November 2026". */
+  static String of(Part.Voucher voucher, Regional regional) {
+    String terms = terms(voucher, regional);
+    return terms.isEmpty() ? voucher.code() : voucher.code() + ": " + terms;
+  }
+
+  /** "15% off until 30 November 2026", as far as it is said. */
+  public static String terms(Part.Voucher voucher, Regional regional) {
+    String worth = voucher.worth().isEmpty() ? "" : voucher.worth() + " off";
+    String until =
+        voucher.until().map(day -> "until " + Regional.day(day, regional.language())).orElse("");
+    return (worth + " " + until).strip();
+  }
+}
