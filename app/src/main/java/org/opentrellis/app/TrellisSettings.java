@@ -16,6 +16,10 @@ import org.springframework.util.unit.DataSize;
  * @param leastRoom on the disk; with less, changes are refused before they begin
  * @param largestBody the largest request that is read
  * @param largestTable the largest CSV that is read
+ * @param largestFile the largest picture or file that is kept
+ * @param address where the public reaches the application, such as https://letters.example.com;
+ *     empty for this machine
+ * @param smtpPort of the stand-in mail server; 0 for any that is free
  */
 @ConfigurationProperties("trellis")
 public record TrellisSettings(
@@ -26,4 +30,7 @@ public record TrellisSettings(
     List<String> hosts,
     DataSize leastRoom,
     DataSize largestBody,
-    DataSize largestTable) {}
+    DataSize largestTable,
+    DataSize largestFile,
+    String address,
+    int smtpPort) {}

@@ -78,11 +78,13 @@ class ArchitectureTest {
           Map.entry("message", Set.of("account", "journey", "problem")),
           Map.entry("account", Set.of("people", "journey", "problem")),
           Map.entry("intake", Set.of("people", "journey", "problem")),
-          Map.entry("sentence", Set.of("journey", "calendar")),
+          Map.entry("sentence", Set.of("journey", "calendar", "message")),
           Map.entry("arrange", Set.of("journey", "calendar", "sentence", "problem")),
           Map.entry("reading", Set.of("journey", "calendar", "sentence", "problem")),
           Map.entry("check", Set.of("journey", "calendar", "behaviour", "sentence", "problem")),
-          Map.entry("format", Set.of("journey", "calendar", "behaviour", "problem", "calibrate")));
+          Map.entry(
+              "format",
+              Set.of("journey", "calendar", "behaviour", "problem", "calibrate", "message")));
 
   @TestFactory
   java.util.stream.Stream<DynamicTest> packagesKnowOnlyWhatTheirArrowsPointTo() {

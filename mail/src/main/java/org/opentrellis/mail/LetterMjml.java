@@ -8,10 +8,10 @@ import org.opentrellis.core.journey.FileName;
 import org.opentrellis.core.journey.PartId;
 import org.opentrellis.core.message.HouseStyle;
 import org.opentrellis.core.message.Letterhead;
-import org.opentrellis.core.message.Line;
 import org.opentrellis.core.message.Link;
 import org.opentrellis.core.message.LinksIn;
 import org.opentrellis.core.message.Manuscript;
+import org.opentrellis.core.message.OneLine;
 import org.opentrellis.core.message.Part;
 import org.opentrellis.core.message.Target;
 import org.opentrellis.core.message.VoucherWords;
@@ -181,7 +181,7 @@ final class LetterMjml {
     add(">", slots.of(ProseHtml.of(button.words())), "</mj-button>");
   }
 
-  private void href(Link link, Line words) {
+  private void href(Link link, OneLine words) {
     link.to().ifPresent(to -> add(" href=\"", leads(to, words.forNobody(), link), "\""));
   }
 
@@ -192,7 +192,7 @@ final class LetterMjml {
   private void pictureOf(Part part, FileName file, String words, Optional<Link> link, int percent) {
     add("<mj-image", marked(part, ""));
     source(slots.of(new Piece.PictureOf(file, false)), words, percent);
-    link.ifPresent(one -> href(one, Line.of(words)));
+    link.ifPresent(one -> href(one, OneLine.of(words)));
     add(" />");
   }
 
@@ -200,7 +200,7 @@ final class LetterMjml {
       FileName file, String words, Optional<Link> link, int percent, boolean play) {
     add("<mj-image");
     source(slots.of(new Piece.PictureOf(file, play)), words, percent);
-    link.ifPresent(one -> href(one, Line.of(words)));
+    link.ifPresent(one -> href(one, OneLine.of(words)));
     add(" />");
   }
 
@@ -216,7 +216,7 @@ final class LetterMjml {
             file -> {
               add("<mj-image", marked(film, ""));
               source(slots.of(new Piece.PictureOf(file, true)), film.words(), 100);
-              href(film.link(), Line.of(film.words()));
+              href(film.link(), OneLine.of(film.words()));
               add(" />");
             });
   }

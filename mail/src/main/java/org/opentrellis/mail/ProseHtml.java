@@ -7,9 +7,9 @@ import org.opentrellis.core.journey.LinkName;
 import org.opentrellis.core.message.Block;
 import org.opentrellis.core.message.HouseStyle;
 import org.opentrellis.core.message.Inline;
-import org.opentrellis.core.message.Line;
 import org.opentrellis.core.message.Link;
 import org.opentrellis.core.message.LinksIn;
+import org.opentrellis.core.message.OneLine;
 import org.opentrellis.core.message.Part;
 
 /** Texts as HTML, with places for what is each person's own. */
@@ -33,7 +33,7 @@ final class ProseHtml {
   }
 
   /** A line without links and marks. */
-  static List<Piece> of(Line line) {
+  static List<Piece> of(OneLine line) {
     List<Piece> pieces = new ArrayList<>();
     for (Inline one : line.words()) {
       switch (one) {

@@ -18,11 +18,11 @@ import org.opentrellis.core.message.Block;
 import org.opentrellis.core.message.HouseStyle;
 import org.opentrellis.core.message.Inline;
 import org.opentrellis.core.message.Letterhead;
-import org.opentrellis.core.message.Line;
 import org.opentrellis.core.message.Link;
 import org.opentrellis.core.message.Manuscript;
 import org.opentrellis.core.message.MergeField;
 import org.opentrellis.core.message.NewsEntry;
+import org.opentrellis.core.message.OneLine;
 import org.opentrellis.core.message.Part;
 import org.opentrellis.core.message.ProductShown;
 import org.opentrellis.core.message.Recipient;
@@ -61,7 +61,7 @@ final class SampleLetters {
         new Part.Prose(
             id(2),
             List.of(
-                new Block.Heading(1, Line.of("Your year with bees").words()),
+                new Block.Heading(1, OneLine.of("Your year with bees").words()),
                 new Block.Paragraph(
                     List.of(
                         Inline.Words.plain("Hello "),
@@ -72,9 +72,9 @@ final class SampleLetters {
                 new Block.Items(
                     true,
                     List.of(
-                        new Block.Item(Line.of("Print it").words()),
-                        new Block.Item(Line.of("Hang it up").words()))))),
-        new Part.Button(id(3), Line.of("Open the planner"), planner),
+                        new Block.Item(OneLine.of("Print it").words()),
+                        new Block.Item(OneLine.of("Hang it up").words()))))),
+        new Part.Button(id(3), OneLine.of("Open the planner"), planner),
         new Part.Passage(
             id(4),
             new Condition.OnList(new ListName("Members")),
@@ -110,8 +110,8 @@ final class SampleLetters {
 
   static Manuscript.Email email(Part... parts) {
     return new Manuscript.Email(
-        new Line(List.of(Inline.Words.plain("Your planner, "), Inline.Field.plain(FIRST))),
-        Line.of("Twelve months on two pages"),
+        new OneLine(List.of(Inline.Words.plain("Your planner, "), Inline.Field.plain(FIRST))),
+        OneLine.of("Twelve months on two pages"),
         Optional.empty(),
         List.of(parts),
         Optional.empty(),

@@ -45,16 +45,28 @@ public class Account {
   AccountView view() {
     AccountRow row = mapper.account();
     List<AccountOrder.SenderPart> senders = mapper.senders();
-    Regional regional =
-        new Regional(
-            ZoneId.of(row.zone()),
-            Locale.forLanguageTag(row.language()),
-            Currency.getInstance(row.currency()));
     return new AccountView(
         order(row, senders),
-        regional.example(LocalDate.now(clock), SOME_AMOUNT),
+        regional(row).example(LocalDate.now(clock), SOME_AMOUNT),
         senders.stream().map(one -> sender(one).said()).toList(),
         missing(row, senders));
+  }
+
+  /** Who writes, and how. */
+  public AccountWriter writer() {
+    AccountRow row = mapper.account();
+    return new AccountWriter(
+        row.name(),
+        row.postalAddress(),
+        regional(row),
+        mapper.senders().stream().map(Account::sender).toList());
+  }
+
+  private static Regional regional(AccountRow row) {
+    return new Regional(
+        ZoneId.of(row.zone()),
+        Locale.forLanguageTag(row.language()),
+        Currency.getInstance(row.currency()));
   }
 
   private static List<String> missing(AccountRow row, List<AccountOrder.SenderPart> senders) {

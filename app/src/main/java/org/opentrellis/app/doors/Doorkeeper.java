@@ -23,7 +23,10 @@ import org.springframework.web.filter.OncePerRequestFilter;
 final class Doorkeeper extends OncePerRequestFilter {
   private static final Set<String> READING = Set.of("GET", "HEAD", "OPTIONS", "TRACE");
   private static final Set<MediaType> BODIES =
-      Set.of(MediaType.APPLICATION_JSON, MediaType.parseMediaType("text/csv"));
+      Set.of(
+          MediaType.APPLICATION_JSON,
+          MediaType.APPLICATION_OCTET_STREAM,
+          MediaType.parseMediaType("text/csv"));
 
   private final HostNames names;
   private final ProblemWriter problems;
@@ -61,7 +64,7 @@ final class Doorkeeper extends OncePerRequestFilter {
           response,
           HttpStatus.UNSUPPORTED_MEDIA_TYPE,
           "wrong-content-type",
-          "The body must be JSON (Content-Type: application/json), or CSV (text/csv) where the API says so.");
+          "The body must be JSON (Content-Type: application/json), or CSV (text/csv) or a file (application/octet-stream) where the API says so.");
     } else {
       chain.doFilter(request, response);
     }

@@ -37,6 +37,7 @@ class DoorsConfiguration {
           "img-src 'self' data: blob:",
           "font-src 'self'",
           "connect-src 'self'",
+          "frame-src 'self'",
           "form-action 'self'",
           "base-uri 'none'",
           "frame-ancestors 'none'");

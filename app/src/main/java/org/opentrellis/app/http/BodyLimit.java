@@ -23,11 +23,13 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class BodyLimit extends OncePerRequestFilter {
   private final long mostBytes;
   private final long mostBytesOfTable;
+  private final long mostBytesOfFile;
   private final ProblemWriter problems;
 
   BodyLimit(TrellisSettings settings, ProblemWriter problems) {
     this.mostBytes = settings.largestBody().toBytes();
     this.mostBytesOfTable = settings.largestTable().toBytes();
+    this.mostBytesOfFile = settings.largestFile().toBytes();
     this.problems = problems;
   }
 
@@ -35,7 +37,7 @@ class BodyLimit extends OncePerRequestFilter {
     return ProblemHandler.detail(
         HttpStatus.CONTENT_TOO_LARGE,
         "body-too-large",
-        "The request is too large: a journey takes at most 1 MB, a table 20 MB. Nothing was saved.");
+        "The request is too large: a journey takes at most 1 MB, a file 10 MB, a table 20 MB. Nothing was saved.");
   }
 
   static boolean exceeded(Throwable failure) {
@@ -52,12 +54,19 @@ class BodyLimit extends OncePerRequestFilter {
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
     String type = request.getContentType();
-    long most = type != null && type.startsWith("text/csv") ? mostBytesOfTable : mostBytes;
+    long most = mostBytes(type == null ? "" : type);
     if (request.getContentLengthLong() <= most) {
       chain.doFilter(new Limited(request, most), response);
       return;
     }
     problems.write(response, tooLarge());
+  }
+
+  private long mostBytes(String type) {
+    if (type.startsWith("text/csv")) {
+      return mostBytesOfTable;
+    }
+    return type.startsWith("application/octet-stream") ? mostBytesOfFile : mostBytes;
   }
 
   /** Thrown when a body turns out longer than it may be. */

@@ -12,6 +12,8 @@ public final class Schemas {
   public static final String SEGMENT = PLACE + "Segment";
   public static final String STEP = PLACE + "Step";
   public static final String MESSAGE_CONTENT = PLACE + "MessageContent";
+  public static final String MANUSCRIPT = PLACE + "Manuscript";
+  public static final String HOUSE_STYLE = PLACE + "HouseStyle";
   public static final String COHORT = PLACE + "CohortPlan";
 
   private Schemas() {}

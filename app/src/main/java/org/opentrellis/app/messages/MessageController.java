@@ -2,6 +2,7 @@ package org.opentrellis.app.messages;
 
 import java.util.List;
 import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -39,5 +40,41 @@ class MessageController {
   @PutMapping("/{id}")
   MessageView saveMessage(@PathVariable String id, @RequestBody MessageEdit edit) {
     return library.save(id, edit);
+  }
+
+  @GetMapping("/{id}")
+  MessageSheet getMessage(@PathVariable String id) {
+    return library.sheet(id);
+  }
+
+  @PutMapping("/{id}/manuscript")
+  MessageSheet saveManuscript(@PathVariable String id, @RequestBody MessageDraft draft) {
+    return library.save(id, draft);
+  }
+
+  @PostMapping("/{id}/copies")
+  @ResponseStatus(HttpStatus.CREATED)
+  MessageSheet copyMessage(@PathVariable String id) {
+    return library.copy(id);
+  }
+
+  @PutMapping("/{id}/archived")
+  MessageSheet archiveMessage(@PathVariable String id) {
+    return library.archive(id, true);
+  }
+
+  @DeleteMapping("/{id}/archived")
+  MessageSheet bringMessageBack(@PathVariable String id) {
+    return library.archive(id, false);
+  }
+
+  @GetMapping("/{id}/history")
+  List<MessageVersionLine> listMessageHistory(@PathVariable String id) {
+    return library.history(id);
+  }
+
+  @GetMapping("/{id}/history/{version}")
+  MessageSheet getMessageVersion(@PathVariable String id, @PathVariable int version) {
+    return library.version(id, version);
   }
 }

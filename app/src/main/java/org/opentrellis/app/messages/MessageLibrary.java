@@ -61,8 +61,8 @@ public class MessageLibrary {
   public MessageView add(MessageEdit edit) {
     revisions.hold();
     Message message = read(freeId(edit.name()), edit);
-    requireFree(message);
-    insert(message);
+    requireFree(message.id(), message.name());
+    insert(Written.begin(message));
     return view(find(message.id().value()));
   }
 
@@ -71,35 +71,48 @@ public class MessageLibrary {
    * with a number behind.
    */
   public void keep(Message message) {
+    keep(Written.begin(message));
+  }
+
+  /** The same for one that is written out. */
+  public void keep(Written written) {
     revisions.hold();
-    insert(named(message));
+    insert(named(written));
   }
 
-  private Message named(Message message) {
+  private Written named(Written written) {
     List<String> taken =
-        all().stream().filter(one -> !one.id().equals(message.id())).map(Message::name).toList();
-    return message.named(FreeName.of(message.name(), taken));
+        all().stream().filter(one -> !one.id().equals(written.id())).map(Message::name).toList();
+    return written.named(FreeName.of(written.name(), taken));
   }
 
-  private void requireFree(Message message) {
+  private void requireFree(MessageId id, String name) {
     mapper
-        .named(message.name())
-        .filter(row -> !row.id().equals(message.id().value()))
+        .named(name)
+        .filter(row -> !row.id().equals(id.value()))
         .ifPresent(
             row -> {
-              throw NameTaken.of("message", message.name(), "/name");
+              throw NameTaken.of("message", name, "/name");
             });
   }
 
-  /** Puts a message in the place of the one of its id; if its name is taken, likewise. */
+  /**
+   * Puts what journeys see of a message in the place of what they saw; if its name is taken,
+   * likewise.
+   */
   public void replace(Message message) {
+    replace(written(find(message.id().value())).take(message));
+  }
+
+  /** The same for one that is written out. */
+  public void replace(Written written) {
     revisions.hold();
-    int version = find(message.id().value()).version();
-    if (!update(named(message), version)) {
+    MessageRow row = find(written.id().value());
+    if (!update(named(written), row.version())) {
       throw new SaveLost(
-          "Somebody else has saved \u201c%s\u201d just now. Try again.".formatted(message.name()),
-          view(find(message.id().value())),
-          Documents.write(message));
+          "Somebody else has saved \u201c%s\u201d just now. Try again.".formatted(written.name()),
+          view(find(written.id().value())),
+          Documents.write(written.seen()));
     }
   }
 
@@ -117,17 +130,84 @@ public class MessageLibrary {
       find(id);
     }
     Message message = read(id, edit);
-    requireFree(message);
+    requireFree(message.id(), message.name());
     if (anew) {
-      insert(message);
+      insert(Written.begin(message));
       return view(find(id));
     }
     int version = edit.version() == null ? 0 : edit.version();
-    if (!update(message, version)) {
+    if (!update(written(find(id)).take(message), version)) {
       throw new SaveLost(
           "Somebody else has saved this message since you opened it.", view(find(id)), edit);
     }
     return view(find(id));
+  }
+
+  /**
+   * A message as it is written.
+   *
+   * @throws NotFound if there is none
+   */
+  public Written written(MessageId id) {
+    return written(find(id.value()));
+  }
+
+  MessageSheet sheet(String id) {
+    return sheet(find(id));
+  }
+
+  /**
+   * Saves a message as it is written over the version it was read at.
+   *
+   * @throws SaveLost if somebody else has saved since
+   * @throws NameTaken if another message is called so
+   * @throws ProblemsFound if something in it cannot be
+   */
+  @AgainIfTaken
+  public MessageSheet save(String id, MessageDraft draft) {
+    revisions.hold();
+    find(id);
+    Written written = WrittenReading.of(id, draft);
+    requireFree(written.id(), written.name());
+    if (!update(written, draft.version())) {
+      throw new SaveLost(
+          "Somebody else has saved this message since you opened it.", sheet(find(id)), draft);
+    }
+    return sheet(find(id));
+  }
+
+  /** Another message that says the same. */
+  @AgainIfTaken
+  public MessageSheet copy(String id) {
+    revisions.hold();
+    Written of = written(find(id));
+    String copy = freeId(of.name());
+    keep(new Written(new MessageId(copy), of.name(), of.labels(), of.manuscript()));
+    return sheet(find(copy));
+  }
+
+  /** Puts a message away, or brings it back. What is away is still sent by what sends it. */
+  MessageSheet archive(String id, boolean away) {
+    revisions.hold();
+    find(id);
+    mapper.archive(id, away ? OffsetDateTime.now(clock) : null);
+    revisions.grow(Revisions.Kind.CATALOGUE);
+    return sheet(find(id));
+  }
+
+  /** What each save changed, the newest first. */
+  List<MessageVersionLine> history(String id) {
+    find(id);
+    return MessageHistory.of(mapper.versions(id).stream().map(MessageLibrary::saved).toList());
+  }
+
+  private static MessageHistory.Saved saved(MessageRow row) {
+    return new MessageHistory.Saved(row.version(), row.createdAt(), written(row));
+  }
+
+  /** A save of a message as it was written. */
+  MessageSheet version(String id, int version) {
+    return sheet(mapper.version(id, version).orElseThrow(() -> NotFound.of("version", version)));
   }
 
   /** Every save of a message, the newest first. */
@@ -136,24 +216,24 @@ public class MessageLibrary {
     return mapper.versions(id).stream().map(MessageLibrary::view).toList();
   }
 
-  private void insert(Message message) {
-    MessageRow row = row(message, 1);
+  private void insert(Written written) {
+    MessageRow row = row(written, 1);
     mapper.insert(row);
     mapper.keepVersion(row, OffsetDateTime.now(clock));
-    changed(message);
+    changed(written.id());
   }
 
-  private void changed(Message message) {
+  private void changed(MessageId id) {
     revisions.grow(Revisions.Kind.CATALOGUE);
-    events.publishEvent(new CatalogueChanged(message.id()));
+    events.publishEvent(new CatalogueChanged(id));
   }
 
   /** Whether nobody else has saved since that version. */
-  private boolean update(Message message, int version) {
-    boolean inTime = mapper.update(row(message, version)) > 0;
+  private boolean update(Written written, int version) {
+    boolean inTime = mapper.update(row(written, version)) > 0;
     if (inTime) {
-      mapper.keepVersion(row(message, version + 1), OffsetDateTime.now(clock));
-      changed(message);
+      mapper.keepVersion(row(written, version + 1), OffsetDateTime.now(clock));
+      changed(written.id());
     }
     return inTime;
   }
@@ -162,15 +242,18 @@ public class MessageLibrary {
     return mapper.find(id).orElseThrow(() -> NotFound.of("message", id));
   }
 
-  private MessageRow row(Message message, int version) {
-    List<String> links = message.links().stream().map(LinkName::value).toList();
+  private MessageRow row(Written written, int version) {
+    Message seen = written.seen();
     return new MessageRow(
-        message.id().value(),
-        message.name(),
-        message.channel(),
-        message.headline(),
-        Json.write(links),
-        message.voucher(),
+        seen.id().value(),
+        seen.name(),
+        seen.channel(),
+        seen.headline(),
+        Json.write(seen.links().stream().map(LinkName::value).toList()),
+        seen.voucher(),
+        Json.write(Documents.write(written.manuscript())),
+        Json.write(written.labels()),
+        null,
         version,
         OffsetDateTime.now(clock));
   }
@@ -206,6 +289,27 @@ public class MessageLibrary {
       case EMAIL -> new MessageContent.Email(row.headline());
       case TEXT -> new MessageContent.Text(row.headline());
     };
+  }
+
+  private static Written written(MessageRow row) {
+    Message seen = message(row);
+    List<String> labels = List.of(Json.read(row.labels(), String[].class));
+    return row.manuscript() == null
+        ? Written.begin(seen)
+        : new Written(
+            seen.id(), seen.name(), labels, Documents.readManuscript(Json.tree(row.manuscript())));
+  }
+
+  private static MessageSheet sheet(MessageRow row) {
+    Written written = written(row);
+    return new MessageSheet(
+        row.id(),
+        row.name(),
+        written.labels(),
+        row.archivedAt() != null,
+        Documents.write(written.manuscript()),
+        links(row),
+        row.version());
   }
 
   private static MessageView view(MessageRow row) {

@@ -1,8 +1,13 @@
 package org.opentrellis.app.messages;
 
 import java.time.OffsetDateTime;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.journey.Channel;
 
+/**
+ * @param manuscript null if it begins with what journeys see of it
+ * @param labels as JSON
+ */
 record MessageRow(
     String id,
     String name,
@@ -10,5 +15,8 @@ record MessageRow(
     String headline,
     String links,
     boolean voucher,
+    @Nullable String manuscript,
+    String labels,
+    @Nullable OffsetDateTime archivedAt,
     int version,
     OffsetDateTime createdAt) {}

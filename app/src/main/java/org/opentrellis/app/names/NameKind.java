@@ -6,12 +6,14 @@ import org.opentrellis.core.journey.AttributeName;
 import org.opentrellis.core.journey.CategoryName;
 import org.opentrellis.core.journey.EventName;
 import org.opentrellis.core.journey.FieldName;
+import org.opentrellis.core.journey.FileName;
 import org.opentrellis.core.journey.FormName;
 import org.opentrellis.core.journey.JourneyName;
 import org.opentrellis.core.journey.LinkName;
 import org.opentrellis.core.journey.ListName;
 import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.journey.Name;
+import org.opentrellis.core.journey.PartId;
 import org.opentrellis.core.journey.ProductName;
 import org.opentrellis.core.journey.SegmentName;
 import org.opentrellis.core.journey.StepId;
@@ -73,6 +75,8 @@ public enum NameKind {
           case MessageId message -> null;
           case SegmentName segment -> null;
           case StepId step -> null;
+          case PartId part -> null;
+          case FileName file -> null;
           case StrandId strand -> null;
         });
   }

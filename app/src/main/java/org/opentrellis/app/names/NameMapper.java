@@ -158,4 +158,10 @@ interface NameMapper {
 
   @Delete("delete from registered_name where id = #{id}")
   void delete(long id);
+
+  @Select(
+      """
+      select name, about, price_cents from registered_name where kind = 'PRODUCT' order by name
+      """)
+  List<ProductCard> products();
 }

@@ -119,6 +119,11 @@ public class RegisteredNames {
     return number;
   }
 
+  /** What the shop sells, in alphabetical order. */
+  public List<ProductCard> products() {
+    return mapper.products();
+  }
+
   /** Makes a product, or says of which category it is. */
   public long number(Product product) {
     long number = number(product.name());

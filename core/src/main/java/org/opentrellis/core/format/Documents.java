@@ -10,6 +10,8 @@ import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.Segment;
 import org.opentrellis.core.journey.Strand;
+import org.opentrellis.core.message.HouseStyle;
+import org.opentrellis.core.message.Manuscript;
 import org.opentrellis.core.problem.Problems;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.problem.Refused;
@@ -126,6 +128,30 @@ public final class Documents {
   }
 
   /**
+   * A message as it is written.
+   *
+   * @throws ProblemsFound with every problem and its place
+   */
+  public static Manuscript readManuscript(JsonNode given) {
+    return read(given, Manuscript.class);
+  }
+
+  public static JsonNode write(Manuscript manuscript) {
+    return new DocumentWriter(true).write(manuscript, Manuscript.class);
+  }
+
+  /**
+   * @throws ProblemsFound with every problem and its place
+   */
+  public static HouseStyle readHouseStyle(JsonNode given) {
+    return read(given, HouseStyle.class);
+  }
+
+  public static JsonNode write(HouseStyle style) {
+    return new DocumentWriter(true).write(style, HouseStyle.class);
+  }
+
+  /**
    * @throws ProblemsFound with every problem and its place
    */
   public static Catalogue readCatalogue(JsonNode given) {
@@ -178,6 +204,7 @@ public final class Documents {
 
   /** The types that the format is made of, for its schema. */
   static List<Class<?>> roots() {
-    return List.of(JourneyFile.class, Catalogue.class, CohortPlan.class);
+    return List.of(
+        JourneyFile.class, Catalogue.class, CohortPlan.class, Manuscript.class, HouseStyle.class);
   }
 }

@@ -3,12 +3,14 @@ package org.opentrellis.core.format;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.Map;
 import java.util.function.Function;
 import org.opentrellis.core.calendar.Years;
 import org.opentrellis.core.journey.Money;
+import org.opentrellis.core.message.Colour;
 import org.opentrellis.core.problem.Refused;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.DecimalNode;
@@ -40,6 +42,10 @@ record ScalarForm(
           Map.entry(LocalTime.class, text(ScalarForm::time, "a time such as 09:00", clock())),
           Map.entry(
               LocalDate.class, text(ScalarForm::date, "a date such as 2027-03-14", format("date"))),
+          Map.entry(Colour.class, text(Colour::new, "a colour such as #143D30", TEXT)),
+          Map.entry(
+              LocalDateTime.class,
+              text(ScalarForm::dateTime, "a date and time such as 2027-03-14T09:00", TEXT)),
           Map.entry(
               Instant.class,
               text(
@@ -165,6 +171,12 @@ record ScalarForm(
 
   private static Map<String, Object> format(String format) {
     return SchemaWriter.ordered("type", "string", "format", format);
+  }
+
+  private static LocalDateTime dateTime(String text) {
+    return parsed(
+        () -> LocalDateTime.parse(text),
+        "a date and time is written as 2027-03-14T09:00, not " + text);
   }
 
   private static LocalTime time(String text) {

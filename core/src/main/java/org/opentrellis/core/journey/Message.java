@@ -13,7 +13,7 @@ import org.opentrellis.core.problem.Refused;
  */
 public record Message(
     MessageId id, String name, MessageContent content, List<LinkName> links, boolean voucher) {
-  private static final int MOST_LINKS = 20;
+  private static final int MOST_LINKS = 60;
 
   public Message {
     name = Text.named("a message's name", name, 80);

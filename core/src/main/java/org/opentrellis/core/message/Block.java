@@ -45,6 +45,6 @@ public sealed interface Block permits Block.Paragraph, Block.Heading, Block.Item
   }
 
   static Block paragraph(String text) {
-    return new Paragraph(Line.of(text).words());
+    return new Paragraph(OneLine.of(text).words());
   }
 }

@@ -35,7 +35,7 @@ public final class FieldsIn {
           prose.blocks().stream()
               .flatMap(Block::lines)
               .flatMap(line -> line.stream())
-              .flatMap(Line::field);
+              .flatMap(OneLine::field);
       case Part.Button button -> button.words().fields();
       case Part.Picture picture -> Stream.empty();
       case Part.Columns columns -> Stream.empty();

@@ -40,7 +40,7 @@ public final class Filling {
         .filter(text -> !text.isBlank());
   }
 
-  public String of(Line line) {
+  public String of(OneLine line) {
     return of(line.words());
   }
 

@@ -44,7 +44,7 @@ public final class LinksIn {
 
   /** What a link around some words is called. */
   public static Optional<LinkName> named(List<Inline> words, Link link) {
-    return named(new Line(plain(words)).forNobody(), link);
+    return named(new OneLine(plain(words)).forNobody(), link);
   }
 
   /** The links right in a part, without those of the parts inside of it. */

@@ -28,8 +28,8 @@ public sealed interface Manuscript permits Manuscript.Email, Manuscript.Text {
    * @param style where it looks other than the house does
    */
   record Email(
-      Line subject,
-      Line preview,
+      OneLine subject,
+      OneLine preview,
       Optional<String> sender,
       List<Part> parts,
       Optional<String> plain,
@@ -65,11 +65,11 @@ public sealed interface Manuscript permits Manuscript.Email, Manuscript.Text {
       return new Email(subject, preview, sender, others, plain, style);
     }
 
-    public Email withSubject(Line other) {
+    public Email withSubject(OneLine other) {
       return new Email(other, preview, sender, parts, plain, style);
     }
 
-    public Email withPreview(Line other) {
+    public Email withPreview(OneLine other) {
       return new Email(subject, other, sender, parts, plain, style);
     }
   }
@@ -79,7 +79,7 @@ public sealed interface Manuscript permits Manuscript.Email, Manuscript.Text {
    *
    * @param voucher whether it gives something off
    */
-  record Text(Line words, boolean voucher, List<Part.RowLink> links) implements Manuscript {
+  record Text(OneLine words, boolean voucher, List<Part.RowLink> links) implements Manuscript {
     public Text {
       links = List.copyOf(links);
     }

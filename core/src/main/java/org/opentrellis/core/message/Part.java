@@ -50,7 +50,7 @@ public sealed interface Part
     }
   }
 
-  record Button(PartId id, Line words, Link link) implements Part {}
+  record Button(PartId id, OneLine words, Link link) implements Part {}
 
   /** Two or three next to each other; one below the other on a phone. */
   record Columns(PartId id, List<Column> columns) implements Part {

@@ -32,7 +32,7 @@ public final class SeenByJourneys {
     return new Message(id, name, content, LinksIn.names(manuscript), givesSomethingOff(manuscript));
   }
 
-  private static String headline(Line line, String name, int most) {
+  private static String headline(OneLine line, String name, int most) {
     String said = line.forNobody().strip();
     String headline = said.isEmpty() ? name : said;
     return headline.length() > most ? headline.substring(0, most - 1) + "\u2026" : headline;
@@ -51,14 +51,14 @@ public final class SeenByJourneys {
         switch (message.content()) {
           case MessageContent.Email email ->
               new Manuscript.Email(
-                  Line.of(email.subject()),
-                  Line.EMPTY,
+                  OneLine.of(email.subject()),
+                  OneLine.EMPTY,
                   Optional.empty(),
                   List.of(),
                   Optional.empty(),
                   StyleChange.NONE);
           case MessageContent.Text text ->
-              new Manuscript.Text(Line.of(text.words()), false, List.of());
+              new Manuscript.Text(OneLine.of(text.words()), false, List.of());
         };
     return take(empty, message);
   }
@@ -81,14 +81,14 @@ public final class SeenByJourneys {
     FreshPartIds ids = new FreshPartIds(parts);
     more(seen, message)
         .forEach(
-            link -> parts.add(new Part.Button(ids.next(), Line.of(link.value()), Link.NOWHERE)));
+            link -> parts.add(new Part.Button(ids.next(), OneLine.of(link.value()), Link.NOWHERE)));
     if (message.voucher() && !seen.voucher()) {
       parts.add(new Part.Voucher(ids.next(), "", "", Optional.empty()));
     }
     Manuscript.Email after = before.with(parts);
     return message.headline().equals(seen.headline())
         ? after
-        : after.withSubject(Line.of(message.headline()));
+        : after.withSubject(OneLine.of(message.headline()));
   }
 
   private static Manuscript text(Manuscript.Text before, Message seen, Message message) {
@@ -98,8 +98,10 @@ public final class SeenByJourneys {
                 before.links().stream().filter(one -> !gone.contains(new LinkName(one.words()))),
                 more(seen, message).map(link -> new Part.RowLink(link.value(), Link.NOWHERE)))
             .toList();
-    Line words =
-        message.headline().equals(seen.headline()) ? before.words() : Line.of(message.headline());
+    OneLine words =
+        message.headline().equals(seen.headline())
+            ? before.words()
+            : OneLine.of(message.headline());
     return new Manuscript.Text(words, message.voucher(), links);
   }
 

@@ -11,11 +11,11 @@ import org.opentrellis.core.problem.Refused;
  *
  * @param words without links and without line breaks
  */
-public record Line(List<Inline> words) {
-  public static final Line EMPTY = new Line(List.of());
+public record OneLine(List<Inline> words) {
+  public static final OneLine EMPTY = new OneLine(List.of());
   private static final int LONGEST = 1000;
 
-  public Line {
+  public OneLine {
     words = List.copyOf(words);
     for (Inline one : words) {
       boolean plain =
@@ -33,8 +33,8 @@ public record Line(List<Inline> words) {
     }
   }
 
-  public static Line of(String text) {
-    return text.isEmpty() ? EMPTY : new Line(List.of(Inline.Words.plain(text)));
+  public static OneLine of(String text) {
+    return text.isEmpty() ? EMPTY : new OneLine(List.of(Inline.Words.plain(text)));
   }
 
   public boolean isBlank() {
@@ -42,7 +42,7 @@ public record Line(List<Inline> words) {
   }
 
   public Stream<MergeField> fields() {
-    return words.stream().flatMap(Line::field);
+    return words.stream().flatMap(OneLine::field);
   }
 
   /** With its fields as {@code {first name, or keeper}}. */

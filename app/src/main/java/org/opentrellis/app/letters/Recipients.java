@@ -1,0 +1,205 @@
+package org.opentrellis.app.letters;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.text.NumberFormat;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.opentrellis.app.account.AccountWriter;
+import org.opentrellis.app.names.ProductCard;
+import org.opentrellis.app.names.RegisteredNames;
+import org.opentrellis.app.people.KnownPeople;
+import org.opentrellis.app.people.KnownPerson;
+import org.opentrellis.core.account.Regional;
+import org.opentrellis.core.account.Sender;
+import org.opentrellis.core.journey.Condition;
+import org.opentrellis.core.journey.FieldName;
+import org.opentrellis.core.journey.Operand;
+import org.opentrellis.core.journey.ProductName;
+import org.opentrellis.core.message.Manuscript;
+import org.opentrellis.core.message.NewsEntry;
+import org.opentrellis.core.message.Part;
+import org.opentrellis.core.message.ProductShown;
+import org.opentrellis.core.message.Shown;
+import org.opentrellis.core.problem.ProblemsFound;
+import org.opentrellis.core.problem.Refused;
+import org.springframework.stereotype.Component;
+
+/** Makes those to whom messages are shown or sent of what is known of them. */
+@Component
+class Recipients {
+  private static final Duration SHORTLY = Duration.ofSeconds(5);
+  private static final int SOME = 2;
+
+  /** Until a site has news, so that one sees where they will stand. */
+  private static final List<NewsEntry> SAMPLE_NEWS =
+      List.of(
+          new NewsEntry("A piece of news", "The first lines of it stand here.", ""),
+          new NewsEntry("Another one", "As many as are new, up to the number that you set.", ""));
+
+  private final KnownPeople people;
+  private final RegisteredNames names;
+  private final Clock clock;
+
+  /** Whether something holds for somebody is asked again with each key that is typed. */
+  private final Cache<Asked, Boolean> answers =
+      Caffeine.newBuilder().maximumSize(1000).expireAfterWrite(SHORTLY).build();
+
+  private record Asked(Condition who, long person) {}
+
+  Recipients(KnownPeople people, RegisteredNames names, Clock clock) {
+    this.people = people;
+    this.names = names;
+    this.clock = clock;
+  }
+
+  /** Somebody of the account. */
+  Whoever known(long id, AccountWriter writer, Optional<Sender> sender) {
+    KnownPerson person = people.find(id);
+    Map<String, ProductCard> cards = new HashMap<>();
+    names.products().forEach(card -> cards.put(card.name(), card));
+    return new Whoever(
+        person.called(),
+        person.address(),
+        Optional.ofNullable(person.firstName()),
+        Optional.ofNullable(person.lastName()),
+        person.fields(),
+        total(person.cart()),
+        total(person.lastOrder()),
+        LocalDate.now(clock.withZone(person.zone())),
+        writer,
+        sender,
+        who -> answers.get(new Asked(who, id), asked -> people.holds(asked.who(), id)),
+        which -> shown(which, person, cards, writer.regional()),
+        SAMPLE_NEWS);
+  }
+
+  /**
+   * Somebody who is not there; the passages that are for them are told.
+   *
+   * @throws ProblemsFound if a field cannot hold what is typed
+   */
+  Whoever madeUp(
+      MadeUpPerson made, Manuscript.Email email, AccountWriter writer, Optional<Sender> sender) {
+    Set<Condition> holding = new HashSet<>();
+    email
+        .allParts()
+        .forEach(
+            part -> {
+              if (part instanceof Part.Passage passage
+                  && made.holding().contains(passage.id().value())) {
+                holding.add(passage.who());
+              }
+            });
+    List<ProductCard> cards = names.products();
+    boolean nobody = made.equals(MadeUpPerson.NOBODY);
+    List<ProductCard> some = nobody ? List.of() : cards.stream().limit(SOME).toList();
+    Optional<Double> total =
+        some.isEmpty()
+            ? Optional.empty()
+            : Optional.of(some.stream().mapToLong(Recipients::cents).sum() / 100.0);
+    String called = (made.firstName() + " " + made.lastName()).strip();
+    return new Whoever(
+        called,
+        "somebody@example.com",
+        Optional.of(made.firstName()),
+        Optional.of(made.lastName()),
+        fields(made.fields()),
+        total,
+        total,
+        LocalDate.now(clock.withZone(writer.regional().zone())),
+        writer,
+        sender,
+        holding::contains,
+        which ->
+            which instanceof Shown.Chosen chosen
+                ? chosen(chosen, cards, writer.regional())
+                : some.stream().map(card -> shown(card, writer.regional())).toList(),
+        SAMPLE_NEWS);
+  }
+
+  private Map<FieldName, Operand> fields(Map<String, String> typed) {
+    Map<FieldName, Operand> fields = new HashMap<>();
+    typed.forEach(
+        (name, value) -> {
+          try {
+            names
+                .read(new FieldName(name), value)
+                .ifPresent(it -> fields.put(new FieldName(name), it));
+          } catch (Refused refused) {
+            throw ProblemsFound.refused("/made/fields", refused);
+          }
+        });
+    return fields;
+  }
+
+  private static long cents(ProductCard card) {
+    return card.priceCents() == null ? 0 : card.priceCents();
+  }
+
+  private static Optional<Double> total(List<KnownPerson.KnownLine> lines) {
+    return lines.isEmpty()
+        ? Optional.empty()
+        : Optional.of(lines.stream().mapToLong(KnownPerson.KnownLine::cents).sum() / 100.0);
+  }
+
+  private static List<ProductShown> shown(
+      Shown which, KnownPerson person, Map<String, ProductCard> cards, Regional regional) {
+    return switch (which) {
+      case Shown.Chosen chosen -> chosen(chosen, List.copyOf(cards.values()), regional);
+      case Shown.InCart cart -> lines(person.cart(), cards, regional);
+      case Shown.Bought bought -> lines(person.lastOrder(), cards, regional);
+    };
+  }
+
+  private static List<ProductShown> lines(
+      List<KnownPerson.KnownLine> lines, Map<String, ProductCard> cards, Regional regional) {
+    return lines.stream()
+        .flatMap(
+            line ->
+                line.product().stream()
+                    .map(
+                        name ->
+                            new ProductCard(
+                                name.value(), about(cards.get(name.value())), line.cents())))
+        .map(card -> shown(card, regional))
+        .toList();
+  }
+
+  private static @org.jspecify.annotations.Nullable String about(
+      @org.jspecify.annotations.Nullable ProductCard card) {
+    return card == null ? null : card.about();
+  }
+
+  /** In the order in which they were chosen; what the shop does not sell any more is left out. */
+  private static List<ProductShown> chosen(
+      Shown.Chosen chosen, List<ProductCard> cards, Regional regional) {
+    return chosen.products().stream()
+        .map(ProductName::value)
+        .flatMap(
+            name ->
+                Stream.of(name)
+                    .flatMap(one -> cards.stream().filter(card -> card.name().equals(one))))
+        .map(card -> shown(card, regional))
+        .toList();
+  }
+
+  private static ProductShown shown(ProductCard card, Regional regional) {
+    NumberFormat money = NumberFormat.getCurrencyInstance(regional.language());
+    money.setCurrency(regional.currency());
+    return new ProductShown(
+        card.name(),
+        card.about() == null ? "" : card.about(),
+        Optional.ofNullable(card.priceCents()).map(cents -> money.format(cents / 100.0)),
+        Optional.empty(),
+        "");
+  }
+}

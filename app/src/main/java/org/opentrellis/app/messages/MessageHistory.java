@@ -1,0 +1,42 @@
+package org.opentrellis.app.messages;
+
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import org.opentrellis.core.journey.Catalogue;
+import org.opentrellis.core.sentence.ManuscriptText;
+
+/** Tells the saves of a message by what each changed. */
+final class MessageHistory {
+  /** A save. */
+  record Saved(int version, OffsetDateTime at, Written written) {}
+
+  private MessageHistory() {}
+
+  /**
+   * @param saves the newest first
+   */
+  static List<MessageVersionLine> of(List<Saved> saves) {
+    List<MessageVersionLine> lines = new ArrayList<>();
+    for (int i = 0; i < saves.size(); i++) {
+      Saved save = saves.get(i);
+      List<MessageVersionLine.MessageChange> changes =
+          i + 1 == saves.size() ? List.of() : changes(saves.get(i + 1).written(), save.written());
+      lines.add(
+          new MessageVersionLine(
+              save.version(), save.written().name(), save.at().toEpochSecond(), changes));
+    }
+    return lines;
+  }
+
+  private static List<MessageVersionLine.MessageChange> changes(Written before, Written after) {
+    List<MessageVersionLine.MessageChange> changes = new ArrayList<>();
+    if (!before.name().equals(after.name())) {
+      changes.add(new MessageVersionLine.MessageChange(false, "Name: " + before.name()));
+      changes.add(new MessageVersionLine.MessageChange(true, "Name: " + after.name()));
+    }
+    ManuscriptText.changes(before.manuscript(), after.manuscript(), Catalogue.EMPTY)
+        .forEach(one -> changes.add(new MessageVersionLine.MessageChange(one.added(), one.line())));
+    return changes;
+  }
+}

@@ -1,0 +1,10 @@
+package org.opentrellis.app.names;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What is known of something that the shop sells.
+ *
+ * @param about what it is, in a sentence
+ */
+public record ProductCard(String name, @Nullable String about, @Nullable Long priceCents) {}

@@ -1,0 +1,71 @@
+package org.opentrellis.app.people;
+
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.ToLongFunction;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.http.NotFound;
+import org.opentrellis.core.journey.Condition;
+import org.opentrellis.core.journey.FieldName;
+import org.opentrellis.core.journey.Operand;
+import org.opentrellis.core.journey.ProductName;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What messages can say of people, and which passages are for them. */
+@Service
+@Transactional(readOnly = true)
+public class KnownPeople {
+  private final PeopleMapper mapper;
+  private final Crowd crowd;
+
+  KnownPeople(PeopleMapper mapper, Crowd crowd) {
+    this.mapper = mapper;
+    this.crowd = crowd;
+  }
+
+  /**
+   * @throws NotFound if there is nobody of that number
+   */
+  public KnownPerson find(long id) {
+    PersonRow row = mapper.find(id).orElseThrow(() -> NotFound.of("person", id));
+    Map<FieldName, Operand> fields =
+        mapper.fields(id).stream()
+            .collect(Collectors.toMap(one -> new FieldName(one.name()), ValueRow::operand));
+    return new KnownPerson(
+        id,
+        row.address(),
+        row.firstName(),
+        row.lastName(),
+        ZoneId.of(row.zone()),
+        fields,
+        newest(
+            mapper.carts(id).stream().filter(one -> !one.emptied()).toList(),
+            PersonFile.KnownCart::at,
+            one -> line(one.product(), one.cents())),
+        newest(
+            mapper.purchases(id),
+            PersonFile.KnownOrder::at,
+            one -> line(one.product(), one.cents())));
+  }
+
+  /** The lines of the last cart or order: those of one moment. */
+  private static <T> List<KnownPerson.KnownLine> newest(
+      List<T> lines, ToLongFunction<T> at, Function<T, KnownPerson.KnownLine> line) {
+    long last = lines.stream().mapToLong(at).max().orElse(0);
+    return lines.stream().filter(one -> at.applyAsLong(one) == last).map(line).toList();
+  }
+
+  private static KnownPerson.KnownLine line(@Nullable String product, long cents) {
+    return new KnownPerson.KnownLine(Optional.ofNullable(product).map(ProductName::new), cents);
+  }
+
+  /** Whether a condition holds for somebody now. */
+  public boolean holds(Condition who, long id) {
+    return crowd.meant(who).and(crowd.there(List.of(id))).count(1) == 1;
+  }
+}

@@ -1,0 +1,59 @@
+package org.opentrellis.app.standins;
+
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/inbox")
+class InboxController {
+  private final Inbox inbox;
+  private final MailServer server;
+
+  InboxController(Inbox inbox, MailServer server) {
+    this.inbox = inbox;
+    this.server = server;
+  }
+
+  /**
+   * Which mails are asked for; an address stands in no URL.
+   *
+   * @param address whose mailbox; blank for all
+   * @param before mails before this number; null for the newest
+   */
+  record InboxAsked(String address, @org.jspecify.annotations.Nullable Long before) {}
+
+  @PostMapping("/pages")
+  InboxPage findMails(@RequestBody InboxAsked asked) {
+    long before = asked.before() == null ? Long.MAX_VALUE : asked.before();
+    return inbox.page(asked.address(), before, server.host() + ":" + server.port());
+  }
+
+  @GetMapping("/{id}")
+  InboxMail getMail(@PathVariable long id) {
+    return inbox.mail(id);
+  }
+
+  @GetMapping(path = "/{id}/mail.eml", produces = "message/rfc822")
+  ResponseEntity<byte[]> getMailFile(@PathVariable long id) {
+    return ResponseEntity.ok()
+        .contentType(MediaType.parseMediaType("message/rfc822"))
+        .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"mail-" + id + ".eml\"")
+        .body(inbox.content(id));
+  }
+
+  @DeleteMapping
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void emptyInbox() {
+    inbox.empty();
+  }
+}
