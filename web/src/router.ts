@@ -48,6 +48,27 @@ export const router = createRouter({
       component: () => import('@/features/people/table/BringInView.vue'),
     },
     {
+      path: '/messages',
+      name: 'messages',
+      component: () => import('@/features/messages/MessagesView.vue'),
+    },
+    {
+      path: '/messages/house-style',
+      name: 'house-style',
+      component: () => import('@/features/messages/style/HouseStyleView.vue'),
+    },
+    {
+      path: '/messages/inbox',
+      name: 'inbox',
+      component: () => import('@/features/messages/InboxView.vue'),
+    },
+    {
+      path: '/messages/of/:id',
+      name: 'composer',
+      props: true,
+      component: () => import('@/features/messages/composer/ComposerView.vue'),
+    },
+    {
       path: '/side-by-side',
       name: 'side-by-side',
       component: () => import('@/features/compare/SideBySideView.vue'),

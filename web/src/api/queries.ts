@@ -11,6 +11,8 @@ import type {
   CohortPlan,
   ComparedBy,
   EstimateView,
+  HouseStyleDocument,
+  ManuscriptDocument,
   ManyOrder,
   Walker,
   PeopleOrder,
@@ -188,6 +190,101 @@ export const questions = {
       queryKey: ['library', 'messages'],
       queryFn: () => answerOf(api.GET('/api/messages')),
       ...FOR_A_MINUTE,
+    }),
+
+  /** Messages with the journeys that send them. */
+  messageUsers: () =>
+    queryOptions({
+      queryKey: ['journeys', 'message-users'],
+      queryFn: () => answerOf(api.GET('/api/messages/uses')),
+      ...FOR_A_MINUTE,
+    }),
+
+  messageDifference: (before: ManuscriptDocument, after: ManuscriptDocument) =>
+    queryOptions({
+      queryKey: ['message', 'difference', before, after],
+      queryFn: ({ signal }) =>
+        answerOf(api.POST('/api/messages/differences', { body: { before, after }, signal })),
+      placeholderData: keepPreviousData,
+      gcTime: 10_000,
+    }),
+
+  /** A few people, to show something as one of them. */
+  somePeople: () =>
+    queryOptions({
+      queryKey: ['people', 'some'],
+      queryFn: () =>
+        answerOf(
+          api.POST('/api/people/pages', {
+            body: { find: '', search: '', order: 'NEWEST', after: null },
+          }),
+        ),
+    }),
+
+  files: () =>
+    queryOptions({
+      queryKey: ['files'],
+      queryFn: () => answerOf(api.GET('/api/files')),
+      ...FOR_A_MINUTE,
+    }),
+
+  houseStyle: () =>
+    queryOptions({
+      queryKey: ['house-style'],
+      queryFn: () => answerOf(api.GET('/api/house-style')),
+    }),
+
+  /** What is hard to read in a style that is being chosen. */
+  houseStyleLook: (style: HouseStyleDocument) =>
+    queryOptions({
+      queryKey: ['house-style', 'look', style],
+      queryFn: ({ signal }) =>
+        answerOf(api.POST('/api/house-style/looks', { body: { style, version: 0 }, signal })),
+      placeholderData: keepPreviousData,
+    }),
+
+  /** A letter in a style that is being chosen. */
+  styleSample: (style: HouseStyleDocument, dark: boolean) =>
+    queryOptions({
+      queryKey: ['house-style', 'sample', style, dark],
+      queryFn: ({ signal }) =>
+        answerOf(api.POST('/api/house-style/samples', { body: { style, dark }, signal })),
+      placeholderData: keepPreviousData,
+    }),
+
+  /** The parts of a message as they are typed. */
+  partSentences: (manuscript: ManuscriptDocument) =>
+    queryOptions({
+      queryKey: ['part-sentences', manuscript],
+      queryFn: ({ signal }) =>
+        answerOf(api.POST('/api/parts/sentences', { body: { manuscript }, signal })),
+      placeholderData: keepPreviousData,
+      gcTime: 10_000,
+    }),
+
+  messageHistory: (id: string, version: number) =>
+    queryOptions({
+      queryKey: ['message', id, 'history', version],
+      queryFn: () => answerOf(api.GET('/api/messages/{id}/history', { params: { path: { id } } })),
+      placeholderData: keepPreviousData,
+    }),
+
+  /** What came to the mailboxes of the stand-in mail server. */
+  inbox: (address: string) =>
+    infiniteQueryOptions({
+      queryKey: ['inbox', 'list', address],
+      queryFn: ({ pageParam, signal }) =>
+        answerOf(api.POST('/api/inbox/pages', { body: { address, before: pageParam }, signal })),
+      initialPageParam: null as number | null,
+      getNextPageParam: (page) => page.next ?? undefined,
+      placeholderData: keepPreviousData,
+    }),
+
+  inboxMail: (id: number) =>
+    queryOptions({
+      queryKey: ['inbox', 'one', id],
+      queryFn: () => answerOf(api.GET('/api/inbox/{id}', { params: { path: { id } } })),
+      ...FOR_EVER,
     }),
 
   messageUses: (id: string) =>

@@ -7,6 +7,7 @@ const emit = defineEmits<{ backup: []; signOut: []; go: [] }>()
 const route = useRoute()
 const places = [
   { to: '/journeys', text: 'Journeys' },
+  { to: '/messages', text: 'Messages' },
   { to: '/people', text: 'People' },
   { to: '/side-by-side', text: 'Side by side' },
 ]

@@ -92,3 +92,10 @@ function grouped(value: number, digits: number): string {
     maximumFractionDigits: digits,
   })
 }
+
+/** "820 bytes", "31 kB", "2.4 MB". */
+export function fileSize(bytes: number): string {
+  if (bytes < 1000) return `${bytes} bytes`
+  if (bytes < 1e6) return `${Math.round(bytes / 1000)} kB`
+  return `${(bytes / 1e6).toFixed(1)} MB`
+}

@@ -6,8 +6,8 @@ import { outdated } from '@/api/queries'
 import type { JourneyDocument, JourneyView, RunSheet, StepDocument } from '@/api/types'
 import { allSteps } from './edits'
 import { journeySource, type Source } from './source'
-import { useHistory } from './useHistory'
-import { useSaving } from './useSaving'
+import { useHistory } from '@/editing/useHistory'
+import { useSaving } from '@/editing/useSaving'
 
 /** Whether one says something else than the other; its state is not saved with it. */
 function differs(one: JourneyDocument, other: JourneyDocument): boolean {

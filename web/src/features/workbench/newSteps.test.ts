@@ -16,6 +16,8 @@ const message = (id: string): MessageView => ({
   content: { kind: 'email', subject: id },
   links: [],
   voucher: false,
+  labels: [],
+  archived: false,
   version: 1,
 })
 const names = (...messages: MessageView[]) => ({ messages, strands: [], journeys: [] })

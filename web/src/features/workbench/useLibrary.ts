@@ -69,7 +69,8 @@ export function useLibrary() {
   }
 
   async function saveMessage(message: MessageView): Promise<void> {
-    const { id, ...body } = message
+    const { id, name, content, links, voucher, version } = message
+    const body = { name, content, links, voucher, version }
     await answerOf(api.PUT('/api/messages/{id}', { params: { path: { id } }, body }))
     await Promise.all([outdated('library'), store.lookAnew()])
     await outdated('estimate')

@@ -80,7 +80,7 @@ class ArchitectureTest {
           Map.entry("intake", Set.of("people", "journey", "problem")),
           Map.entry("sentence", Set.of("journey", "calendar", "message")),
           Map.entry("arrange", Set.of("journey", "calendar", "sentence", "problem")),
-          Map.entry("reading", Set.of("journey", "calendar", "sentence", "problem")),
+          Map.entry("reading", Set.of("journey", "calendar", "sentence", "problem", "message")),
           Map.entry("check", Set.of("journey", "calendar", "behaviour", "sentence", "problem")),
           Map.entry(
               "format",

@@ -13,6 +13,7 @@ public final class Schemas {
   public static final String STEP = PLACE + "Step";
   public static final String MESSAGE_CONTENT = PLACE + "MessageContent";
   public static final String MANUSCRIPT = PLACE + "Manuscript";
+  public static final String PART = PLACE + "Part";
   public static final String HOUSE_STYLE = PLACE + "HouseStyle";
   public static final String COHORT = PLACE + "CohortPlan";
 

@@ -129,4 +129,8 @@ interface CardMapper {
       </script>
       """)
   int count(@Param("archived") boolean archived, @Param("words") List<String> words);
+
+  /** The journeys that people enter. */
+  @Select("select journey_id from journey_card where state = 'OPEN'")
+  List<Long> open();
 }

@@ -1,10 +1,13 @@
 package org.opentrellis.app.journeys;
 
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.opentrellis.app.catalogue.Catalogues;
+import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.MessageId;
+import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.journey.Strands;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -14,16 +17,18 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Where a message is sent. */
 @RestController
-@RequestMapping("/api/messages/{id}/uses")
+@RequestMapping("/api/messages")
 @Transactional(readOnly = true)
 class MessageUses {
   private final JourneyIndex index;
   private final JourneyMapper journeys;
+  private final CardMapper cards;
   private final Catalogues catalogues;
 
-  MessageUses(JourneyIndex index, JourneyMapper journeys, Catalogues catalogues) {
+  MessageUses(JourneyIndex index, JourneyMapper journeys, CardMapper cards, Catalogues catalogues) {
     this.index = index;
     this.journeys = journeys;
+    this.cards = cards;
     this.catalogues = catalogues;
   }
 
@@ -31,11 +36,36 @@ class MessageUses {
   record MessageUse(long journey, String name, String step) {}
 
   /** Every step of a journey that is not archived, those of strands too. */
-  @GetMapping
+  @GetMapping("/{id}/uses")
   List<MessageUse> listUses(@PathVariable String id) {
     MessageId message = new MessageId(id);
     return index.using(catalogues.current().usersOf(message)).stream()
         .flatMap(journey -> uses(journey, message))
+        .toList();
+  }
+
+  /** A journey that sends a message, itself or in a strand. */
+  record MessageUser(String message, long journey, String name, boolean open) {}
+
+  /** Which journeys send which messages; journeys that are archived send none. */
+  @GetMapping("/uses")
+  List<MessageUser> listMessageUsers() {
+    Catalogue catalogue = catalogues.current();
+    Set<Long> open = Set.copyOf(cards.open());
+    return catalogue.messages().stream()
+        .flatMap(
+            message -> {
+              List<Name> names = catalogue.usersOf(message.id());
+              return index.current().stream()
+                  .filter(fact -> names.stream().anyMatch(fact.names()::has))
+                  .map(
+                      fact ->
+                          new MessageUser(
+                              message.id().value(),
+                              fact.id(),
+                              fact.name(),
+                              open.contains(fact.id())));
+            })
         .toList();
   }
 

@@ -21,6 +21,9 @@ class ProofController {
           "frame-ancestors 'self'",
           "sandbox allow-same-origin");
 
+  private static final String EMPTY =
+      "<!doctype html><html lang=\"en\"><head><title>Proof</title></head><body></body></html>";
+
   private final Proofs proofs;
 
   ProofController(Proofs proofs) {
@@ -37,10 +40,15 @@ class ProofController {
    */
   @GetMapping(path = "/proof-sheet", produces = MediaType.TEXT_HTML_VALUE)
   ResponseEntity<String> getProofSheet() {
+    return sheet(EMPTY);
+  }
+
+  /** A page with mail in it. */
+  static ResponseEntity<String> sheet(String html) {
     return ResponseEntity.ok()
+        .contentType(MediaType.TEXT_HTML)
         .header("Content-Security-Policy", POLICY)
         .header("X-Frame-Options", "SAMEORIGIN")
-        .body(
-            "<!doctype html><html lang=\"en\"><head><title>Proof</title></head><body></body></html>");
+        .body(html);
   }
 }

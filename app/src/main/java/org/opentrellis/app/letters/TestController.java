@@ -5,6 +5,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.people.EmailAddress;
+import org.opentrellis.mail.Letter;
 import org.opentrellis.mail.MimeWriter;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -52,5 +53,19 @@ class TestController {
                 .build()
                 .toString())
         .body(mail);
+  }
+
+  /** The message as a page to look at or to print, as somebody would get it. */
+  @GetMapping(path = "/page.html", produces = MediaType.TEXT_HTML_VALUE)
+  ResponseEntity<String> getMessageAsPage(
+      @PathVariable String id, @RequestParam @Nullable Long person) {
+    Letter letter = letters.test(new MessageId(id), new TestOrder(person, null, null), NOBODY);
+    return ProofController.sheet(letter.html());
+  }
+
+  /** The same as plain text. */
+  @GetMapping(path = "/text.txt", produces = MediaType.TEXT_PLAIN_VALUE)
+  String getMessageAsText(@PathVariable String id, @RequestParam @Nullable Long person) {
+    return letters.test(new MessageId(id), new TestOrder(person, null, null), NOBODY).plain();
   }
 }

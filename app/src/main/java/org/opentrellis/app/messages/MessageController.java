@@ -1,6 +1,10 @@
 package org.opentrellis.app.messages;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import org.opentrellis.app.http.Schemas;
+import org.opentrellis.core.format.Documents;
+import org.opentrellis.core.problem.ProblemsFound;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -11,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
 
 @RestController
 @RequestMapping("/api/messages")
@@ -76,5 +81,18 @@ class MessageController {
   @GetMapping("/{id}/history/{version}")
   MessageSheet getMessageVersion(@PathVariable String id, @PathVariable int version) {
     return library.version(id, version);
+  }
+
+  /** Two messages of which the differences are wanted. */
+  record TwoManuscripts(
+      @Schema(ref = Schemas.MANUSCRIPT) JsonNode before,
+      @Schema(ref = Schemas.MANUSCRIPT) JsonNode after) {}
+
+  /** What is different between two messages, line by line; nothing is kept. */
+  @PostMapping("/differences")
+  List<MessageVersionLine.MessageChange> compareMessages(@RequestBody TwoManuscripts two) {
+    return MessageHistory.changes(
+        ProblemsFound.within("/before", () -> Documents.readManuscript(two.before())),
+        ProblemsFound.within("/after", () -> Documents.readManuscript(two.after())));
   }
 }

@@ -4,6 +4,7 @@ import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
 import org.opentrellis.core.journey.Catalogue;
+import org.opentrellis.core.message.Manuscript;
 import org.opentrellis.core.sentence.ManuscriptText;
 
 /** Tells the saves of a message by what each changed. */
@@ -35,8 +36,13 @@ final class MessageHistory {
       changes.add(new MessageVersionLine.MessageChange(false, "Name: " + before.name()));
       changes.add(new MessageVersionLine.MessageChange(true, "Name: " + after.name()));
     }
-    ManuscriptText.changes(before.manuscript(), after.manuscript(), Catalogue.EMPTY)
-        .forEach(one -> changes.add(new MessageVersionLine.MessageChange(one.added(), one.line())));
+    changes.addAll(changes(before.manuscript(), after.manuscript()));
     return changes;
+  }
+
+  static List<MessageVersionLine.MessageChange> changes(Manuscript before, Manuscript after) {
+    return ManuscriptText.changes(before, after, Catalogue.EMPTY).stream()
+        .map(one -> new MessageVersionLine.MessageChange(one.added(), one.line()))
+        .toList();
   }
 }

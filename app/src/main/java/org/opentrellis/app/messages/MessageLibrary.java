@@ -319,6 +319,8 @@ public class MessageLibrary {
         Documents.write(message(row)).get("content"),
         links(row),
         row.voucher(),
+        List.of(Json.read(row.labels(), String[].class)),
+        row.archivedAt() != null,
         row.version());
   }
 

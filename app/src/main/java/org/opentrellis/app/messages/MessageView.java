@@ -9,6 +9,7 @@ import tools.jackson.databind.JsonNode;
  * A message as the API gives it.
  *
  * @param content an email's subject, or a text's words
+ * @param labels by which it is found
  */
 public record MessageView(
     String id,
@@ -16,4 +17,6 @@ public record MessageView(
     @Schema(ref = Schemas.MESSAGE_CONTENT) JsonNode content,
     List<String> links,
     boolean voucher,
+    List<String> labels,
+    boolean archived,
     int version) {}

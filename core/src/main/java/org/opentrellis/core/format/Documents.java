@@ -12,6 +12,7 @@ import org.opentrellis.core.journey.Segment;
 import org.opentrellis.core.journey.Strand;
 import org.opentrellis.core.message.HouseStyle;
 import org.opentrellis.core.message.Manuscript;
+import org.opentrellis.core.message.Part;
 import org.opentrellis.core.problem.Problems;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.problem.Refused;
@@ -138,6 +139,10 @@ public final class Documents {
 
   public static JsonNode write(Manuscript manuscript) {
     return new DocumentWriter(true).write(manuscript, Manuscript.class);
+  }
+
+  public static JsonNode write(Part part) {
+    return new DocumentWriter(true).write(part, Part.class);
   }
 
   /**

@@ -29,30 +29,45 @@ final class Cursor {
   private final String given;
   private final Expectations expected = new Expectations();
 
-  private final boolean ofPeople;
+  private static final String OF_PARTS =
+      " A part is called \u201cbutton \u2026\u201d, \u201cpicture \u2026\u201d, \u201ctwo columns\u201d or \u201cpassage if \u2026\u201d.";
+
+  private final About about;
+
+  /** What a text is about. */
+  private enum About {
+    A_JOURNEY,
+    PEOPLE,
+    PARTS
+  }
 
   Cursor(String text) {
-    this(Layout.plain(text), text, false);
+    this(Layout.plain(text), text, About.A_JOURNEY);
   }
 
   /** One for a text that says which people are meant. */
   static Cursor ofPeople(String text) {
-    return new Cursor(Layout.plain(text), text, true);
+    return new Cursor(Layout.plain(text), text, About.PEOPLE);
+  }
+
+  /** One for a part of a message, in which the line breaks and marks stay as they are. */
+  static Cursor ofParts(String text) {
+    return new Cursor(text, text, About.PARTS);
   }
 
   /**
    * @param plain what is read
    * @param given as it was typed, with as many characters
    */
-  private Cursor(String plain, String given, boolean ofPeople) {
+  private Cursor(String plain, String given, About about) {
     this.text = new TypedText(plain);
     this.given = given;
-    this.ofPeople = ofPeople;
+    this.about = about;
   }
 
   /** Whether people are meant outside of any journey, who have no emails of one. */
   boolean isOfPeople() {
-    return ofPeople;
+    return about != About.A_JOURNEY;
   }
 
   /** The whole text as it was typed. */
@@ -113,7 +128,7 @@ final class Cursor {
   /** Says that some words of the language could stand here. */
   void could(String words) {
     expected.words(text.at(), words);
-    if (ofPeople) {
+    if (isOfPeople()) {
       ofOnePerson(words).ifPresent(one -> expected.name(text.at(), one, words, ""));
     }
   }
@@ -419,7 +434,11 @@ final class Cursor {
   }
 
   private String suchAs() {
-    return ofPeople ? OF_PEOPLE : OF_A_JOURNEY;
+    return switch (about) {
+      case A_JOURNEY -> OF_A_JOURNEY;
+      case PEOPLE -> OF_PEOPLE;
+      case PARTS -> OF_PARTS;
+    };
   }
 
   private static String few(List<Expectations.Expected> could) {

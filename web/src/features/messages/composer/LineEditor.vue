@@ -1,0 +1,112 @@
+<script setup lang="ts">
+import { UserRound } from '@lucide/vue'
+import { EditorContent, useEditor } from '@tiptap/vue-3'
+import { ref, watch } from 'vue'
+import type { LineDocument, MergeField } from '@/api/types'
+import { lineParts } from './editorParts'
+import FieldForm from './FieldForm.vue'
+import { contentOf, wordsOf } from './prose'
+
+/** A line with fields in it, such as a subject. */
+const props = defineProps<{
+  line: LineDocument
+  label: string
+  bold?: boolean
+  autofocus?: boolean
+}>()
+const emit = defineEmits<{ change: [line: LineDocument]; enter: []; leave: [] }>()
+
+let shown = JSON.stringify(props.line)
+const chosenField = ref<MergeField | null>(null)
+const focused = ref(false)
+
+function contents(line: LineDocument) {
+  return { type: 'doc', content: [{ type: 'paragraph', content: contentOf(line.words) }] }
+}
+
+const editor = useEditor({
+  extensions: lineParts,
+  content: contents(props.line),
+  autofocus: props.autofocus ? 'end' : false,
+  editorProps: {
+    attributes: { class: 'prose-line', 'aria-label': props.label, role: 'textbox' },
+    transformPastedText: (text) => text.replace(/\s+/g, ' '),
+    handleKeyDown: (_, event) => {
+      if (event.key === 'Enter') emit('enter')
+      else if (event.key === 'Escape') emit('leave')
+      else return false
+      event.preventDefault()
+      return true
+    },
+  },
+  onUpdate: ({ editor: now }) => {
+    const line: LineDocument = { words: wordsOf(now.getJSON().content![0]!) }
+    shown = JSON.stringify(line)
+    emit('change', line)
+  },
+  onTransaction: ({ editor: now }) => {
+    const { selection } = now.state
+    const node =
+      'node' in selection
+        ? (selection.node as { type: { name: string }; attrs: Record<string, unknown> })
+        : null
+    chosenField.value =
+      node?.type.name === 'mergeField' ? (node.attrs['field'] as MergeField) : null
+  },
+  onFocus: () => (focused.value = true),
+})
+
+watch(
+  () => props.line,
+  (line) => {
+    const text = JSON.stringify(line)
+    if (text === shown) return
+    shown = text
+    editor.value?.commands.setContent(contents(line), { emitUpdate: false })
+  },
+)
+
+function addField() {
+  const field: MergeField = { source: { kind: 'firstName' }, fallback: '', format: 'USUAL' }
+  const at = editor.value!.state.selection.from
+  editor
+    .value!.chain()
+    .focus()
+    .insertContent({ type: 'mergeField', attrs: { field } })
+    .setNodeSelection(at)
+    .run()
+}
+
+function onFocusOut(event: FocusEvent) {
+  const inside = (event.currentTarget as HTMLElement).contains(event.relatedTarget as Node | null)
+  if (!inside) focused.value = false
+}
+</script>
+
+<template>
+  <div @focusout="onFocusOut">
+    <div class="flex items-start gap-1">
+      <EditorContent
+        class="min-w-0 flex-1 rounded-md px-1 py-0.5 focus-within:bg-white focus-within:outline focus-within:outline-line"
+        :class="{ 'font-semibold': bold }"
+        :editor="editor"
+      />
+      <button
+        v-if="focused"
+        type="button"
+        class="tool"
+        title="Something of each person’s own"
+        :aria-label="`Field in ${label}`"
+        @click="addField"
+      >
+        <UserRound class="size-3.5" />
+      </button>
+    </div>
+    <FieldForm
+      v-if="focused && chosenField"
+      class="py-1.5"
+      :field="chosenField"
+      @change="(field) => editor!.chain().updateAttributes('mergeField', { field }).run()"
+    />
+  </div>
+</template>

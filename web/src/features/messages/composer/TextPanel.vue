@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { LineDocument, ProofView, TextDocument } from '@/api/types'
+import LineEditor from './LineEditor.vue'
+import { useManuscript } from './manuscriptStore'
+
+/** A text message as it is written. */
+defineProps<{ proof: ProofView | null }>()
+const store = useManuscript()
+const text = computed(() => store.draft!.manuscript as TextDocument)
+
+function write(words: LineDocument) {
+  store.edit('wrote', (one) => ({ ...one, manuscript: { ...text.value, words } }), 'words')
+}
+
+function give(voucher: boolean) {
+  store.edit('changed the text', (one) => ({ ...one, manuscript: { ...text.value, voucher } }))
+}
+</script>
+
+<template>
+  <section class="panel flex min-h-0 flex-col overflow-hidden" aria-label="Manuscript">
+    <div class="panel-head">
+      <h2>Manuscript</h2>
+      <span v-if="proof?.segments" class="note"
+        >{{ proof.plain.length }} characters · {{ proof.segments }}
+        {{ proof.segments === 1 ? 'segment' : 'segments' }} for {{ proof.called || 'them' }}</span
+      >
+    </div>
+    <div class="grid gap-3 p-3">
+      <div>
+        <span class="label">Words</span>
+        <LineEditor
+          class="rounded-md border border-line bg-white p-1.5"
+          :line="text.words"
+          label="Words"
+          @change="write"
+        />
+      </div>
+      <label class="flex items-center gap-2"
+        ><input
+          type="checkbox"
+          :checked="text.voucher"
+          @change="give(($event.target as HTMLInputElement).checked)"
+        />
+        it gives something off</label
+      >
+    </div>
+  </section>
+</template>

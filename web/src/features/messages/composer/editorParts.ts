@@ -1,0 +1,127 @@
+import { Mark, mergeAttributes, Node } from '@tiptap/core'
+import StarterKit from '@tiptap/starter-kit'
+import { VueNodeViewRenderer } from '@tiptap/vue-3'
+import type { LinkDocument } from '@/api/types'
+import FieldChip from './FieldChip.vue'
+
+/** What is each person's own: a chip that moves as one letter does. */
+export const MergeFieldNode = Node.create({
+  name: 'mergeField',
+  group: 'inline',
+  inline: true,
+  atom: true,
+  marks: '_',
+  addAttributes() {
+    return {
+      field: {
+        parseHTML: (element) => JSON.parse(element.getAttribute('data-field') ?? 'null'),
+        renderHTML: (attributes) => ({ 'data-field': JSON.stringify(attributes['field']) }),
+      },
+    }
+  },
+  parseHTML() {
+    return [{ tag: 'span[data-field]' }]
+  },
+  renderHTML({ HTMLAttributes }) {
+    return ['span', mergeAttributes(HTMLAttributes)]
+  },
+  addNodeView() {
+    return VueNodeViewRenderer(FieldChip)
+  },
+})
+
+/** A link with where it leads and what clicks on it are counted as. */
+export const LinkMark = Mark.create({
+  name: 'link',
+  inclusive: false,
+  addAttributes() {
+    return {
+      link: {
+        parseHTML: (element): LinkDocument | null => {
+          const kept = element.getAttribute('data-link')
+          if (kept) return JSON.parse(kept) as LinkDocument
+          const address = element.getAttribute('href') ?? ''
+          return { to: { kind: 'web', address }, name: null }
+        },
+        renderHTML: (attributes) => ({ 'data-link': JSON.stringify(attributes['link']) }),
+      },
+    }
+  },
+  parseHTML() {
+    return [
+      { tag: 'a[data-link]' },
+      {
+        tag: 'a[href]',
+        getAttrs: (element) =>
+          /^https?:\/\//i.test(element.getAttribute('href') ?? '') ? null : false,
+      },
+    ]
+  },
+  renderHTML({ HTMLAttributes }) {
+    return ['a', mergeAttributes(HTMLAttributes, { class: 'prose-link' }), 0]
+  },
+})
+
+const NOT_OURS = {
+  blockquote: false,
+  code: false,
+  codeBlock: false,
+  horizontalRule: false,
+  strike: false,
+  underline: false,
+  link: false,
+  trailingNode: false,
+  dropcursor: false,
+  gapcursor: false,
+  /* What was written is taken back with all other edits. */
+  undoRedo: false,
+} as const
+
+/** Paragraphs, headings, lists, bold, italic, links and fields. */
+export const proseParts = [
+  StarterKit.configure({ ...NOT_OURS, heading: { levels: [1, 2, 3] } }),
+  MergeFieldNode,
+  LinkMark,
+]
+
+/** One line of words and fields. */
+export const lineParts = [
+  StarterKit.configure({
+    ...NOT_OURS,
+    document: false,
+    heading: false,
+    bold: false,
+    italic: false,
+    bulletList: false,
+    orderedList: false,
+    listItem: false,
+    listKeymap: false,
+    hardBreak: false,
+  }),
+  Node.create({ name: 'doc', topNode: true, content: 'paragraph' }),
+  MergeFieldNode,
+]
+
+/**
+ * What is left of a page or a document of an office program: headings, paragraphs, lists and links.
+ * Parts of our own texts keep all they have.
+ */
+export function pasted(html: string): string {
+  if (html.includes('data-pm-slice')) return html
+  const page = new DOMParser().parseFromString(html, 'text/html')
+  page
+    .querySelectorAll('style, script, meta, link, title, img, svg, xml')
+    .forEach((one) => one.remove())
+  page.querySelectorAll('b, strong, i, em').forEach((one) => one.replaceWith(...one.childNodes))
+  page.querySelectorAll('h4, h5, h6').forEach((one) => {
+    const heading = page.createElement('h3')
+    heading.append(...one.childNodes)
+    one.replaceWith(heading)
+  })
+  page.querySelectorAll('*').forEach((one) => {
+    for (const { name } of [...one.attributes]) {
+      if (!(one.tagName === 'A' && name === 'href')) one.removeAttribute(name)
+    }
+  })
+  return page.body.innerHTML
+}
