@@ -76,6 +76,7 @@ class ArchitectureTest {
                   "compare")),
           Map.entry("people", Set.of("journey", "problem")),
           Map.entry("message", Set.of("account", "journey", "problem")),
+          Map.entry("proofreading", Set.of("message", "journey", "problem")),
           Map.entry("account", Set.of("people", "journey", "problem")),
           Map.entry("intake", Set.of("people", "journey", "problem")),
           Map.entry("sentence", Set.of("journey", "calendar", "message")),

@@ -5,6 +5,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Stream;
 import org.opentrellis.app.TrellisSettings;
 import org.opentrellis.app.catalogue.Catalogues;
@@ -13,7 +14,9 @@ import org.opentrellis.app.compare.KeptComparisons;
 import org.opentrellis.app.dryruns.DryRuns;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.journeys.KeptJourney;
+import org.opentrellis.app.letters.HouseStyles;
 import org.opentrellis.app.messages.MessageLibrary;
+import org.opentrellis.app.messages.Written;
 import org.opentrellis.app.names.NameEdit;
 import org.opentrellis.app.names.Naming;
 import org.opentrellis.app.names.RegisteredNames;
@@ -25,6 +28,8 @@ import org.opentrellis.core.behaviour.TypicalBehaviour;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.JourneyFile;
 import org.opentrellis.core.journey.Message;
+import org.opentrellis.core.journey.MessageId;
+import org.opentrellis.core.message.Manuscript;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.core.io.ClassPathResource;
@@ -57,6 +62,8 @@ class DemoLayer implements ApplicationRunner {
   private final Naming naming;
   private final DemoCrowd crowd;
   private final MessageLibrary messages;
+  private final DemoLetters letters;
+  private final HouseStyles styles;
   private final Catalogues catalogues;
   private final Journeys journeys;
   private final DryRuns dryRuns;
@@ -70,6 +77,8 @@ class DemoLayer implements ApplicationRunner {
       Naming naming,
       DemoCrowd crowd,
       MessageLibrary messages,
+      DemoLetters letters,
+      HouseStyles styles,
       Catalogues catalogues,
       Journeys journeys,
       DryRuns dryRuns,
@@ -81,6 +90,8 @@ class DemoLayer implements ApplicationRunner {
     this.naming = naming;
     this.crowd = crowd;
     this.messages = messages;
+    this.letters = letters;
+    this.styles = styles;
     this.catalogues = catalogues;
     this.journeys = journeys;
     this.dryRuns = dryRuns;
@@ -117,8 +128,11 @@ class DemoLayer implements ApplicationRunner {
 
   private void lay(List<JourneyFile> files, List<DryRuns.Made> runs) {
     List<Long> kept = new ArrayList<>();
+    letters.keepFiles();
+    styles.keep(DemoStyle.style());
+    Map<MessageId, Manuscript> written = letters.read();
     for (int i = 0; i < files.size(); i++) {
-      kept.add(dryRuns.keep(runs.get(i), lay(files.get(i))));
+      kept.add(dryRuns.keep(runs.get(i), lay(files.get(i), written)));
     }
     keepCohort();
     comparisons.keep(
@@ -126,14 +140,23 @@ class DemoLayer implements ApplicationRunner {
   }
 
   /** Lays one journey. */
-  private KeptJourney lay(JourneyFile file) {
+  private KeptJourney lay(JourneyFile file, Map<MessageId, Manuscript> written) {
     List<Message> known = messages.all();
     file.messages().stream()
         .filter(message -> known.stream().noneMatch(one -> one.id().equals(message.id())))
-        .forEach(messages::keep);
+        .forEach(message -> lay(message, written));
     file.strands().forEach(catalogues::replace);
     file.segments().forEach(catalogues::replace);
     return journeys.find(journeys.add(file.journey(), behaviourOf(file), null));
+  }
+
+  private void lay(Message message, Map<MessageId, Manuscript> written) {
+    Manuscript manuscript = written.get(message.id());
+    if (manuscript == null) {
+      messages.keep(message);
+    } else {
+      messages.keep(new Written(message.id(), message.name(), List.of(), manuscript));
+    }
   }
 
   private static Behaviour behaviourOf(JourneyFile file) {

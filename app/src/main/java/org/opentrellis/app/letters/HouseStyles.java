@@ -40,6 +40,13 @@ public class HouseStyles {
     return new Letterhead(writer.name(), writer.postalAddress(), writer.regional(), current());
   }
 
+  /** Says how all messages look, as long as nobody has said so. */
+  public void keep(HouseStyle style) {
+    if (mapper.find().isEmpty()) {
+      mapper.insert(Json.write(Documents.write(style)));
+    }
+  }
+
   HouseStyleView view() {
     int version = mapper.find().map(HouseStyleMapper.StyleRow::version).orElse(0);
     return view(current(), version);

@@ -69,6 +69,14 @@ public sealed interface Manuscript permits Manuscript.Email, Manuscript.Text {
       return new Email(other, preview, sender, parts, plain, style);
     }
 
+    public Email withStyle(StyleChange other) {
+      return new Email(subject, preview, sender, parts, plain, other);
+    }
+
+    public Email withSender(Optional<String> other) {
+      return new Email(subject, preview, other, parts, plain, style);
+    }
+
     public Email withPreview(OneLine other) {
       return new Email(subject, other, sender, parts, plain, style);
     }

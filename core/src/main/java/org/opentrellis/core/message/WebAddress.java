@@ -10,8 +10,8 @@ public final class WebAddress {
   private static final Pattern FORM =
       Pattern.compile("(?i)https?://[\\p{L}\\p{N}][\\p{L}\\p{N}.-]*(:\\d{1,5})?([/?#]\\S*)?");
 
-  /** Names that never lead anywhere (RFC 2606, RFC 6761; from memory). */
-  private static final Set<String> STAND_INS = Set.of("localhost", "127.0.0.1", "example");
+  /** Names of whatever machine one sits at (RFC 6761, section 6.3; from memory). */
+  private static final Set<String> HERE = Set.of("localhost", "127.0.0.1");
 
   private WebAddress() {}
 
@@ -30,15 +30,14 @@ public final class WebAddress {
             "%s, which is no web address: one begins with https://".formatted(quoted(address)));
   }
 
-  /** Whether nothing outside of this machine is there. */
-  public static boolean isStandIn(String address) {
+  /** Whether it leads to the machine of whoever follows it, where nothing is. */
+  public static boolean isHere(String address) {
     String host =
         address
             .replaceFirst("(?i)^https?://", "")
             .replaceFirst("[:/?#].*$", "")
             .toLowerCase(Locale.ROOT);
-    String last = host.substring(host.lastIndexOf('.') + 1);
-    return STAND_INS.contains(host) || STAND_INS.contains(last) || last.equals("localhost");
+    return HERE.contains(host) || host.endsWith(".localhost");
   }
 
   /** With https:// before it if it was typed as people say it. */

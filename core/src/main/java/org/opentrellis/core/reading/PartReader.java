@@ -167,7 +167,7 @@ public final class PartReader {
     return new Part.Prose(id, List.of(block));
   }
 
-  private TypedProse prose() {
+  TypedProse prose() {
     return new TypedProse(known.of(FieldName.class));
   }
 

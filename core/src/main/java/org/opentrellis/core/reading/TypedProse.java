@@ -113,9 +113,17 @@ final class TypedProse {
         mark.group("words"), false, false, Optional.of(Link.to(new Target.Web(address))));
   }
 
+  /** A backslash at the end of a line is a line break; a line break alone is a space. */
   private static void plain(String text, List<Inline> words) {
-    if (!text.isEmpty()) {
-      words.add(Inline.Words.plain(text));
+    String[] lines = text.split("\\\\\n", -1);
+    for (int i = 0; i < lines.length; i++) {
+      if (i > 0) {
+        words.add(new Inline.Break());
+      }
+      String line = lines[i].replaceAll("\\s*\n\\s*", " ");
+      if (!line.isEmpty()) {
+        words.add(Inline.Words.plain(line));
+      }
     }
   }
 

@@ -59,8 +59,21 @@ public final class ManuscriptText {
       lines.add("Preview text: " + email.preview().typed());
     }
     email.style().said().forEach(one -> lines.add("Style: " + one));
-    email.parts().forEach(part -> part(part, ""));
+    parts(email.parts(), "");
     email.plain().ifPresent(plain -> plain.lines().forEach(line -> lines.add("Plain: " + line)));
+  }
+
+  /** An empty line parts two texts that follow each other. */
+  private void parts(List<Part> parts, String indent) {
+    boolean text = false;
+    for (Part part : parts) {
+      boolean isText = part instanceof Part.Prose;
+      if (text && isText) {
+        lines.add("");
+      }
+      part(part, indent);
+      text = isText;
+    }
   }
 
   private void part(Part part, String indent) {
@@ -69,14 +82,14 @@ public final class ManuscriptText {
     if (part instanceof Part.Columns columns) {
       for (Part.Column column : columns.columns()) {
         lines.add(indent + "column");
-        column.parts().forEach(one -> part(one, deeper));
+        parts(column.parts(), deeper);
       }
     }
     if (part instanceof Part.Passage passage) {
-      passage.parts().forEach(one -> part(one, deeper));
+      parts(passage.parts(), deeper);
       if (!passage.otherwise().isEmpty()) {
         lines.add(indent + "otherwise");
-        passage.otherwise().forEach(one -> part(one, deeper));
+        parts(passage.otherwise(), deeper);
       }
     }
   }

@@ -157,7 +157,7 @@ public final class PartWords {
     return switch (one) {
       case Inline.Words words -> marks(words.bold(), words.italic(), words.text());
       case Inline.Field field -> marks(field.bold(), field.italic(), field.field().typed());
-      case Inline.Break end -> "\n";
+      case Inline.Break end -> "\\\n";
     };
   }
 
