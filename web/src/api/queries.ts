@@ -262,6 +262,22 @@ export const questions = {
       gcTime: 10_000,
     }),
 
+  /** What is wrong with a message as it stands, and what could be better. */
+  messageFindings: (id: string, manuscript: ManuscriptDocument) =>
+    queryOptions({
+      queryKey: ['message', id, 'findings', manuscript],
+      queryFn: ({ signal }) =>
+        answerOf(
+          api.POST('/api/messages/{id}/findings', {
+            params: { path: { id } },
+            body: { manuscript },
+            signal,
+          }),
+        ),
+      placeholderData: keepPreviousData,
+      gcTime: 10_000,
+    }),
+
   messageHistory: (id: string, version: number) =>
     queryOptions({
       queryKey: ['message', id, 'history', version],

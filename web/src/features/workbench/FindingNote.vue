@@ -1,5 +1,7 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { FindingView } from '@/api/types'
+import { findStep } from './edits'
 import { useJourneyStore } from './journeyStore'
 import { useSelection } from './selectionStore'
 
@@ -8,6 +10,13 @@ const NAMES = { ERROR: 'Error', WARNING: 'Check', NOTE: 'Note' } as const
 
 const store = useJourneyStore()
 const selection = useSelection()
+
+/** What is wrong with a message is mended there. */
+const message = computed(() => {
+  if (!props.finding.code.startsWith('message-') || !props.finding.step) return null
+  const step = store.view ? findStep(store.view.expanded, props.finding.step) : null
+  return step && 'message' in step ? (step.message as string) : null
+})
 
 function mend() {
   const fix = props.finding.fix
@@ -32,6 +41,12 @@ function mend() {
     >
       Show
     </button>
+    <RouterLink
+      v-if="message"
+      class="button button-small"
+      :to="{ name: 'composer', params: { id: message } }"
+      >Open the message</RouterLink
+    >
     <button
       v-if="finding.fix"
       type="button"

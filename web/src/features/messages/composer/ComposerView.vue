@@ -7,6 +7,7 @@ import { questions } from '@/api/queries'
 import DraftInput from '@/ui/DraftInput.vue'
 import Trouble from '@/ui/Trouble.vue'
 import { useTabTitle } from '@/ui/useTabTitle'
+import ChecksPanel from './ChecksPanel.vue'
 import ComposerHead from './ComposerHead.vue'
 import LostRace from './LostRace.vue'
 import ManuscriptPanel from './ManuscriptPanel.vue'
@@ -110,16 +111,19 @@ useTabTitle(() => store.draft?.name)
           :called="proof?.called ?? ''"
           @close="side = 'proof'"
         />
-        <TextProof v-else-if="isText" v-model:reader="reader" :proof="proof" :trouble="trouble" />
-        <ProofPanel
-          v-else
-          v-model:reader="reader"
-          v-model:dark="dark"
-          :proof="proof"
-          :trouble="trouble"
-          @choose="(part) => manuscript?.choose(part)"
-          @again="again"
-        />
+        <div v-else class="grid min-h-0 grid-rows-[minmax(0,1fr)_auto] gap-3">
+          <TextProof v-if="isText" v-model:reader="reader" :proof="proof" :trouble="trouble" />
+          <ProofPanel
+            v-else
+            v-model:reader="reader"
+            v-model:dark="dark"
+            :proof="proof"
+            :trouble="trouble"
+            @choose="(part) => manuscript?.choose(part)"
+            @again="again"
+          />
+          <ChecksPanel class="max-h-52" @choose="(part) => manuscript?.choose(part)" />
+        </div>
       </div>
     </template>
   </main>

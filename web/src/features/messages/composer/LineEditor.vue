@@ -25,6 +25,8 @@ function contents(line: LineDocument) {
 }
 
 const editor = useEditor({
+  /* Its styles are in ours: none may be written into the page. */
+  injectCSS: false,
   extensions: lineParts,
   content: contents(props.line),
   autofocus: props.autofocus ? 'end' : false,

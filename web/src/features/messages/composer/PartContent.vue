@@ -38,7 +38,7 @@ const counted = computed(() => {
   <p v-else-if="part.kind === 'voucher'">
     <b>{{ part.code || 'without a code' }}</b>
     <span class="ml-2 text-ink2"
-      >{{ part.worth && `${part.worth} off`
+      >{{ part.worth
       }}{{ part.until ? ` until ${day(part.until)}` : '' }}</span
     >
   </p>

@@ -18,6 +18,8 @@ const chosenField = ref<MergeField | null>(null)
 const chosenLink = ref<LinkDocument | null>(null)
 
 const editor = useEditor({
+  /* Its styles are in ours: none may be written into the page. */
+  injectCSS: false,
   extensions: proseParts,
   content: documentOf(props.blocks),
   autofocus: 'end',

@@ -82,9 +82,12 @@ public final class MimeWriter {
     }
   }
 
-  /** Nothing in a header begins another one. */
+  /**
+   * Nothing in a header begins another one, or is taken for an encoded word (RFC 2047, section 2):
+   * a space of no width tells it apart.
+   */
   private static String oneLine(String text) {
-    return text.replaceAll("[\\p{Cntrl}\u2028\u2029]+", " ");
+    return text.replaceAll("[\\p{Cntrl}\u2028\u2029]+", " ").replace("=?", "=\u200b?");
   }
 
   /** A message with an id of ours: what is sent again is the same. */

@@ -24,6 +24,11 @@ import org.springframework.web.bind.annotation.RestController;
 /** Where everybody gets the pictures and files that messages name; part of the public. */
 @RestController
 class PublicFiles {
+  /** Mail is read on pages of others. */
+  private static final String WHO_SHOWS_IT = "Cross-Origin-Resource-Policy";
+
+  private static final String ANYBODY = "cross-origin";
+
   private static final Duration DAY = Duration.ofDays(1);
 
   private final KeptFiles files;
@@ -61,6 +66,7 @@ class PublicFiles {
             play && picture ? MediaType.IMAGE_PNG : MediaType.parseMediaType(content.type()))
         .header(HttpHeaders.CONTENT_DISPOSITION, how.toString())
         .header("X-Content-Type-Options", "nosniff")
+        .header(WHO_SHOWS_IT, ANYBODY)
         .cacheControl(CacheControl.maxAge(DAY))
         .body(bytes);
   }
@@ -74,6 +80,7 @@ class PublicFiles {
           Duration.between(OffsetDateTime.now(clock.withZone(ZoneOffset.UTC)), then).toHours();
       return ResponseEntity.ok()
           .cacheControl(CacheControl.noStore())
+          .header(WHO_SHOWS_IT, ANYBODY)
           .body(DaysLeftPicture.of(hours, HouseStyle.USUAL.colours()));
     } catch (DateTimeParseException wrong) {
       return ResponseEntity.badRequest().build();

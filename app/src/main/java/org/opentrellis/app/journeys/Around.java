@@ -13,24 +13,27 @@ import org.springframework.stereotype.Component;
  *
  * @param others the other journeys
  * @param carried tags and lists that somebody has
+ * @param messages what is wrong with what is sent
  */
-record Around(List<Neighbour> others, Set<Name> carried, LocalDate today) {
+record Around(List<Neighbour> others, Set<Name> carried, MessageFaults messages, LocalDate today) {
 
   /** Looks around. */
   @Component
   static class Sight {
     private final JourneyIndex index;
     private final Carried carried;
+    private final MessageFaults messages;
     private final Clock clock;
 
-    Sight(JourneyIndex index, Carried carried, Clock clock) {
+    Sight(JourneyIndex index, Carried carried, MessageFaults messages, Clock clock) {
       this.index = index;
       this.carried = carried;
+      this.messages = messages;
       this.clock = clock;
     }
 
     Around of(long journey) {
-      return new Around(index.neighboursOf(journey), carried.now(), today());
+      return new Around(index.neighboursOf(journey), carried.now(), messages, today());
     }
 
     LocalDate today() {

@@ -1,10 +1,13 @@
 package org.opentrellis.app.journeys;
 
+import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Stream;
 import org.opentrellis.core.check.CheckContext;
 import org.opentrellis.core.check.Checks;
 import org.opentrellis.core.check.Finding;
 import org.opentrellis.core.journey.Catalogue;
+import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.sentence.RunSheet;
 
 /** A journey as it is kept, with its sentences and what the checks find. */
@@ -19,6 +22,12 @@ record Look(KeptJourney kept, Catalogue catalogue, RunSheet sheet, List<Finding>
             around.others(),
             around.carried(),
             around.today());
-    return new Look(kept, catalogue, RunSheet.of(kept.journey(), catalogue), Checks.run(context));
+    List<Finding> findings =
+        Stream.concat(
+                Checks.run(context).stream(),
+                around.messages().of(Strands.expand(kept.journey(), catalogue)).stream())
+            .sorted(Comparator.comparing(Finding::severity))
+            .toList();
+    return new Look(kept, catalogue, RunSheet.of(kept.journey(), catalogue), findings);
   }
 }

@@ -2,19 +2,23 @@ package org.opentrellis.app.letters;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.List;
 import java.util.Optional;
 import org.opentrellis.app.account.Account;
 import org.opentrellis.app.account.AccountWriter;
+import org.opentrellis.app.http.PublicAddress;
 import org.opentrellis.app.messages.MessageLibrary;
 import org.opentrellis.app.messages.Written;
 import org.opentrellis.core.account.Sender;
 import org.opentrellis.core.format.Json;
+import org.opentrellis.core.journey.LinkName;
 import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.message.Filling;
 import org.opentrellis.core.message.Letterhead;
 import org.opentrellis.core.message.Manuscript;
 import org.opentrellis.core.message.Passages;
 import org.opentrellis.core.message.PlainText;
+import org.opentrellis.core.message.Target;
 import org.opentrellis.core.people.EmailAddress;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
@@ -27,6 +31,9 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 class Letters {
+  private static final Optional<LinkName> UNSUBSCRIBE =
+      Optional.of(new LinkName(Letterhead.UNSUBSCRIBE));
+
   private final MessageLibrary library;
   private final Account account;
   private final HouseStyles styles;
@@ -95,8 +102,7 @@ class Letters {
         LetterPress.print(email, head, Passages.holding(email, reader))
             .fill(filling, reader, addresses);
     String plain = PlainText.of(email, head, reader, addresses);
-    String unsubscribe =
-        addresses.link(new org.opentrellis.core.message.Target.Unsubscribe(), LAST);
+    String unsubscribe = addresses.link(new Target.Unsubscribe(), UNSUBSCRIBE);
     OffsetDateTime now = OffsetDateTime.now(clock);
     sent.insert(token.hash(), id.value(), 0, true, Json.write(addresses.destinations()), now);
     return new Letter(
@@ -111,12 +117,7 @@ class Letters {
         Optional.of(unsubscribe));
   }
 
-  private static final Optional<org.opentrellis.core.journey.LinkName> LAST =
-      Optional.of(
-          new org.opentrellis.core.journey.LinkName(
-              org.opentrellis.core.message.Letterhead.UNSUBSCRIBE));
-
   private static ProblemsFound refused(String code, String sentence) {
-    return new ProblemsFound(java.util.List.of(new Problem(code, "", sentence)));
+    return new ProblemsFound(List.of(new Problem(code, "", sentence)));
   }
 }

@@ -1,8 +1,10 @@
 package org.opentrellis.app.letters;
 
 import java.nio.charset.StandardCharsets;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import org.opentrellis.app.account.Account;
 import org.opentrellis.app.account.AccountWriter;
@@ -58,6 +60,23 @@ class Proofs {
       case Manuscript.Email email -> email(email, order);
       case Manuscript.Text text -> text(text, order);
     };
+  }
+
+  /** The size of an email's HTML with all passages, in bytes; 0 for a text. */
+  OptionalInt largest(Manuscript manuscript) {
+    if (!(manuscript instanceof Manuscript.Email email)) {
+      return OptionalInt.of(0);
+    }
+    AccountWriter writer = account.writer();
+    Optional<Sender> sender = Senders.of(email, writer);
+    Letterhead head = styles.letterhead();
+    Whoever reader = recipients.madeUp(MadeUpPerson.NOBODY, email, writer, sender);
+    Set<PartId> all = new HashSet<>();
+    email.allParts().map(Part::id).forEach(all::add);
+    String html =
+        LetterPress.print(email, head, all)
+            .fill(new Filling(reader, head.regional()), reader, addresses);
+    return OptionalInt.of(html.getBytes(StandardCharsets.UTF_8).length);
   }
 
   private ProofView email(Manuscript.Email email, ProofOrder order) {

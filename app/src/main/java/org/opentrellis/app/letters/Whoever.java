@@ -1,8 +1,11 @@
 package org.opentrellis.app.letters;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.Predicate;
 import org.opentrellis.app.account.AccountWriter;
 import org.opentrellis.core.account.Sender;
 import org.opentrellis.core.journey.Condition;
@@ -28,11 +31,11 @@ record Whoever(
     Map<FieldName, Operand> fields,
     Optional<Double> cartTotal,
     Optional<Double> orderTotal,
-    java.time.LocalDate today,
+    LocalDate today,
     AccountWriter writer,
     Optional<Sender> sender,
-    java.util.function.Predicate<Condition> holding,
-    java.util.function.Function<Shown, List<ProductShown>> shop,
+    Predicate<Condition> holding,
+    Function<Shown, List<ProductShown>> shop,
     List<NewsEntry> news)
     implements Recipient {
 

@@ -2,6 +2,7 @@ package org.opentrellis.app.messages;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
@@ -150,6 +151,14 @@ public class MessageLibrary {
    */
   public Written written(MessageId id) {
     return written(find(id.value()));
+  }
+
+  /** Some messages as they are written; those that are not there are left out. */
+  public List<Written> written(Collection<MessageId> ids) {
+    return ids.stream()
+        .flatMap(id -> mapper.find(id.value()).stream())
+        .map(MessageLibrary::written)
+        .toList();
   }
 
   MessageSheet sheet(String id) {

@@ -68,4 +68,21 @@ public class KnownPeople {
   public boolean holds(Condition who, long id) {
     return crowd.meant(who).and(crowd.there(List.of(id))).count(1) == 1;
   }
+
+  /** Empty if nobody has one. */
+  public String longestFirstName() {
+    return mapper.longestFirstName().orElse("");
+  }
+
+  public String longestLastName() {
+    return mapper.longestLastName().orElse("");
+  }
+
+  public String longestAddress() {
+    return mapper.longestAddress().orElse("");
+  }
+
+  public String longestValue(FieldName field) {
+    return mapper.longestValue(field.value()).orElse("");
+  }
 }

@@ -226,4 +226,31 @@ interface PeopleMapper {
       values (#{person}, #{at}, #{kind}, #{document}, #{act})
       """)
   void insertHappening(long person, long at, String kind, String document, @Nullable Long act);
+
+  @Select(
+      """
+      select first_name from person where first_name is not null
+      order by char_length(first_name) desc limit 1
+      """)
+  Optional<String> longestFirstName();
+
+  @Select(
+      """
+      select last_name from person where last_name is not null
+      order by char_length(last_name) desc limit 1
+      """)
+  Optional<String> longestLastName();
+
+  @Select("select address from person order by char_length(address) desc limit 1")
+  Optional<String> longestAddress();
+
+  @Select(
+      """
+      select coalesce(v.words, cast(v.dated as varchar), cast(v.number as varchar)) as shown
+      from person_field v join registered_name n on n.id = v.name_id
+      where n.kind = 'FIELD' and n.name = #{field}
+      order by char_length(coalesce(v.words, cast(v.dated as varchar), cast(v.number as varchar))) desc
+      limit 1
+      """)
+  Optional<String> longestValue(String field);
 }

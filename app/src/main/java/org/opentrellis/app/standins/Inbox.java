@@ -92,12 +92,13 @@ class Inbox {
   }
 
   /**
+   * @param here where this application is; its own pictures are shown
    * @throws NotFound if there is no mail of that number
    */
   @Transactional(readOnly = true)
-  InboxMail mail(long id) {
+  InboxMail mail(long id, String here) {
     InboxLine line = mapper.find(id).map(InboxLine::of).orElseThrow(() -> NotFound.of("mail", id));
-    return MailReading.of(line, mapper.content(id).orElseThrow().content());
+    return MailReading.of(line, mapper.content(id).orElseThrow().content(), here);
   }
 
   /** As it came over SMTP. */

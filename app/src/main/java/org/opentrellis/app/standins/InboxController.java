@@ -1,5 +1,7 @@
 package org.opentrellis.app.standins;
 
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.http.PublicAddress;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -18,10 +20,12 @@ import org.springframework.web.bind.annotation.RestController;
 class InboxController {
   private final Inbox inbox;
   private final MailServer server;
+  private final PublicAddress address;
 
-  InboxController(Inbox inbox, MailServer server) {
+  InboxController(Inbox inbox, MailServer server, PublicAddress address) {
     this.inbox = inbox;
     this.server = server;
+    this.address = address;
   }
 
   /**
@@ -30,7 +34,7 @@ class InboxController {
    * @param address whose mailbox; blank for all
    * @param before mails before this number; null for the newest
    */
-  record InboxAsked(String address, @org.jspecify.annotations.Nullable Long before) {}
+  record InboxAsked(String address, @Nullable Long before) {}
 
   @PostMapping("/pages")
   InboxPage findMails(@RequestBody InboxAsked asked) {
@@ -40,7 +44,7 @@ class InboxController {
 
   @GetMapping("/{id}")
   InboxMail getMail(@PathVariable long id) {
-    return inbox.mail(id);
+    return inbox.mail(id, address.base());
   }
 
   @GetMapping(path = "/{id}/mail.eml", produces = "message/rfc822")

@@ -25,14 +25,19 @@ final class MailReading {
 
   private MailReading() {}
 
-  static InboxMail of(InboxLine line, byte[] content) {
+  static InboxMail of(InboxLine line, byte[] content, String here) {
     try {
       MimeMessage message =
           new MimeMessage(Session.getInstance(new Properties()), new ByteArrayInputStream(content));
       MailReading reading = new MailReading();
       reading.look(message);
       return new InboxMail(
-          line, headers(message), reading.parts, reading.html, reading.plain, links(reading.html));
+          line,
+          headers(message),
+          reading.parts,
+          reading.html.replace("src=\"" + here + "/", "src=\"/"),
+          reading.plain,
+          links(reading.html));
     } catch (MessagingException | IOException broken) {
       throw new UncheckedIOException(new IOException("a mail that cannot be read", broken));
     }

@@ -1,4 +1,4 @@
-package org.opentrellis.app.letters;
+package org.opentrellis.app.http;
 
 import org.opentrellis.app.TrellisSettings;
 import org.springframework.core.env.Environment;
@@ -6,7 +6,7 @@ import org.springframework.stereotype.Component;
 
 /** Where the public reaches the application: what the links in mail begin with. */
 @Component
-class PublicAddress {
+public class PublicAddress {
   private final TrellisSettings settings;
   private final Environment environment;
 
@@ -16,7 +16,7 @@ class PublicAddress {
   }
 
   /** Without a slash at its end. */
-  String base() {
+  public String base() {
     return settings.address().isBlank()
         ? "http://localhost:" + environment.getRequiredProperty("local.server.port")
         : settings.address().strip().replaceAll("/+$", "");

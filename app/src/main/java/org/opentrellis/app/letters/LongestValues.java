@@ -1,0 +1,52 @@
+package org.opentrellis.app.letters;
+
+import org.opentrellis.app.account.Account;
+import org.opentrellis.app.people.KnownPeople;
+import org.opentrellis.core.message.Inline;
+import org.opentrellis.core.message.MergeField;
+import org.opentrellis.core.message.OneLine;
+import org.opentrellis.core.message.Source;
+import org.springframework.stereotype.Component;
+
+/** Fills a line with the longest values that anybody has: so long it can get. */
+@Component
+class LongestValues {
+  private static final String SOME_DAY = "30 September 2027";
+  private static final String SOME_AMOUNT = "\u20ac1,234.50";
+
+  private final KnownPeople people;
+  private final Account account;
+
+  LongestValues(KnownPeople people, Account account) {
+    this.people = people;
+    this.account = account;
+  }
+
+  String in(OneLine line) {
+    StringBuilder text = new StringBuilder();
+    for (Inline one : line.words()) {
+      switch (one) {
+        case Inline.Words words -> text.append(words.text());
+        case Inline.Field field -> text.append(longest(field.field()));
+        case Inline.Break end -> text.append('\n');
+      }
+    }
+    return text.toString();
+  }
+
+  private String longest(MergeField field) {
+    String value =
+        switch (field.source()) {
+          case Source.FirstName first -> people.longestFirstName();
+          case Source.LastName last -> people.longestLastName();
+          case Source.Address address -> people.longestAddress();
+          case Source.OfField of -> people.longestValue(of.field());
+          case Source.SenderName sender -> account.writer().name();
+          case Source.AccountName name -> account.writer().name();
+          case Source.CartTotal cart -> SOME_AMOUNT;
+          case Source.OrderTotal order -> SOME_AMOUNT;
+          case Source.Today today -> SOME_DAY;
+        };
+    return value.length() < field.fallback().length() ? field.fallback() : value;
+  }
+}
