@@ -192,6 +192,13 @@ export const questions = {
       ...FOR_A_MINUTE,
     }),
 
+  messageStarters: () =>
+    queryOptions({
+      queryKey: ['message-starters'],
+      queryFn: () => answerOf(api.GET('/api/message-starters')),
+      ...FOR_EVER,
+    }),
+
   /** Messages with the journeys that send them. */
   messageUsers: () =>
     queryOptions({

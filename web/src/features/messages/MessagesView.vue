@@ -4,13 +4,16 @@ import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { answerOf, api } from '@/api/client'
 import { outdated, questions } from '@/api/queries'
+import type { ManuscriptDocument } from '@/api/types'
 import { useForm } from '@/api/useForm'
 import { useTabTitle } from '@/ui/useTabTitle'
+import { plainWords } from './composer/words'
 
 /** The library of emails and texts, with what uses them. */
 const router = useRouter()
 const messages = useQuery(questions.messages())
 const users = useQuery(questions.messageUsers())
+const starters = useQuery(questions.messageStarters())
 const find = ref('')
 const shown = ref<'all' | 'nowhere' | 'open' | 'away'>('all')
 const name = ref('')
@@ -50,6 +53,20 @@ async function add() {
     await outdated('library')
     await router.push({ name: 'composer', params: { id: made.id } })
   })
+}
+
+async function beginFrom(id: string) {
+  await send(async () => {
+    const made = await answerOf(
+      api.POST('/api/message-starters/{id}/messages', { params: { path: { id } } }),
+    )
+    await outdated('library')
+    await router.push({ name: 'composer', params: { id: made.id } })
+  })
+}
+
+function subjectOf(manuscript: ManuscriptDocument): string {
+  return manuscript.kind === 'email' ? plainWords(manuscript.subject) : ''
 }
 
 useTabTitle(() => 'Messages')
@@ -103,6 +120,19 @@ useTabTitle(() => 'Messages')
         wrong['name'] ?? failure
       }}</span>
     </form>
+    <ul v-if="adding" class="grid grid-cols-4 gap-2" aria-label="Starters">
+      <li v-for="one in starters.data.value" :key="one.id">
+        <button
+          type="button"
+          class="panel w-full px-3 py-2 text-left hover:bg-sunk"
+          :disabled="busy"
+          @click="beginFrom(one.id)"
+        >
+          <b class="block">{{ one.name }}</b>
+          <span class="note block truncate">{{ subjectOf(one.manuscript) }}</span>
+        </button>
+      </li>
+    </ul>
     <div class="panel min-h-0 flex-1 overflow-auto" tabindex="0" aria-label="Messages">
       <table class="w-full border-collapse">
         <thead class="sticky top-0 bg-panel text-left text-note text-ink2">

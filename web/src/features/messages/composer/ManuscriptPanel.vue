@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { refDebounced } from '@vueuse/core'
+import { refDebounced, useLocalStorage } from '@vueuse/core'
 import { computed, nextTick, provide, ref, useTemplateRef } from 'vue'
 import { questions } from '@/api/queries'
 import type { LineDocument, PartDocument } from '@/api/types'
@@ -19,7 +19,13 @@ import { KINDS, plainWords } from './words'
 defineProps<{ bytes: number | null }>()
 const store = useManuscript()
 const typed = useTemplateRef<InstanceType<typeof TypedPart>>('typed')
-const rows = useRows(() => void nextTick(() => typed.value?.focus()))
+const starters = useQuery(questions.messageStarters())
+const withReasons = useLocalStorage('open-trellis.message-reasons', true)
+const starter = computed(() =>
+  starters.data.value?.find((one) => one.id === store.sheet?.starter),
+)
+const reasons = computed(() => (withReasons.value ? (starter.value?.reasons ?? {}) : {}))
+const rows = useRows(() => void nextTick(() => typed.value?.focus()), reasons)
 provide(ROWS, rows)
 
 const account = useQuery(questions.account())
@@ -136,7 +142,10 @@ defineExpose({ choose: rows.choose })
           · {{ fileSize(bytes) }}</template
         ></span
       >
-      <RouterLink class="button button-small ml-auto" to="/messages/house-style"
+      <label v-if="starter" class="ml-auto flex items-center gap-1.5 text-note"
+        ><input v-model="withReasons" type="checkbox" /> reasons</label
+      >
+      <RouterLink class="button button-small" :class="{ 'ml-auto': !starter }" to="/messages/house-style"
         >House style</RouterLink
       >
     </div>

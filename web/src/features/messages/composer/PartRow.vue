@@ -32,6 +32,8 @@ const name = computed(() =>
       : 'three columns'
     : KINDS[props.part.kind],
 )
+/** Why the starter that it was begun from has it there. */
+const reason = computed(() => rows.reasons.value[props.part.id] ?? null)
 const sentence = computed(() => props.says.get(props.part.id) ?? null)
 
 const menu = computed<MenuChoice[][]>(() => [
@@ -112,7 +114,10 @@ watch(
         />
         <PartForm v-else :part="part" :says="sentence" @leave="rows.leave" />
       </div>
-      <PartContent v-else class="min-w-0 break-words" :part="part" :says="sentence" />
+      <div v-else class="min-w-0 break-words">
+        <PartContent :part="part" :says="sentence" />
+        <span v-if="reason" class="reason">{{ reason }}</span>
+      </div>
       <DropMenu
         class="-my-1"
         :class="chosen ? '' : 'opacity-0 group-hover:opacity-100 focus-within:opacity-100'"

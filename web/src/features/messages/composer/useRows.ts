@@ -1,4 +1,4 @@
-import { computed, nextTick, ref, type InjectionKey } from 'vue'
+import { computed, nextTick, ref, type InjectionKey, type Ref } from 'vue'
 import { useManuscript } from './manuscriptStore'
 import {
   allParts,
@@ -22,8 +22,9 @@ export const ROWS: InjectionKey<Rows> = Symbol('rows')
  * Going through the parts of a manuscript and doing things to them, by keys, menu and mouse.
  *
  * @param write puts the caret into the line in which the next part is typed
+ * @param reasons why parts stand there, as a starter says
  */
-export function useRows(write: () => void) {
+export function useRows(write: () => void, reasons: Readonly<Ref<Record<string, string>>>) {
   const store = useManuscript()
   const editing = ref(false)
   /** Whether the chosen row takes the keys; not while something else was typed into. */
@@ -183,6 +184,7 @@ export function useRows(write: () => void) {
     into,
     place,
     trouble,
+    reasons,
     drag,
     landing: drag.landing,
     choose,

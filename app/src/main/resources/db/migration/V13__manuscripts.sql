@@ -3,6 +3,8 @@
 alter table message add column manuscript clob;
 alter table message add column labels varchar(1000) default '[]' not null;
 alter table message add column archived_at timestamp(3) with time zone;
+-- The starter that it was begun from, whose reasons stand beside its parts.
+alter table message add column starter varchar(40);
 alter table message_version add column manuscript clob;
 
 -- Pictures and files, by the name that messages call them.

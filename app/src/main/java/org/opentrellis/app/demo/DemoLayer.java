@@ -155,7 +155,7 @@ class DemoLayer implements ApplicationRunner {
     if (manuscript == null) {
       messages.keep(message);
     } else {
-      messages.keep(new Written(message.id(), message.name(), List.of(), manuscript));
+      messages.keep(new Written(message.id(), message.name(), List.of(), manuscript, null));
     }
   }
 

@@ -19,6 +19,7 @@ import org.opentrellis.core.journey.LinkName;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.MessageContent;
 import org.opentrellis.core.journey.MessageId;
+import org.opentrellis.core.message.Manuscript;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -73,6 +74,15 @@ public class MessageLibrary {
    */
   public void keep(Message message) {
     keep(Written.begin(message));
+  }
+
+  /** Adds a message that is written out, under an id made from its name, which may get a number. */
+  @AgainIfTaken
+  public MessageSheet begin(String name, Manuscript manuscript, String starter) {
+    revisions.hold();
+    MessageId id = new MessageId(freeId(name));
+    keep(new Written(id, name, List.of(), manuscript, starter));
+    return sheet(find(id.value()));
   }
 
   /** The same for one that is written out. */
@@ -191,7 +201,7 @@ public class MessageLibrary {
     revisions.hold();
     Written of = written(find(id));
     String copy = freeId(of.name());
-    keep(new Written(new MessageId(copy), of.name(), of.labels(), of.manuscript()));
+    keep(of.under(new MessageId(copy)));
     return sheet(find(copy));
   }
 
@@ -263,6 +273,7 @@ public class MessageLibrary {
         Json.write(Documents.write(written.manuscript())),
         Json.write(written.labels()),
         null,
+        written.starter(),
         version,
         OffsetDateTime.now(clock));
   }
@@ -306,7 +317,11 @@ public class MessageLibrary {
     return row.manuscript() == null
         ? Written.begin(seen)
         : new Written(
-            seen.id(), seen.name(), labels, Documents.readManuscript(Json.tree(row.manuscript())));
+            seen.id(),
+            seen.name(),
+            labels,
+            Documents.readManuscript(Json.tree(row.manuscript())),
+            row.starter());
   }
 
   private static MessageSheet sheet(MessageRow row) {
@@ -318,6 +333,7 @@ public class MessageLibrary {
         row.archivedAt() != null,
         Documents.write(written.manuscript()),
         links(row),
+        row.starter(),
         row.version());
   }
 

@@ -15,19 +15,20 @@ interface MessageMapper {
   String SEEN =
       """
       id, name, channel, headline, links, voucher, cast(null as varchar) as manuscript, labels,
-      archived_at, version, created_at
+      archived_at, starter, version, created_at
       """;
 
   String WHOLE =
       """
-      id, name, channel, headline, links, voucher, manuscript, labels, archived_at, version,
-      created_at
+      id, name, channel, headline, links, voucher, manuscript, labels, archived_at, starter,
+      version, created_at
       """;
 
   String OF_VERSION =
       """
       message_id as id, name, channel, headline, links, voucher, manuscript, '[]' as labels,
-      cast(null as timestamp with time zone) as archived_at, version, saved_at as created_at
+      cast(null as timestamp with time zone) as archived_at, cast(null as varchar) as starter,
+      version, saved_at as created_at
       """;
 
   @Select("select " + SEEN + " from message order by created_at, id")
@@ -45,9 +46,9 @@ interface MessageMapper {
   @Insert(
       """
       insert into message (id, name, channel, headline, links, voucher, manuscript, labels,
-        version, created_at)
+        starter, version, created_at)
       values (#{id}, #{name}, #{channel}, #{headline}, #{links}, #{voucher}, #{manuscript},
-        #{labels}, #{version}, #{createdAt})
+        #{labels}, #{starter}, #{version}, #{createdAt})
       """)
   void insert(MessageRow row);
 

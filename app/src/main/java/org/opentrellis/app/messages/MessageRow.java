@@ -18,5 +18,6 @@ record MessageRow(
     @Nullable String manuscript,
     String labels,
     @Nullable OffsetDateTime archivedAt,
+    @Nullable String starter,
     int version,
     OffsetDateTime createdAt) {}

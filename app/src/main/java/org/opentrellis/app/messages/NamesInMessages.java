@@ -29,7 +29,7 @@ class NamesInMessages {
       Written written = library.written(new MessageId(row.id()));
       Manuscript renamed = exchange.in(written.manuscript());
       if (!renamed.equals(written.manuscript())) {
-        library.replace(new Written(written.id(), written.name(), written.labels(), renamed));
+        library.replace(written.with(renamed));
       }
     }
     for (MessageRow row : mapper.versionsHolding(change.text())) {

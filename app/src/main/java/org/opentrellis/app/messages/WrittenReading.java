@@ -33,7 +33,8 @@ final class WrittenReading {
       Manuscript manuscript =
           ProblemsFound.within("/manuscript", () -> Documents.readManuscript(draft.manuscript()));
       if (problems.isEmpty()) {
-        Written written = new Written(new MessageId(id), name, List.copyOf(labels), manuscript);
+        Written written =
+            new Written(new MessageId(id), name, List.copyOf(labels), manuscript, null);
         written.seen();
         return written;
       }

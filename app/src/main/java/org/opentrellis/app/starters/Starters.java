@@ -10,8 +10,10 @@ import java.util.Optional;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.messages.MessageLibrary;
+import org.opentrellis.app.messages.Written;
 import org.opentrellis.app.storage.AgainIfTaken;
 import org.opentrellis.core.journey.Catalogue;
+import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.reading.Plan;
 import org.opentrellis.core.sentence.RunSheet;
 import org.springframework.core.io.ClassPathResource;
@@ -28,10 +30,12 @@ class Starters {
   private final Map<String, Plan> plans = new LinkedHashMap<>();
   private final Journeys journeys;
   private final MessageLibrary messages;
+  private final LetterStarters letters;
 
-  Starters(Journeys journeys, MessageLibrary messages) {
+  Starters(Journeys journeys, MessageLibrary messages, LetterStarters letters) {
     this.journeys = journeys;
     this.messages = messages;
+    this.letters = letters;
     NAMES.forEach(name -> plans.put(name, read(name)));
   }
 
@@ -54,6 +58,22 @@ class Starters {
         id, plan.name(), plan.purpose(), RunSheet.of(plan.journey(), catalogue), plan.reasons());
   }
 
+  /** Written out, if there is a letter for it. */
+  private void keep(Message message) {
+    letters
+        .forMessage(message.name())
+        .ifPresentOrElse(
+            letter ->
+                messages.keep(
+                    new Written(
+                        message.id(),
+                        message.name(),
+                        List.of(),
+                        LetterStarters.under(letter, message.name()),
+                        letter.id())),
+            () -> messages.keep(message));
+  }
+
   /**
    * Adds a draft as a starter has it, with those of its messages that are not there yet.
    *
@@ -67,7 +87,7 @@ class Starters {
     Catalogue here = Catalogue.of(messages.all());
     plan.messages().stream()
         .filter(message -> here.message(message.id()).isEmpty())
-        .forEach(messages::keep);
+        .forEach(this::keep);
     String name = journeys.freeName(plan.name());
     return journeys.add(plan.journey().edit().name(name).done(), journeys.usual(), id);
   }
