@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Collectors;
-import org.opentrellis.app.account.Account;
 import org.opentrellis.app.intake.SelfExplaining;
 import org.opentrellis.app.names.NameEdit;
 import org.opentrellis.app.names.NameKind;
@@ -28,7 +27,6 @@ class DemoCrowd {
           new NewSegment("Members without a smoker", "are on list Members and did not buy Smoker"),
           new NewSegment("Lately bought", "bought anything in the last 60 days"));
 
-  private final Account account;
   private final SelfExplaining intake;
   private final Acts acts;
   private final People people;
@@ -38,7 +36,6 @@ class DemoCrowd {
   private final Clock clock;
 
   DemoCrowd(
-      Account account,
       SelfExplaining intake,
       Acts acts,
       People people,
@@ -46,7 +43,6 @@ class DemoCrowd {
       SegmentKeeping segments,
       TransactionTemplate transaction,
       Clock clock) {
-    this.account = account;
     this.intake = intake;
     this.acts = acts;
     this.people = people;
@@ -58,9 +54,6 @@ class DemoCrowd {
 
   /** Brings in what is not there yet: whatever was cut off before goes on. */
   void come(int many, long seed) {
-    if (account.untouched()) {
-      account.set(DemoAccount.account());
-    }
     DemoPeople crowd = new DemoPeople(many, seed, clock.instant(), prices());
     if (people.none()) {
       byte[] table = crowd.table().getBytes(StandardCharsets.UTF_8);

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
 import org.opentrellis.app.TrellisSettings;
+import org.opentrellis.app.account.Account;
 import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.cohorts.Cohorts;
 import org.opentrellis.app.compare.KeptComparisons;
@@ -58,6 +59,7 @@ class DemoLayer implements ApplicationRunner {
           "thirty-days-of-bees");
 
   private final TrellisSettings settings;
+  private final Account account;
   private final RegisteredNames registered;
   private final Naming naming;
   private final DemoCrowd crowd;
@@ -73,6 +75,7 @@ class DemoLayer implements ApplicationRunner {
 
   DemoLayer(
       TrellisSettings settings,
+      Account account,
       RegisteredNames registered,
       Naming naming,
       DemoCrowd crowd,
@@ -86,6 +89,7 @@ class DemoLayer implements ApplicationRunner {
       KeptComparisons comparisons,
       TransactionTemplate transaction) {
     this.settings = settings;
+    this.account = account;
     this.registered = registered;
     this.naming = naming;
     this.crowd = crowd;
@@ -104,6 +108,9 @@ class DemoLayer implements ApplicationRunner {
   @Override
   public void run(ApplicationArguments arguments) {
     if (settings.demo() && journeys.none()) {
+      if (account.untouched()) {
+        account.set(DemoAccount.account());
+      }
       names();
       if (settings.demoPeople() > 0) {
         crowd.come(settings.demoPeople(), SEED);
