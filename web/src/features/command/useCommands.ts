@@ -1,7 +1,7 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/vue-query'
 import { computed, type Ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { queryClient, questions } from '@/api/queries'
+import { questions } from '@/api/queries'
 import { downloadBackup } from '@/features/session/downloadBackup'
 import { useJourneyStore } from '@/features/workbench/journeyStore'
 import { useSelection } from '@/features/workbench/selectionStore'
@@ -35,11 +35,8 @@ export function useCommands(words: Ref<string>) {
     return router.push({ name: 'workbench', params: { id }, query: step ? { step } : {} })
   }
 
-  async function toMessage(id: string) {
-    const uses = await queryClient.fetchQuery(questions.messageUses(id))
-    const here = uses.find((use) => use.journey === open.value?.id) ?? uses[0]
-    if (here) return toJourney(here.journey, here.step)
-    return router.push({ name: 'journeys' })
+  function toMessage(id: string) {
+    return router.push({ name: 'composer', params: { id } })
   }
 
   const actions = computed<Command[]>(() => {
@@ -54,6 +51,11 @@ export function useCommands(words: Ref<string>) {
       action('new', 'New journey', '', () =>
         router.push({ path: '/journeys', query: { new: '1' } }),
       ),
+      action('messages', 'Messages', '', () => router.push('/messages')),
+      action('inbox', 'Inbox of the stand-in mail server', '', () =>
+        router.push('/messages/inbox'),
+      ),
+      action('style', 'House style', '', () => router.push('/messages/house-style')),
       action('people', 'People', '', () => router.push('/people')),
       action('side', 'Side by side', '', () => router.push('/side-by-side')),
       ...(journey

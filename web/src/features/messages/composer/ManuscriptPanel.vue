@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { refDebounced, useLocalStorage } from '@vueuse/core'
-import { computed, nextTick, provide, ref, useTemplateRef } from 'vue'
+import { computed, nextTick, onMounted, provide, ref, useTemplateRef } from 'vue'
 import { questions } from '@/api/queries'
 import type { LineDocument, PartDocument } from '@/api/types'
 import DropMenu, { type MenuChoice } from '@/ui/DropMenu.vue'
 import { fileSize } from '@/ui/figures'
+import LetterExtras from './LetterExtras.vue'
 import LineEditor from './LineEditor.vue'
 import { useManuscript } from './manuscriptStore'
 import { allParts, findPart, freshIds, inserted, replaced } from './parts'
@@ -16,14 +17,12 @@ import { ROWS, useRows } from './useRows'
 import { KINDS, plainWords } from './words'
 
 /** An email as it is written: head, parts, footer, and the line in which the next part is typed. */
-defineProps<{ bytes: number | null }>()
+defineProps<{ bytes: number | null; plain: string }>()
 const store = useManuscript()
 const typed = useTemplateRef<InstanceType<typeof TypedPart>>('typed')
 const starters = useQuery(questions.messageStarters())
 const withReasons = useLocalStorage('open-trellis.message-reasons', true)
-const starter = computed(() =>
-  starters.data.value?.find((one) => one.id === store.sheet?.starter),
-)
+const starter = computed(() => starters.data.value?.find((one) => one.id === store.sheet?.starter))
 const reasons = computed(() => (withReasons.value ? (starter.value?.reasons ?? {}) : {}))
 const rows = useRows(() => void nextTick(() => typed.value?.focus()), reasons)
 provide(ROWS, rows)
@@ -126,6 +125,9 @@ function send(event: Event) {
 
 const length = (one: LineDocument) => plainWords(one).length
 
+/* Who begins a message writes at once. */
+onMounted(() => parts.value.length === 0 && typed.value?.focus())
+
 defineExpose({ choose: rows.choose })
 </script>
 
@@ -145,7 +147,10 @@ defineExpose({ choose: rows.choose })
       <label v-if="starter" class="ml-auto flex items-center gap-1.5 text-note"
         ><input v-model="withReasons" type="checkbox" /> reasons</label
       >
-      <RouterLink class="button button-small" :class="{ 'ml-auto': !starter }" to="/messages/house-style"
+      <RouterLink
+        class="button button-small"
+        :class="{ 'ml-auto': !starter }"
+        to="/messages/house-style"
         >House style</RouterLink
       >
     </div>
@@ -197,6 +202,7 @@ defineExpose({ choose: rows.choose })
           length(store.email.preview)
         }}</span>
       </div>
+      <LetterExtras :plain="plain" />
       <div role="tree" aria-label="Parts">
         <PartRows :parts="parts" :depth="0" :says="says" />
       </div>

@@ -38,8 +38,7 @@ const counted = computed(() => {
   <p v-else-if="part.kind === 'voucher'">
     <b>{{ part.code || 'without a code' }}</b>
     <span class="ml-2 text-ink2"
-      >{{ part.worth
-      }}{{ part.until ? ` until ${day(part.until)}` : '' }}</span
+      >{{ part.worth }}{{ part.until ? ` until ${day(part.until)}` : '' }}</span
     >
   </p>
   <p v-else-if="part.kind === 'space'" class="text-ink2">{{ part.height }} px</p>

@@ -62,7 +62,7 @@ function write(blocks: BlockDocument[]) {
 
 /* Whoever goes by keys sees where they are. */
 watch(
-  [chosen, editing],
+  [chosen, editing, rows.acted],
   async ([now, edited]) => {
     if (!now || edited) return
     await nextTick()

@@ -21,9 +21,8 @@ let observer: ResizeObserver | null = null
 function write() {
   const sheet = frame.value?.contentDocument
   if (!sheet?.body) return
-  const page = new DOMParser().parseFromString(props.html, 'text/html')
-  sheet.head.replaceChildren(...page.head.childNodes)
-  sheet.body.replaceWith(sheet.adoptNode(page.body))
+  /* Read under the frame's own policy, not under that of this page. */
+  sheet.documentElement.innerHTML = props.html
   sheet.body.style.margin = '0'
   sheet.documentElement.style.overflow = 'hidden'
   mark()

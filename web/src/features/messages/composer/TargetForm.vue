@@ -1,14 +1,17 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { questions } from '@/api/queries'
+import { outdated, questions } from '@/api/queries'
 import type { LinkDocument, TargetDocument } from '@/api/types'
+import { useAttempt } from '@/api/useAttempt'
+import { keepFile } from './keepFile'
 
 /** Where a link leads, and what clicks on it are counted as. */
 const props = defineProps<{ link: LinkDocument; named?: string }>()
 const emit = defineEmits<{ change: [link: LinkDocument] }>()
 
 const files = useQuery(questions.files())
+const { failure, attempt } = useAttempt()
 const KINDS: Record<TargetDocument['kind'], string> = {
   web: 'a web address',
   keptFile: 'a file',
@@ -27,9 +30,18 @@ function choose(event: Event) {
   const chosen = (event.target as HTMLSelectElement).value as TargetDocument['kind']
   if (chosen === 'web') lead({ kind: 'web', address: '' })
   else if (chosen === 'keptFile') {
-    const first = files.data.value?.[0]
-    lead(first ? { kind: 'keptFile', file: first.name } : null)
+    const first = files.data.value?.find((one) => one.width === null) ?? files.data.value?.[0]
+    lead({ kind: 'keptFile', file: first?.name ?? 'file.pdf' })
   } else lead({ kind: chosen })
+}
+
+async function bring(file: File | undefined) {
+  if (!file) return
+  await attempt(async () => {
+    const kept = await keepFile(file)
+    await outdated('files')
+    lead({ kind: 'keptFile', file: kept.name })
+  })
 }
 
 /** Typed as people say it, an address gets what belongs before it. */
@@ -69,6 +81,14 @@ function complete(event: Event) {
         {{ file.name }}
       </option>
     </select>
+    <label v-if="kind === 'keptFile'" class="button button-small"
+      >From this machine<input
+        type="file"
+        class="sr-only"
+        aria-label="File from this machine"
+        @change="bring(($event.target as HTMLInputElement).files?.[0])"
+    /></label>
+    <span v-if="failure" class="text-note text-clay" role="alert">{{ failure }}</span>
     <label v-if="counted" class="flex items-center gap-1.5"
       >counted as
       <input

@@ -16,9 +16,10 @@ export function usePartReading() {
     const number = ++newest
     try {
       const view = await answerOf(api.POST('/api/parts/readings', { body: { text, caret, id } }))
-      if (number !== newest) return null
-      last.value = { text, view }
-      trouble.value = null
+      if (number === newest) {
+        last.value = { text, view }
+        trouble.value = null
+      }
       return view
     } catch (failure) {
       if (number === newest) trouble.value = reasonOf(failure)

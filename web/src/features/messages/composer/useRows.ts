@@ -29,6 +29,8 @@ export function useRows(write: () => void, reasons: Readonly<Ref<Record<string, 
   const editing = ref(false)
   /** Whether the chosen row takes the keys; not while something else was typed into. */
   const follows = ref(false)
+  /** Grows with each thing that is done: the chosen row takes the keys again, wherever it is now. */
+  const acted = ref(0)
   const folded = ref(new Set<string>())
   /** A list inside of a part into which the next one is written. */
   const into = ref<{ inside: string; list: number } | null>(null)
@@ -150,7 +152,10 @@ export function useRows(write: () => void, reasons: Readonly<Ref<Record<string, 
 
   function act(what: string, id: string): void {
     ACTS[what]?.(id)
-    void nextTick(() => (follows.value = what !== 'below'))
+    void nextTick(() => {
+      follows.value = what !== 'below'
+      acted.value++
+    })
   }
 
   function keyName(event: KeyboardEvent): string | null {
@@ -180,6 +185,7 @@ export function useRows(write: () => void, reasons: Readonly<Ref<Record<string, 
   return {
     editing,
     follows,
+    acted,
     folded,
     into,
     place,

@@ -70,6 +70,13 @@ function setSubject(event: Event) {
         <button type="button" class="button" :aria-expanded="writing" @click="writing = !writing">
           New
         </button>
+        <RouterLink
+          v-if="message"
+          class="button"
+          title="Its subject, its text, its links"
+          :to="{ name: 'composer', params: { id: message.id } }"
+          >Write it</RouterLink
+        >
       </div>
       <p v-if="others.length" class="note mt-1">
         Sent in {{ others.join(', ') }}, too: what is changed here changes there.

@@ -9,6 +9,7 @@ import org.opentrellis.app.http.FreeName;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.journeys.KeptJourney;
 import org.opentrellis.app.messages.MessageLibrary;
+import org.opentrellis.app.messages.Written;
 import org.opentrellis.app.storage.AgainIfTaken;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.JourneyFile;
@@ -19,6 +20,7 @@ import org.opentrellis.core.journey.JourneyState;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.Segment;
 import org.opentrellis.core.journey.Strand;
+import org.opentrellis.core.message.Manuscript;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.sentence.Markdown;
 import org.opentrellis.core.sentence.RunSheet;
@@ -49,7 +51,11 @@ class Exchange {
   String file(long id) {
     KeptJourney kept = journeys.find(id);
     return Documents.writeFile(
-        JourneyPacker.pack(kept.journey(), catalogues.current(), kept.behaviour()));
+        JourneyPacker.pack(
+            kept.journey(),
+            catalogues.current(),
+            message -> messages.find(message).map(Written::manuscript),
+            kept.behaviour()));
   }
 
   String markdown(long id) {
@@ -68,7 +74,21 @@ class Exchange {
     List<String> adds = new ArrayList<>();
     List<ImportView.Clash> clashes = new ArrayList<>();
     for (Message one : file.messages()) {
-      compare("message", one.id().value(), one.name(), one, here.message(one.id()), adds, clashes);
+      compare(
+          "message",
+          one.id().value(),
+          one.name(),
+          saying(one, Optional.ofNullable(file.manuscripts().get(one.id()))),
+          here.message(one.id())
+              .map(
+                  ours ->
+                      saying(
+                          ours,
+                          file.manuscripts().containsKey(one.id())
+                              ? messages.find(one.id()).map(Written::manuscript)
+                              : Optional.empty())),
+          adds,
+          clashes);
       renamed(one, here).ifPresent(adds::add);
     }
     for (Strand one : file.strands()) {
@@ -111,6 +131,13 @@ class Exchange {
                 .formatted(one.name(), name));
   }
 
+  /** A message with all that it says, to be compared. */
+  private record Saying(Message message, Optional<Manuscript> manuscript) {}
+
+  private static Saying saying(Message message, Optional<Manuscript> manuscript) {
+    return new Saying(message, manuscript);
+  }
+
   private static <T> void compare(
       String what,
       String id,
@@ -137,10 +164,16 @@ class Exchange {
 
   private void keepParts(JourneyFile file, Catalogue here, ImportOrder order) {
     for (Message one : file.messages()) {
+      Optional<Manuscript> written = Optional.ofNullable(file.manuscripts().get(one.id()));
       if (here.message(one.id()).isEmpty()) {
-        messages.keep(one);
+        written.ifPresentOrElse(
+            manuscript ->
+                messages.keep(new Written(one.id(), one.name(), List.of(), manuscript, null)),
+            () -> messages.keep(one));
       } else if (order.overwrite().contains(key("message", one.id().value()))) {
-        messages.replace(one);
+        written.ifPresentOrElse(
+            manuscript -> messages.replace(one.id(), one.name(), manuscript),
+            () -> messages.replace(one));
       }
     }
     keepShared(

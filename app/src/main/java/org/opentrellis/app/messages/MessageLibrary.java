@@ -5,6 +5,7 @@ import java.time.OffsetDateTime;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.FreeName;
 import org.opentrellis.app.http.NameTaken;
@@ -115,6 +116,11 @@ public class MessageLibrary {
     replace(written(find(message.id().value())).take(message));
   }
 
+  /** Puts another name and other words in the place of a message's. */
+  public void replace(MessageId id, String name, Manuscript manuscript) {
+    replace(written(id).named(name).with(manuscript));
+  }
+
   /** The same for one that is written out. */
   public void replace(Written written) {
     revisions.hold();
@@ -161,6 +167,11 @@ public class MessageLibrary {
    */
   public Written written(MessageId id) {
     return written(find(id.value()));
+  }
+
+  /** A message as it is written, if it is there. */
+  public Optional<Written> find(MessageId id) {
+    return mapper.find(id.value()).map(MessageLibrary::written);
   }
 
   /** Some messages as they are written; those that are not there are left out. */

@@ -43,9 +43,7 @@ class PicturesTest {
   void mainViews() {
     take(at("/journeys", "Thirty days of bees"), "journeys");
     take(at("/journeys/1?step=planner-again", "Links in this message"), "workbench");
-    take(at("/journeys/3?step=wants-course", "The first arm that holds wins"), "workbench-nurture");
     take(at("/journeys/6?step=journey", "Add a rule for leaving"), "journey-rules");
-    take(at("/journeys/7?step=how", "Lots decide"), "split-test");
     take(at("/journeys/8?step=spring/lesson", "belongs to a strand"), "strand");
     take(at("/journeys/1/dry-run", "met the goal"), "dry-run");
     Page starters = at("/journeys", "Thirty days of bees");
@@ -56,7 +54,6 @@ class PicturesTest {
     take(starters, "starters");
     take(walked(), "walk");
     take(at("/side-by-side?runs=1,3,4,5", "What stands out"), "side-by-side");
-    take(at("/side-by-side?runs=2,1&by=STEPS", "What stands out"), "versions-side-by-side");
     Page where = at("/journeys/1/dry-run?show=where", "Day 0");
     where.getByLabel("Day since entry").fill("3");
     assertThat(where.locator("[data-crowd]")).hasCount(2);
@@ -130,6 +127,26 @@ class PicturesTest {
                   2015 + random.nextInt(11)));
     }
     return table.toString();
+  }
+
+  @Test
+  void messages() {
+    Page composer = at("/messages/of/your-hive-planner-is-here?part=p3", "nothing to mend");
+    assertThat(
+            composer
+                .frameLocator("iframe[title='The message as they see it']")
+                .getByText("here is the planner"))
+        .isVisible();
+    take(composer, "composer");
+    take(at("/messages/house-style", "Contrast"), "house-style");
+    Page sending = at("/messages/of/choosing-a-kit", "nothing to mend");
+    press(sending, "Send me a test");
+    press(sending, "Send the test");
+    sending.getByText("Read it in the inbox").click();
+    assertThat(
+            sending.frameLocator("iframe[title='The mail']").getByText("three questions settle it"))
+        .isVisible();
+    take(sending, "inbox");
   }
 
   @Test

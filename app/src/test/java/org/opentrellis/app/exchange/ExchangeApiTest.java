@@ -49,7 +49,8 @@ class ExchangeApiTest {
     ObjectNode message = (ObjectNode) file.at("/messages/0");
     String name = message.get("name").asString();
     String id = message.get("id").asString();
-    ((ObjectNode) message.get("content")).put("subject", "Quite another subject");
+    ((ObjectNode) file.at("/manuscripts/" + id + "/subject/words/0"))
+        .put("text", "Quite another subject");
     JsonNode told = bringIn(file, false).body();
     assertThat(told.get("clashes")).hasSize(1);
     String key = told.at("/clashes/0/key").asString();

@@ -37,7 +37,8 @@ public final class Documents {
     JsonNode tree = Json.tree(text);
     try {
       Problems problems = new Problems();
-      JsonNode filled = TypicalValues.fillFile(ThirdVersion.file(SecondVersion.file(tree)));
+      JsonNode filled =
+          TypicalValues.fillFile(FourthVersion.file(ThirdVersion.file(SecondVersion.file(tree))));
       Optional<Object> read = new DocumentReader(problems).read(filled, JourneyFile.class, "");
       problems.throwIfAny();
       JourneyFile file = (JourneyFile) read.orElseThrow();

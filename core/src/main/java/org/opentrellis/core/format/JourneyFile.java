@@ -1,20 +1,25 @@
 package org.opentrellis.core.format;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Message;
+import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.journey.Segment;
 import org.opentrellis.core.journey.Strand;
+import org.opentrellis.core.message.Manuscript;
+import org.opentrellis.core.message.SeenByJourneys;
 import org.opentrellis.core.problem.Refused;
 
 /**
  * A journey with everything it needs to be run elsewhere.
  *
  * @param version of the format; {@value #VERSION}
- * @param messages those that it sends or names
+ * @param messages those that it sends or names, as journeys see them
+ * @param manuscripts of those that are written out; what journeys see of them follows from these
  * @param strands those that it includes
  * @param segments those that it asks about
  * @param behaviour what is assumed of people; empty for typical values
@@ -23,10 +28,11 @@ public record JourneyFile(
     int version,
     Journey journey,
     List<Message> messages,
+    Map<MessageId, Manuscript> manuscripts,
     List<Strand> strands,
     List<Segment> segments,
     Optional<Behaviour> behaviour) {
-  public static final int VERSION = 4;
+  public static final int VERSION = 5;
 
   public JourneyFile {
     if (version != VERSION) {
@@ -34,9 +40,26 @@ public record JourneyFile(
           "this file is of version %d of the format, and only versions 2 to %d can be read"
               .formatted(version, VERSION));
     }
-    messages = List.copyOf(messages);
+    manuscripts = Map.copyOf(manuscripts);
+    messages = seen(messages, manuscripts);
     strands = List.copyOf(strands);
     segments = List.copyOf(segments);
+  }
+
+  private static List<Message> seen(
+      List<Message> messages, Map<MessageId, Manuscript> manuscripts) {
+    for (MessageId id : manuscripts.keySet()) {
+      if (messages.stream().noneMatch(one -> one.id().equals(id))) {
+        throw new Refused("there is a manuscript for \u201c" + id + "\u201d, and no such message");
+      }
+    }
+    return messages.stream()
+        .map(
+            one ->
+                manuscripts.containsKey(one.id())
+                    ? SeenByJourneys.of(one.id(), one.name(), manuscripts.get(one.id()))
+                    : one)
+        .toList();
   }
 
   public Catalogue catalogue() {

@@ -7,15 +7,15 @@ import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Turns documents of the third version of the format into this one's. A leave rule was a condition
- * then, and led into no other journey.
+ * Turns documents of the third version of the format into the fourth's. A leave rule was a
+ * condition then, and led into no other journey.
  */
 final class ThirdVersion {
   private static final int NUMBER = 3;
 
   private ThirdVersion() {}
 
-  /** A journey file of either version in this version. */
+  /** A journey file of the third version in the fourth. */
   static JsonNode file(JsonNode given) {
     if (!given.path("version").isInt() || given.get("version").intValue() != NUMBER) {
       return given;
@@ -26,7 +26,7 @@ final class ThirdVersion {
           field.getKey(),
           field.getKey().equals("journey") ? journey(field.getValue()) : field.getValue());
     }
-    file.put("version", JourneyFile.VERSION);
+    file.put("version", NUMBER + 1);
     return file;
   }
 

@@ -16,12 +16,7 @@ final class LinkLeadsNowhere implements MessageCheck {
   public List<MessageFinding> look(Proofreading proof) {
     List<MessageFinding> findings = new ArrayList<>();
     for (FoundLink link : LinksIn.of(proof.manuscript())) {
-      boolean itself =
-          link.name().equals(Optional.of(LinksIn.PRODUCT))
-              || link.name().equals(Optional.of(LinksIn.NEWS));
-      if (!itself) {
-        wrong(link, proof).ifPresent(findings::add);
-      }
+      wrong(link, proof).ifPresent(findings::add);
     }
     return findings;
   }

@@ -102,6 +102,7 @@ class DocumentsTest {
             JourneyFile.VERSION,
             journey,
             all.messages(),
+            RandomJourneys.manuscripts(seed),
             all.strands(),
             all.segments(),
             seed % 3 == 0 ? Optional.empty() : Optional.of(RandomJourneys.behaviour(seed)));
@@ -133,7 +134,7 @@ class DocumentsTest {
         "\"kind\": \"sendEmail\"|\"kind\": \"sing\"|bad-kind|/journey/body/0/kind|11|16",
         "\"kind\": \"sendEmail\", ||missing-value|/journey/body/0/kind|11|7",
         "\"DAYS\"|\"FORTNIGHTS\"|bad-value|/journey/body/1/rule/amount/unit|12|90",
-        "\"version\": 4|\"version\": 5|bad-value||1|1",
+        "\"version\": 4|\"version\": 6|bad-value||1|1",
         "\"arms\": [{|\"arms\": [7, {|bad-value|/journey/body/2/arms/0|14|17",
       })
   void refusesWithCodePlaceLineAndColumn(

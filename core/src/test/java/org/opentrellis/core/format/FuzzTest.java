@@ -69,6 +69,7 @@ class FuzzTest {
             JourneyFile.VERSION,
             RandomJourneys.journey(seed, 6),
             all.messages(),
+            RandomJourneys.manuscripts(seed),
             all.strands(),
             all.segments(),
             seed % 4 == 0 ? Optional.of(RandomJourneys.behaviour(seed)) : Optional.empty()));

@@ -2,6 +2,7 @@ package org.opentrellis.core.format;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Optional;
 import java.util.stream.LongStream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -20,7 +21,11 @@ class JourneyPackerTest {
   void aFileSaysTheSameElsewhere(long seed) {
     Journey journey = RandomJourneys.journey(seed, 20);
     JourneyFile file =
-        JourneyPacker.pack(journey, RandomJourneys.CATALOGUE, RandomJourneys.behaviour(seed));
+        JourneyPacker.pack(
+            journey,
+            RandomJourneys.CATALOGUE,
+            id -> Optional.empty(),
+            RandomJourneys.behaviour(seed));
     assertThat(RunSheet.of(journey, file.catalogue()))
         .isEqualTo(RunSheet.of(journey, RandomJourneys.CATALOGUE));
     assertThat(RandomJourneys.CATALOGUE.messages()).containsAll(file.messages());

@@ -62,6 +62,7 @@ class SchemaTest {
               JourneyFile.VERSION,
               RandomJourneys.journey(seed, 20),
               all.messages(),
+              RandomJourneys.manuscripts(seed),
               all.strands(),
               all.segments(),
               Optional.of(RandomJourneys.behaviour(seed)));

@@ -31,6 +31,7 @@ import org.opentrellis.core.journey.Attribute;
 import org.opentrellis.core.journey.AttributeName;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.CategoryName;
+import org.opentrellis.core.journey.Channel;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.EmailRef;
 import org.opentrellis.core.journey.EventName;
@@ -70,6 +71,9 @@ import org.opentrellis.core.journey.TagName;
 import org.opentrellis.core.journey.Trigger;
 import org.opentrellis.core.journey.Variant;
 import org.opentrellis.core.journey.WaitRule;
+import org.opentrellis.core.message.LinksIn;
+import org.opentrellis.core.message.Manuscript;
+import org.opentrellis.core.message.SeenByJourneys;
 
 /** Random journeys that use the whole language, and people for them. The seed says which. */
 public final class RandomJourneys {
@@ -607,5 +611,17 @@ public final class RandomJourneys {
 
   private <T> T pick(List<T> from) {
     return from.get(random.nextInt(from.size()));
+  }
+
+  /** For one of the catalogue's emails, a manuscript with all the links that are asked about. */
+  public static Map<MessageId, Manuscript> manuscripts(long seed) {
+    List<Message> emails =
+        CATALOGUE.messages().stream().filter(one -> one.channel() == Channel.EMAIL).toList();
+    Message one = emails.get((int) (seed % emails.size()));
+    Manuscript letter = RandomLetters.email(seed);
+    List<LinkName> links = new ArrayList<>(LinksIn.names(letter));
+    one.links().stream().filter(link -> !links.contains(link)).forEach(links::add);
+    Message asked = new Message(one.id(), one.name(), one.content(), links, one.voucher());
+    return Map.of(one.id(), SeenByJourneys.take(letter, asked));
   }
 }
