@@ -203,7 +203,7 @@ defineExpose({ choose: rows.choose })
         }}</span>
       </div>
       <LetterExtras :plain="plain" />
-      <div role="tree" aria-label="Parts">
+      <div role="group" aria-label="Parts">
         <PartRows :parts="parts" :depth="0" :says="says" />
       </div>
       <p v-if="parts.length === 0" class="px-3 py-6 text-center text-ink2">

@@ -74,10 +74,11 @@ watch(
 </script>
 
 <template>
-  <div role="none">
+  <div>
     <div
       ref="row"
-      role="treeitem"
+      role="group"
+      aria-roledescription="part"
       class="group relative grid grid-cols-[92px_1fr_auto] items-start gap-x-2 border-b border-line2 py-2 pr-2 outline-offset-[-2px]"
       :class="[
         chosen ? 'bg-marigold-soft shadow-[inset_3px_0_0_var(--color-marigold)]' : 'hover:bg-sunk',
@@ -87,10 +88,8 @@ watch(
       :style="{ paddingLeft: `${12 + depth * 18}px` }"
       :data-part="part.id"
       :tabindex="chosen ? 0 : -1"
-      :aria-selected="chosen"
-      :aria-level="depth + 1"
-      :aria-expanded="holds ? !folded : undefined"
-      :aria-label="`${name}${sentence ? `: ${sentence}` : ''}`"
+      :aria-current="chosen"
+      :aria-label="`${name}${folded ? ', folded' : ''}${sentence ? `: ${sentence}` : ''}`"
       :draggable="!editing"
       @click="rows.choose(part.id)"
       @dblclick="rows.edit(part.id)"
@@ -128,7 +127,7 @@ watch(
         >⋮</DropMenu
       >
     </div>
-    <div v-if="holds && !folded" role="group">
+    <div v-if="holds && !folded">
       <template v-if="part.kind === 'columns'">
         <template v-for="(column, n) in part.columns" :key="n">
           <div class="inner-head" :style="{ paddingLeft: `${30 + depth * 18}px` }">

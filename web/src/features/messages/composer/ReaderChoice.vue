@@ -3,6 +3,7 @@ import {
   Combobox,
   ComboboxButton,
   ComboboxInput,
+  ComboboxLabel,
   ComboboxOption,
   ComboboxOptions,
 } from '@headlessui/vue'
@@ -27,6 +28,8 @@ const found = computed(
       address: one.address,
     })) ?? [],
 )
+/* One object each: a new one for each drawing would be another option each time. */
+const NOBODY: Reader = { kind: 'nobody' }
 const MADE: Reader = {
   kind: 'made',
   person: { firstName: 'Mira', lastName: 'Tolland', fields: {}, holding: [] },
@@ -40,10 +43,10 @@ const called = computed(() => {
 
 <template>
   <Combobox v-model="reader" as="div" class="relative">
+    <ComboboxLabel class="sr-only">As whom</ComboboxLabel>
     <div class="flex">
       <ComboboxInput
         class="field w-48! rounded-r-none!"
-        aria-label="As whom"
         :display-value="() => called"
         autocomplete="off"
         @change="typed = $event.target.value"
@@ -56,7 +59,7 @@ const called = computed(() => {
     <ComboboxOptions
       class="absolute left-0 z-20 mt-1 max-h-80 w-72 overflow-y-auto rounded-lg border border-line bg-panel py-1"
     >
-      <ComboboxOption v-slot="{ active }" :value="{ kind: 'nobody' }" as="template">
+      <ComboboxOption v-slot="{ active }" :value="NOBODY" as="template">
         <li class="cursor-pointer px-3 py-1" :class="{ 'bg-marigold-soft': active }">
           a reader without anything
           <span class="note block">no name, no fields, none of the passages</span>

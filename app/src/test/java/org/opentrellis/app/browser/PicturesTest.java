@@ -138,7 +138,7 @@ class PicturesTest {
                 .getByText("here is the planner"))
         .isVisible();
     take(composer, "composer");
-    take(at("/messages/house-style", "Contrast"), "house-style");
+    take(at("/messages/house-style", "Text on paper"), "house-style");
     Page sending = at("/messages/of/choosing-a-kit", "nothing to mend");
     press(sending, "Send me a test");
     press(sending, "Send the test");
