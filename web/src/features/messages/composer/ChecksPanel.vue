@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
-import { computed } from 'vue'
+import { computed, toRaw } from 'vue'
 import { reasonOf } from '@/api/client'
 import { questions } from '@/api/queries'
 import type { ManuscriptDocument } from '@/api/types'
@@ -23,6 +23,11 @@ const findings = useQuery(
 )
 const all = computed(() => findings.data.value ?? [])
 const errors = computed(() => all.value.filter((one) => one.severity === 'ERROR').length)
+
+/** What was found in an earlier state of the message would mend that, and lose what came after. */
+const outdated = computed(
+  () => findings.isPlaceholderData.value || toRaw(asked.value) !== toRaw(store.draft?.manuscript),
+)
 
 function mend(fix: { label: string; manuscript: ManuscriptDocument }) {
   store.edit(fix.label.toLowerCase(), (one) => ({ ...one, manuscript: fix.manuscript }))
@@ -60,7 +65,13 @@ function mend(fix: { label: string; manuscript: ManuscriptDocument }) {
           >
             Show
           </button>
-          <button v-if="one.fix" type="button" class="button button-small" @click="mend(one.fix)">
+          <button
+            v-if="one.fix"
+            type="button"
+            class="button button-small"
+            :disabled="outdated"
+            @click="mend(one.fix)"
+          >
             {{ one.fix.label }}
           </button>
         </li>
