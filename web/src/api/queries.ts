@@ -192,6 +192,13 @@ export const questions = {
       ...FOR_A_MINUTE,
     }),
 
+  /** How a message did in the newest run of each journey that sends it. */
+  messageResults: (id: string) =>
+    queryOptions({
+      queryKey: ['runs', 'message', id],
+      queryFn: () => answerOf(api.GET('/api/messages/{id}/results', { params: { path: { id } } })),
+    }),
+
   messageStarters: () =>
     queryOptions({
       queryKey: ['message-starters'],

@@ -2,12 +2,14 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
+import { useRoute } from 'vue-router'
 import { questions } from '@/api/queries'
 import ChoiceBar from '@/ui/ChoiceBar.vue'
 import { fileSize } from '@/ui/figures'
 import MoreButton from '@/ui/MoreButton.vue'
 import { useTabTitle } from '@/ui/useTabTitle'
 import ProofSheet from './composer/ProofSheet.vue'
+import JourneyTestForm from './JourneyTestForm.vue'
 
 /** The mailboxes of the stand-in mail server: every mail as it came. */
 const address = ref('')
@@ -19,6 +21,10 @@ const chosen = computed(() => picked.value ?? lines.value[0]?.id ?? null)
 const mail = useQuery(
   computed(() => ({ ...questions.inboxMail(chosen.value ?? 0), enabled: chosen.value !== null })),
 )
+/** Whoever comes from a journey tests that. */
+const route = useRoute()
+const asksFor = computed(() => Number(route.query['journey']) || null)
+const testing = ref(asksFor.value !== null)
 type Look = 'seen' | 'phone' | 'plain' | 'headers'
 const look = ref<Look>('seen')
 const LOOKS = [
@@ -47,8 +53,10 @@ useTabTitle(() => 'Inbox')
         aria-label="Whose mailbox"
         placeholder="whose mailbox: a whole address"
       />
+      <button type="button" class="button" @click="testing = !testing">Test a journey</button>
       <RouterLink class="button" :to="{ name: 'messages' }">Messages</RouterLink>
     </header>
+    <JourneyTestForm v-if="testing" :begun="asksFor" @close="testing = false" />
     <div class="grid min-h-0 flex-1 grid-cols-[minmax(300px,30%)_1fr] gap-3">
       <div class="panel min-h-0 overflow-y-auto" tabindex="0" aria-label="Mails">
         <button

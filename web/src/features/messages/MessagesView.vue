@@ -7,6 +7,7 @@ import { outdated, questions } from '@/api/queries'
 import type { ManuscriptDocument } from '@/api/types'
 import { useForm } from '@/api/useForm'
 import { useTabTitle } from '@/ui/useTabTitle'
+import BringInHtml from './BringInHtml.vue'
 import { plainWords } from './composer/words'
 
 /** The library of emails and texts, with what uses them. */
@@ -19,6 +20,7 @@ const shown = ref<'all' | 'nowhere' | 'open' | 'away'>('all')
 const name = ref('')
 const channel = ref<'email' | 'text'>('email')
 const adding = ref(false)
+const bringing = ref(false)
 const { wrong, failure, busy, send } = useForm()
 
 const all = computed(() =>
@@ -92,10 +94,14 @@ useTabTitle(() => 'Messages')
       </select>
       <RouterLink class="button ml-auto" :to="{ name: 'inbox' }">Inbox</RouterLink>
       <RouterLink class="button" :to="{ name: 'house-style' }">House style</RouterLink>
+      <button type="button" class="button" @click="bringing = !bringing">
+        Bring in an HTML mail
+      </button>
       <button type="button" class="button button-main" @click="adding = !adding">
         New message
       </button>
     </header>
+    <BringInHtml v-if="bringing" @close="bringing = false" />
     <form v-if="adding" class="panel flex items-center gap-3 px-3 py-2" @submit.prevent="add">
       <input
         v-model="name"

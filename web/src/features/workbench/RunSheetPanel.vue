@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { storeToRefs } from 'pinia'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import { useRouter } from 'vue-router'
 import { placeAbove } from './edits'
 import { useJourneyStore } from './journeyStore'
 import GatherQuestion from './GatherQuestion.vue'
@@ -24,6 +25,7 @@ import { useWriting } from './useWriting'
 /** The journey as a list of sentences: read, gone through by keys, typed into, arranged. */
 const emit = defineEmits<{ help: [] }>()
 const store = useJourneyStore()
+const router = useRouter()
 const selection = useSelection()
 const { view, journey } = storeToRefs(store)
 const { selected, chosen } = storeToRefs(selection)
@@ -152,6 +154,7 @@ const menu = computed(() =>
     arrange: arrangeable.value,
     paste: clipboard.value.length > 0,
     reasons: why.has.value ? why.shown.value : null,
+    test: !store.ofStrand,
   }),
 )
 
@@ -169,6 +172,7 @@ const CHOICES: Record<string, () => unknown> = {
   unfold: () => sheet.foldAll(false),
   reasons: why.toggle,
   help: () => emit('help'),
+  test: () => router.push({ name: 'inbox', query: { journey: view.value?.id } }),
 }
 </script>
 

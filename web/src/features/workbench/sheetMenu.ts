@@ -7,6 +7,8 @@ export function sheetMenu(can: {
   paste: boolean
   /** Whether the reasons of a starter are shown; null if there are none. */
   reasons: boolean | null
+  /** Whether its messages can be sent as a test. */
+  test: boolean
 }): MenuChoice[][] {
   const disabled = !can.arrange
   return [
@@ -33,5 +35,6 @@ export function sheetMenu(can: {
         : [{ id: 'reasons', name: can.reasons ? 'Hide the reasons' : 'Show the reasons' }]),
       { id: 'help', name: 'Show all keys', keys: '?' },
     ],
+    ...(can.test ? [[{ id: 'test', name: 'Send me its messages as a test' }]] : []),
   ]
 }

@@ -9,6 +9,7 @@ import Trouble from '@/ui/Trouble.vue'
 import { useTabTitle } from '@/ui/useTabTitle'
 import ChecksPanel from './ChecksPanel.vue'
 import ComposerHead from './ComposerHead.vue'
+import HowItDoes from './HowItDoes.vue'
 import LostRace from './LostRace.vue'
 import ManuscriptPanel from './ManuscriptPanel.vue'
 import { useManuscript } from './manuscriptStore'
@@ -127,7 +128,10 @@ useTabTitle(() => store.draft?.name)
             @choose="(part) => manuscript?.choose(part)"
             @again="again"
           />
-          <ChecksPanel class="max-h-52" @choose="(part) => manuscript?.choose(part)" />
+          <div class="grid max-h-52 min-h-0 grid-cols-[1fr_minmax(220px,34%)] gap-3">
+            <ChecksPanel @choose="(part) => manuscript?.choose(part)" />
+            <HowItDoes :id="id" />
+          </div>
         </div>
       </div>
     </template>

@@ -34,7 +34,7 @@ import org.opentrellis.core.problem.Refused;
  * (tables, styles) is left; what does something by itself is left out and told.
  */
 public final class HtmlMailReader {
-  private static final int LONGEST = 2_000_000;
+  private static final int LONGEST = 900_000;
   private static final int MOST_ELEMENTS = 20_000;
   private static final int MOST_PARTS = 200;
   private static final int LONGEST_TEXT = 5_000;
@@ -119,9 +119,10 @@ public final class HtmlMailReader {
       boolean whole = enter(node);
       Node next = !whole && node.childNodeSize() > 0 ? node.childNode(0) : null;
       while (next == null && node != body) {
-        if (node instanceof Element element && isBlock(element)) {
+        if (!whole && node instanceof Element element && isBlock(element)) {
           endParagraph(element);
         }
+        whole = false;
         next = node.nextSibling();
         if (next == null) {
           node = node.parent();

@@ -79,7 +79,7 @@ public class MessageLibrary {
 
   /** Adds a message that is written out, under an id made from its name, which may get a number. */
   @AgainIfTaken
-  public MessageSheet begin(String name, Manuscript manuscript, String starter) {
+  public MessageSheet begin(String name, Manuscript manuscript, @Nullable String starter) {
     revisions.hold();
     MessageId id = new MessageId(freeId(name));
     keep(new Written(id, name, List.of(), manuscript, starter));

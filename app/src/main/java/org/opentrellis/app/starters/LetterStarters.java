@@ -11,8 +11,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.opentrellis.core.journey.Catalogue;
-import org.opentrellis.core.message.Manuscript;
-import org.opentrellis.core.message.OneLine;
 import org.opentrellis.core.reading.KnownNames;
 import org.opentrellis.core.reading.ManuscriptReader;
 import org.opentrellis.core.reading.PartReader;
@@ -68,12 +66,5 @@ class LetterStarters {
   /** What a message of a starter journey begins with. */
   Optional<LetterStarter> forMessage(String name) {
     return all.stream().filter(one -> one.messages().contains(name)).findFirst();
-  }
-
-  /** The email under the subject of its own, where several messages begin with one. */
-  static Manuscript.Email under(LetterStarter starter, String name) {
-    return starter.messages().size() > 1
-        ? starter.email().withSubject(OneLine.of(name))
-        : starter.email();
   }
 }

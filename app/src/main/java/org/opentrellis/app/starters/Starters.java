@@ -14,6 +14,8 @@ import org.opentrellis.app.messages.Written;
 import org.opentrellis.app.storage.AgainIfTaken;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Message;
+import org.opentrellis.core.message.Manuscript;
+import org.opentrellis.core.message.OneLine;
 import org.opentrellis.core.reading.Plan;
 import org.opentrellis.core.sentence.RunSheet;
 import org.springframework.core.io.ClassPathResource;
@@ -25,7 +27,14 @@ import org.springframework.transaction.annotation.Transactional;
 class Starters {
   private static final List<String> NAMES =
       List.of(
-          "welcome", "nurture", "cart", "date-based", "re-engagement", "cross-sell", "challenge");
+          "welcome",
+          "welcome-six",
+          "nurture",
+          "cart",
+          "date-based",
+          "re-engagement",
+          "cross-sell",
+          "challenge");
 
   private final Map<String, Plan> plans = new LinkedHashMap<>();
   private final Journeys journeys;
@@ -59,7 +68,7 @@ class Starters {
   }
 
   /** Written out, if there is a letter for it. */
-  private void keep(Message message) {
+  private void keep(Message message, Plan plan) {
     letters
         .forMessage(message.name())
         .ifPresentOrElse(
@@ -69,9 +78,17 @@ class Starters {
                         message.id(),
                         message.name(),
                         List.of(),
-                        LetterStarters.under(letter, message.name()),
+                        subjectOfItsOwn(letter, message, plan),
                         letter.id())),
             () -> messages.keep(message));
+  }
+
+  /** Where several messages of a journey begin with one letter, each is called by its own name. */
+  private static Manuscript.Email subjectOfItsOwn(
+      LetterStarter letter, Message message, Plan plan) {
+    long alike =
+        plan.messages().stream().filter(one -> letter.messages().contains(one.name())).count();
+    return alike > 1 ? letter.email().withSubject(OneLine.of(message.name())) : letter.email();
   }
 
   /**
@@ -87,7 +104,7 @@ class Starters {
     Catalogue here = Catalogue.of(messages.all());
     plan.messages().stream()
         .filter(message -> here.message(message.id()).isEmpty())
-        .forEach(this::keep);
+        .forEach(message -> keep(message, plan));
     String name = journeys.freeName(plan.name());
     return journeys.add(plan.journey().edit().name(name).done(), journeys.usual(), id);
   }

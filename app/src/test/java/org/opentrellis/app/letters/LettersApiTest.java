@@ -230,14 +230,14 @@ class LettersApiTest {
 
   @Test
   void theDemosMessagesHaveNothingToMend() {
-    for (JsonNode message : APP.get("/api/messages").body()) {
-      String id = message.get("id").asString();
+    // Others of this class begin messages that no journey sends.
+    for (JsonNode use : APP.get("/api/messages/uses").body()) {
+      String id = use.get("message").asString();
       if (!id.equals("quiet-what-changed")) {
         Answer found =
             APP.post(
                 "/api/messages/" + id + "/findings",
                 "{\"manuscript\": %s}".formatted(manuscript(id)));
-        // Others of this class begin messages under the same subjects.
         assertThat(found.body().valueStream().map(one -> one.get("code").asString()))
             .as(id)
             .allMatch("same-subject"::equals);
@@ -278,5 +278,43 @@ class LettersApiTest {
     assertThat(wrong.body().at("/unclear/why").asString())
         .startsWith("Here stands the name of a file");
     assertThat(wrong.body().at("/unclear/from").asInt()).isEqualTo(19);
+  }
+
+  @Test
+  void anHtmlMailBecomesAMessageAndWhatIsNotKeptIsTold() {
+    String html =
+        JSON.writeValueAsString(
+            "<title>Spring</title><h1>Spring</h1><p>Hello <a href='https://ambercomb.example'>bees</a></p>"
+                + "<script>x()</script><a class='button' href='https://ambercomb.example/kits'>Kits</a>");
+    String order = "{\"name\": \"Brought in\", \"html\": %s, \"keep\": %s}";
+    JsonNode told = APP.post("/api/message-imports", order.formatted(html, "false")).body();
+    assertThat(told.get("message").isNull()).isTrue();
+    assertThat(told.get("told").toString()).contains("script");
+    JsonNode kept = APP.post("/api/message-imports", order.formatted(html, "true")).body();
+    JsonNode sheet = APP.get("/api/messages/" + kept.get("message").asString()).body();
+    assertThat(sheet.get("links").toString()).isEqualTo("[\"bees\",\"Kits\"]");
+    Answer refused = APP.post("/api/message-imports", order.formatted("\"<form></form>\"", "true"));
+    assertThat(refused.status()).isEqualTo(400);
+    assertThat(refused.body().at("/problems/0/place").asString()).isEqualTo("/html");
+  }
+
+  @Test
+  void allMessagesOfAJourneyComeInTheirOrder() {
+    Answer sent =
+        APP.post("/api/journeys/1/tests", "{\"person\": null, \"made\": null, \"to\": null}");
+    assertThat(sent.status()).isEqualTo(200);
+    assertThat(sent.body().get("mails").valueStream().map(one -> one.get("message").asString()))
+        .startsWith("your-hive-planner-is-here")
+        .hasSizeGreaterThanOrEqualTo(5);
+    assertThat(sent.body().get("skipped")).isEmpty();
+  }
+
+  @Test
+  void howAMessageDidIsToldByTheNewestRuns() {
+    JsonNode results = APP.get("/api/messages/your-hive-planner-is-here/results").body();
+    assertThat(results.valueStream().map(one -> one.get("journeyName").asString()).distinct())
+        .containsExactlyInAnyOrder("First frames", "First frames, one try");
+    assertThat(results.at("/0/opened/value").asDouble()).isBetween(0.1, 0.9);
+    assertThat(APP.get("/api/messages/nothing-sends-it/results").body()).isEmpty();
   }
 }

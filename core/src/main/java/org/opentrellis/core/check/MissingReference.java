@@ -8,8 +8,10 @@ import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.JourneyName;
 import org.opentrellis.core.journey.LinkName;
 import org.opentrellis.core.journey.Message;
+import org.opentrellis.core.journey.NameExchange;
 import org.opentrellis.core.journey.SegmentName;
 import org.opentrellis.core.journey.Step;
+import org.opentrellis.core.journey.StepEdits;
 import org.opentrellis.core.journey.StepId;
 import org.opentrellis.core.journey.Trigger;
 
@@ -71,16 +73,33 @@ final class MissingReference implements Check {
           .forEach(
               name ->
                   findings.add(at(step, "There is no segment \u201c%s\u201d.".formatted(name))));
-      links(condition, context)
-          .forEach(
-              link ->
-                  findings.add(
-                      at(
-                          step,
-                          "No link of that email is called \u201c%s\u201d, so nobody clicks it."
-                              .formatted(link))));
+      links(condition, context).forEach(asked -> findings.add(noLink(step, asked, context)));
     }
     return findings;
+  }
+
+  private static Finding noLink(Step step, Condition.Clicked asked, CheckContext context) {
+    LinkName link = asked.link().orElseThrow();
+    Finding finding =
+        at(
+            step,
+            "No link of that email is called \u201c%s\u201d, so nobody clicks it.".formatted(link));
+    Optional<LinkName> other = otherLink(asked.step().orElseThrow(), context);
+    return other.isPresent() && context.own(step)
+        ? Findings.fixedBy(
+            finding,
+            "Ask about \u201c%s\u201d instead".formatted(other.get()),
+            StepEdits.change(context.journey(), step.id(), new NameExchange(link, other.get())::in))
+        : finding;
+  }
+
+  /** A link that the email has. */
+  private static Optional<LinkName> otherLink(StepId send, CheckContext context) {
+    return context.expanded().sends().stream()
+        .filter(one -> one.id().equals(send))
+        .flatMap(one -> context.catalogue().message(one.message()).stream())
+        .flatMap(message -> message.links().stream())
+        .findFirst();
   }
 
   private static Finding at(Step step, String sentence) {
@@ -104,14 +123,13 @@ final class MissingReference implements Check {
         .distinct();
   }
 
-  private static Stream<LinkName> links(Condition condition, CheckContext context) {
+  private static Stream<Condition.Clicked> links(Condition condition, CheckContext context) {
     return condition
         .all()
         .filter(Condition.Clicked.class::isInstance)
         .map(Condition.Clicked.class::cast)
         .filter(clicked -> clicked.link().isPresent() && clicked.step().isPresent())
-        .filter(clicked -> !sentWithLink(clicked.step().get(), clicked.link().get(), context))
-        .map(clicked -> clicked.link().get());
+        .filter(clicked -> !sentWithLink(clicked.step().get(), clicked.link().get(), context));
   }
 
   private static boolean sentWithLink(StepId send, LinkName link, CheckContext context) {

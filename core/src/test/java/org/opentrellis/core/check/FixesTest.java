@@ -32,9 +32,12 @@ import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.Keenness;
 import org.opentrellis.core.behaviour.TypicalBehaviour;
 import org.opentrellis.core.calendar.TimeUnit;
+import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.Goal;
 import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.LinkName;
+import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.journey.Purpose;
 import org.opentrellis.core.journey.ReEntry;
 import org.opentrellis.core.journey.SplitArm;
@@ -44,6 +47,7 @@ import org.opentrellis.core.journey.Variant;
 import org.opentrellis.core.problem.Severity;
 import org.opentrellis.core.sentence.DifferenceLine;
 import org.opentrellis.core.sentence.JourneyDifference;
+import org.opentrellis.core.testing.Steps;
 
 /**
  * Every button that mends a finding does what its words say and no more: the finding is gone, no
@@ -56,6 +60,10 @@ class FixesTest {
     return Checks.run(
         new CheckContext(
             journey, MESSAGES, TypicalBehaviour.in(BERLIN), List.of(), Set.of(), TODAY));
+  }
+
+  private static Condition clicked(String link) {
+    return new Condition.Clicked(Steps.of("l"), Optional.of(new LinkName(link)), Optional.empty());
   }
 
   static Stream<Arguments> mends() {
@@ -113,6 +121,18 @@ class FixesTest {
             List.of(
                 "Starts when someone is 30 days before \u201crenewal\u201d, at 09:00, every year, once per person -> "
                     + "Starts when someone is 30 days before \u201crenewal\u201d, at 09:00, every year, again after 300 days")),
+        Arguments.of(
+            "missing-reference",
+            journey(
+                Step.SendEmail.of(id("l"), new MessageId("linked")),
+                pause("w", 2, TimeUnit.DAYS),
+                branch("b", clicked("Z"), null, List.of(finish("f")), List.of())),
+            "Ask about \u201cA\u201d instead",
+            List.of(
+                "Branch on clicked \u201cZ\u201d in \u201cLinked\u201d -> "
+                    + "Branch on clicked \u201cA\u201d in \u201cLinked\u201d",
+                "A: clicked \u201cZ\u201d in \u201cLinked\u201d -> "
+                    + "A: clicked \u201cA\u201d in \u201cLinked\u201d")),
         Arguments.of(
             "steps-behind-finish",
             journey(send("a"), finish("f"), send("b")),
