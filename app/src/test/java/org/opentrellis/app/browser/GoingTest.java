@@ -49,7 +49,8 @@ class GoingTest {
     goTo(page, "step today", "Send Today");
     assertThat(page).hasURL(Pattern.compile("/journeys/5\\?step="));
     goTo(page, "message jar on us", "A jar on us");
-    assertThat(page).hasURL(Pattern.compile("/journeys/1\\?step="));
+    assertThat(page).hasURL(Pattern.compile("/messages/of/a-jar-on-us"));
+    assertThat(page.getByLabel("Manuscript")).isVisible();
     goTo(page, "run membership", "Dry run");
     assertThat(page).hasURL(Pattern.compile("/journeys/5/dry-run\\?run="));
     goTo(page, "strand spring", "Spring work");
