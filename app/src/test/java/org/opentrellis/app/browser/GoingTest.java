@@ -51,7 +51,7 @@ class GoingTest {
     goTo(page, "message jar on us", "A jar on us");
     assertThat(page).hasURL(Pattern.compile("/messages/of/a-jar-on-us"));
     assertThat(page.getByLabel("Manuscript")).isVisible();
-    goTo(page, "run membership", "Dry run");
+    goTo(page, "run 5 membership", "Dry run 5");
     assertThat(page).hasURL(Pattern.compile("/journeys/5/dry-run\\?run="));
     goTo(page, "strand spring", "Spring work");
     assertThat(page.getByText("1 journey goes through it:")).isVisible();
