@@ -38,14 +38,14 @@ async function take(given: File | undefined) {
 
 <template>
   <div
-    class="flex items-center gap-3 rounded-md border border-dashed border-line p-2"
+    class="flex flex-wrap items-center gap-x-3 gap-y-2 rounded-md border border-dashed border-line p-2"
     :class="{ 'border-marigold! bg-marigold-soft': over }"
     @dragover.prevent="over = true"
     @dragleave="over = false"
     @drop.prevent="take($event.dataTransfer?.files[0])"
   >
-    <img v-if="shown" :src="shown.address" alt="" class="h-12 max-w-28 rounded-sm object-cover" />
-    <div class="min-w-0 flex-1">
+    <img v-if="shown" :src="shown.address" alt="" class="h-12 max-w-40 rounded-sm object-contain" />
+    <div class="min-w-50 flex-1">
       <select
         class="field"
         aria-label="Picture"

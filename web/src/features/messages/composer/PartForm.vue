@@ -89,6 +89,7 @@ function said(other: PartDocument) {
         >width
         <input
           type="range"
+          class="accent-vine"
           min="10"
           max="100"
           step="5"

@@ -160,10 +160,14 @@ useTabTitle(() => 'House style')
           </Labelled>
           <Labelled id="size" name="Size of the text">
             <span class="flex items-center gap-2"
-              ><input id="size" v-model.number="given.size" type="range" min="13" max="22" /><span
-                class="figure"
-                >{{ given.size }} px</span
-              ></span
+              ><input
+                id="size"
+                v-model.number="given.size"
+                type="range"
+                class="accent-vine"
+                min="13"
+                max="22"
+              /><span class="figure">{{ given.size }} px</span></span
             >
           </Labelled>
           <Labelled id="width" name="Width of the letter">
@@ -172,6 +176,7 @@ useTabTitle(() => 'House style')
                 id="width"
                 v-model.number="given.width"
                 type="range"
+                class="accent-vine"
                 min="420"
                 max="720"
                 step="10"
@@ -183,7 +188,7 @@ useTabTitle(() => 'House style')
           <span class="label">Logo</span>
           <FileField :file="given.logo" @change="(file) => (given!.logo = file)" />
           <label class="mt-2 flex items-center gap-2"
-            ><span class="text-ink2">its words</span>
+            ><span class="whitespace-nowrap text-ink2">its words</span>
             <input v-model="given.logoWords" class="field" maxlength="200"
           /></label>
           <button

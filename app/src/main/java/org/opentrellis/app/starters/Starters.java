@@ -28,7 +28,7 @@ class Starters {
   private static final List<String> NAMES =
       List.of(
           "welcome",
-          "welcome-six",
+          "welcome-series",
           "nurture",
           "cart",
           "date-based",
