@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { useEventListener } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { answerOf, api, placesOf, reasonOf, Refused } from '@/api/client'
 import { outdated, queryClient, questions } from '@/api/queries'
-import type { AccountAsGiven, AccountSeen } from '@/api/types'
+import type { AccountSeen } from '@/api/types'
+import { useDraft } from '@/editing/useDraft'
 import Labelled from '@/ui/Labelled.vue'
 import Trouble from '@/ui/Trouble.vue'
 import { useTabTitle } from '@/ui/useTabTitle'
@@ -14,22 +14,11 @@ import SenderRows from './SenderRows.vue'
 const { data: seen, error } = useQuery(questions.account())
 const { data: choices, error: noChoices } = useQuery(questions.accountChoices())
 
-const given = ref<AccountAsGiven | null>(null)
+const { given, changed, take } = useDraft(computed(() => seen.value?.account))
 const wrong = ref<Record<string, string>>({})
 const failure = ref<string | null>(null)
 const theirs = ref<AccountSeen | null>(null)
 const busy = ref(false)
-
-watch(seen, (now) => now && !changed.value && take(now), { immediate: true })
-function take(now: AccountSeen) {
-  given.value = structuredClone(JSON.parse(JSON.stringify(now.account)))
-}
-const changed = computed(
-  () => !!given.value && JSON.stringify(given.value) !== JSON.stringify(seen.value?.account),
-)
-useEventListener('beforeunload', (event: BeforeUnloadEvent) => {
-  if (changed.value) event.preventDefault()
-})
 
 const language = computed(() =>
   choices.value?.languages.find((one) => one.tag === given.value?.language),
@@ -53,7 +42,7 @@ async function save() {
     const saved = await answerOf(api.PUT('/api/account', { body: given.value! }))
     theirs.value = null
     queryClient.setQueryData(questions.account().queryKey, saved)
-    take(saved)
+    take(saved.account)
     await outdated('limits')
   } catch (reason) {
     const current = reason instanceof Refused ? reason.problem?.current : null
@@ -72,7 +61,7 @@ async function save() {
 
 function takeTheirs() {
   queryClient.setQueryData(questions.account().queryKey, theirs.value!)
-  take(theirs.value!)
+  take(theirs.value!.account)
   theirs.value = null
 }
 
@@ -92,7 +81,7 @@ useTabTitle(() => 'Account')
           type="button"
           class="button"
           :disabled="busy"
-          @click="take(seen)"
+          @click="take(seen.account)"
         >
           Undo
         </button>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { refDebounced, useEventListener } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { refDebounced } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import { answerOf, api, reasonOf, Refused } from '@/api/client'
 import { outdated, queryClient, questions } from '@/api/queries'
 import type { HouseStyleDocument, HouseStyleView } from '@/api/types'
 import { useForm } from '@/api/useForm'
+import { useDraft } from '@/editing/useDraft'
 import Labelled from '@/ui/Labelled.vue'
 import { useTabTitle } from '@/ui/useTabTitle'
 import FileField from '../composer/FileField.vue'
@@ -13,22 +14,14 @@ import StyleSample from './StyleSample.vue'
 
 /** How all messages and pages look; the contrast is told while colours are chosen. */
 const { data: seen, error } = useQuery(questions.houseStyle())
-const given = ref<HouseStyleDocument | null>(null)
-const version = ref(0)
+const {
+  given: draft,
+  changed,
+  take,
+} = useDraft(computed(() => seen.value && { style: seen.value.style, version: seen.value.version }))
+const given = computed(() => draft.value?.style ?? null)
 const theirs = ref(false)
 const { wrong, failure, busy, send } = useForm()
-
-function take(now: HouseStyleView) {
-  given.value = JSON.parse(JSON.stringify(now.style)) as HouseStyleDocument
-  version.value = now.version
-}
-const changed = computed(
-  () => !!given.value && JSON.stringify(given.value) !== JSON.stringify(seen.value?.style),
-)
-watch(seen, (now) => now && !changed.value && take(now), { immediate: true })
-useEventListener('beforeunload', (event: BeforeUnloadEvent) => {
-  if (changed.value) event.preventDefault()
-})
 
 const asked = refDebounced(
   computed(() => (given.value ? JSON.stringify(given.value) : null)),
@@ -64,17 +57,15 @@ async function save() {
   theirs.value = false
   await send(async () => {
     try {
-      const saved = await answerOf(
-        api.PUT('/api/house-style', { body: { style: given.value!, version: version.value } }),
-      )
+      const saved = await answerOf(api.PUT('/api/house-style', { body: draft.value! }))
       queryClient.setQueryData(questions.houseStyle().queryKey, saved)
-      take(saved)
+      take({ style: saved.style, version: saved.version })
       await outdated('message')
     } catch (reason) {
       const lost = reason instanceof Refused && reason.problem.code === 'save-lost'
       if (!lost) throw reason
       const current = reason.problem.current as unknown as HouseStyleView
-      version.value = current.version
+      draft.value!.version = current.version
       theirs.value = true
     }
   })
@@ -95,7 +86,7 @@ useTabTitle(() => 'House style')
         type="button"
         class="button"
         :disabled="busy"
-        @click="take(seen)"
+        @click="take({ style: seen.style, version: seen.version })"
       >
         Undo
       </button>
