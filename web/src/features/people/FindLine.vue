@@ -2,11 +2,11 @@
 import { computed, nextTick, onMounted, ref, shallowRef, useId, useTemplateRef, watch } from 'vue'
 import { answerOf, api } from '@/api/client'
 import { outdated } from '@/api/queries'
-import type { Completion, ConditionDocument } from '@/api/types'
+import type { ConditionDocument } from '@/api/types'
 import { useAttempt } from '@/api/useAttempt'
 import { count, percent } from '@/ui/figures'
+import { useWaysBelow } from '@/ui/useTypedLine'
 import WaysToGoOn from '@/ui/WaysToGoOn.vue'
-import { offered, taken, useActive, type Way } from '@/ui/waysToGoOn'
 import ChooseWho from './ChooseWho.vue'
 import { useWho } from './useWho'
 
@@ -19,20 +19,11 @@ const sentence = defineModel<string>({ required: true })
 
 const list = useId()
 const hint = useId()
-const field = useTemplateRef<HTMLInputElement>('field')
-const text = ref(sentence.value)
-const caret = ref(text.value.length)
-const focused = ref(false)
-const closed = ref(false)
-const { last, trouble, read, readSoon } = useWho()
+const line = useWho(sentence.value)
+const { text, caret, view, completions, trouble, read, readSoon } = line
 
-const view = computed(() => (last.value?.text === text.value ? last.value.view : null))
 const meant = computed(() => view.value?.meant ?? null)
 const unclear = computed(() => view.value?.unclear ?? null)
-const completions = computed<Completion[]>(() => {
-  const found = view.value?.completions ?? []
-  return found.filter((one) => text.value.slice(one.from, caret.value) !== one.text).slice(0, 8)
-})
 /** A sentence that only stops too early is not wrong yet. */
 const unfinished = computed(() => {
   const problem = unclear.value
@@ -42,51 +33,23 @@ const unfinished = computed(() => {
   return problem.from >= end || (caret.value >= end && begun)
 })
 const wrong = computed(() => (unclear.value && !unfinished.value ? unclear.value : null))
-const ways = computed<Way[]>(() =>
-  wrong.value?.offers.length ? offered(wrong.value.offers, 'correction') : completions.value,
-)
-const { active, move } = useActive(ways)
-const open = computed(
-  () => focused.value && !closed.value && text.value !== '' && ways.value.length > 0,
-)
+const { field, focused, closed, ways, active, move, open, onCaret, take, chosen, onTab } =
+  useWaysBelow(line, wrong)
 
-onMounted(() => read(text.value, caret.value))
+onMounted(read)
 watch(meant, (now) => now && (sentence.value = text.value))
 
 function onInput() {
   text.value = field.value!.value
   closed.value = false
   onCaret()
-  void readSoon(text.value, caret.value)
-}
-
-function onCaret() {
-  caret.value = field.value?.selectionStart ?? text.value.length
-}
-
-async function take(way: Way) {
-  const after = taken(way, text.value, caret.value)
-  text.value = after.text
-  await nextTick()
-  field.value?.focus()
-  field.value?.setSelectionRange(after.caret, after.caret)
-  onCaret()
-  await read(text.value, caret.value)
+  void readSoon()
 }
 
 function onEnter() {
-  const way = open.value ? ways.value[active.value] : undefined
+  const way = chosen()
   if (way) void take(way)
   else closed.value = true
-}
-
-/** Takes the first way to go on, also if what was typed has not been read yet. */
-async function onTab(event: KeyboardEvent) {
-  if (event.shiftKey || text.value === '' || (view.value && !open.value)) return
-  event.preventDefault()
-  if (!view.value) await read(text.value, caret.value)
-  const first = open.value ? ways.value[Math.max(0, active.value)] : undefined
-  if (first) void take(first)
 }
 
 /** Whether who is meant is chosen part by part; the last sentence that was understood stays there. */
@@ -98,7 +61,7 @@ async function said(sentence: string) {
   text.value = sentence
   caret.value = sentence.length
   closed.value = true
-  await read(sentence, sentence.length)
+  await read()
 }
 
 /** Under which name those who are found are kept; null as long as nobody asks for it. */

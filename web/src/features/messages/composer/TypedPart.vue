@@ -1,9 +1,12 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, useId, useTemplateRef } from 'vue'
+import { computed, ref, useId } from 'vue'
+import { answerOf, api } from '@/api/client'
 import type { PartDocument } from '@/api/types'
+import { useReadWhileTyped, useWaysBelow } from '@/ui/useTypedLine'
 import WaysToGoOn from '@/ui/WaysToGoOn.vue'
-import { offered, taken, useActive, type Way } from '@/ui/waysToGoOn'
-import { usePartReading } from './usePartReading'
+
+/** Keeps typing light. */
+const PAUSE_MILLIS = 80
 
 /**
  * A line into which a part is typed, with completion and the exact place of what is not understood.
@@ -19,70 +22,38 @@ const props = defineProps<{
 const emit = defineEmits<{ made: [part: PartDocument]; leave: [] }>()
 
 const list = useId()
-const field = useTemplateRef<HTMLTextAreaElement>('field')
-const text = ref(props.begun ?? '')
-const caret = ref(text.value.length)
-const focused = ref(false)
-const closed = ref(false)
-const tried = ref(false)
-const { last, trouble, read, readSoon } = usePartReading()
+const line = useReadWhileTyped(
+  props.begun ?? '',
+  (text, caret) =>
+    answerOf(api.POST('/api/parts/readings', { body: { text, caret, id: props.id } })),
+  PAUSE_MILLIS,
+)
+const { text, view, trouble, read, readSoon } = line
 
-const view = computed(() => (last.value?.text === text.value ? last.value.view : null))
-const unclear = computed(() => view.value?.unclear ?? null)
-const wrong = computed(() => (unclear.value && tried.value ? unclear.value : null))
-const ways = computed<Way[]>(() =>
-  wrong.value?.offers.length
-    ? offered(wrong.value.offers, 'correction')
-    : (view.value?.completions ?? [])
-        .filter((one) => text.value.slice(one.from, caret.value) !== one.text)
-        .slice(0, 8),
-)
-const { active, move } = useActive(ways)
-const open = computed(
-  () => focused.value && !closed.value && text.value.trim() !== '' && ways.value.length > 0,
-)
+const tried = ref(false)
+const wrong = computed(() => (tried.value ? (view.value?.unclear ?? null) : null))
+const { field, focused, closed, ways, active, move, open, onCaret, take, chosen, onTab } =
+  useWaysBelow(line, wrong)
 
 function onInput() {
   text.value = field.value!.value
   closed.value = false
   tried.value = false
   onCaret()
-  if (text.value.trim()) void readSoon(text.value, caret.value, props.id)
-}
-
-function onCaret() {
-  caret.value = field.value?.selectionStart ?? text.value.length
-}
-
-async function take(way: Way) {
-  const after = taken(way, text.value, caret.value)
-  text.value = after.text
-  await nextTick()
-  field.value?.focus()
-  field.value?.setSelectionRange(after.caret, after.caret)
-  onCaret()
-  await read(text.value, caret.value, props.id)
+  if (text.value.trim()) void readSoon()
 }
 
 async function onEnter() {
-  const way = open.value && active.value >= 0 ? ways.value[active.value] : undefined
+  const way = chosen()
   if (way) return take(way)
   if (!text.value.trim()) return
-  const found = view.value ?? (await read(text.value, caret.value, props.id))
+  const found = view.value ?? (await read())
   tried.value = true
-  closed.value = true
+  closed.value = !found?.unclear?.offers.length
   if (!found?.made) return
   emit('made', found.made.part as PartDocument)
   if (props.begun === undefined) text.value = ''
   tried.value = false
-}
-
-async function onTab(event: KeyboardEvent) {
-  if (event.shiftKey || text.value.trim() === '' || (view.value && !open.value)) return
-  event.preventDefault()
-  if (!view.value) await read(text.value, caret.value, props.id)
-  const first = ways.value[Math.max(0, active.value)]
-  if (first) void take(first)
 }
 
 defineExpose({ focus: () => field.value?.focus() })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, useId, watch } from 'vue'
+import { computed, onMounted, useId, watch } from 'vue'
 import { answerOf, api } from '@/api/client'
 import { outdated } from '@/api/queries'
 import type { SegmentLine } from '@/api/types'
@@ -15,16 +15,17 @@ const props = defineProps<{ segment: SegmentLine }>()
 const emit = defineEmits<{ gone: []; cancel: [] }>()
 
 const id = useId()
-const says = ref(props.segment.says)
-const { last, trouble, read, readSoon } = useWho()
+const { text: says, caret, view, trouble, read, readSoon } = useWho(props.segment.says)
 const { failure, busy, attempt } = useAttempt()
 
-const view = computed(() => (last.value?.text === says.value ? last.value.view : null))
 const changed = computed(() => says.value !== props.segment.says)
 const path = computed(() => ({ params: { path: { name: props.segment.name } } }))
 
-onMounted(() => read(says.value, says.value.length))
-watch(says, (text) => void readSoon(text, text.length))
+onMounted(read)
+watch(says, (text) => {
+  caret.value = text.length
+  void readSoon()
+})
 
 async function told() {
   await Promise.all([outdated('people'), outdated('library'), outdated('journeys')])
