@@ -3,7 +3,7 @@ import { UserRound } from '@lucide/vue'
 import { EditorContent, useEditor } from '@tiptap/vue-3'
 import { ref, watch } from 'vue'
 import type { LineDocument, MergeField } from '@/api/types'
-import { lineParts } from './editorParts'
+import { addField, changeField, chosenFieldOf, lineParts } from './editorParts'
 import FieldForm from './FieldForm.vue'
 import { contentOf, wordsOf } from './prose'
 
@@ -46,15 +46,7 @@ const editor = useEditor({
     shown = JSON.stringify(line)
     emit('change', line)
   },
-  onTransaction: ({ editor: now }) => {
-    const { selection } = now.state
-    const node =
-      'node' in selection
-        ? (selection.node as { type: { name: string }; attrs: Record<string, unknown> })
-        : null
-    chosenField.value =
-      node?.type.name === 'mergeField' ? (node.attrs['field'] as MergeField) : null
-  },
+  onTransaction: ({ editor: now }) => (chosenField.value = chosenFieldOf(now)),
   onFocus: () => (focused.value = true),
 })
 
@@ -67,17 +59,6 @@ watch(
     editor.value?.commands.setContent(contents(line), { emitUpdate: false })
   },
 )
-
-function addField() {
-  const field: MergeField = { source: { kind: 'firstName' }, fallback: '', format: 'USUAL' }
-  const at = editor.value!.state.selection.from
-  editor
-    .value!.chain()
-    .focus()
-    .insertContent({ type: 'mergeField', attrs: { field } })
-    .setNodeSelection(at)
-    .run()
-}
 
 function onFocusOut(event: FocusEvent) {
   const inside = (event.currentTarget as HTMLElement).contains(event.relatedTarget as Node | null)
@@ -99,7 +80,7 @@ function onFocusOut(event: FocusEvent) {
         class="tool"
         title="Something of each person’s own"
         :aria-label="`Field in ${label}`"
-        @click="addField"
+        @click="addField(editor!)"
       >
         <UserRound class="size-3.5" />
       </button>
@@ -108,7 +89,7 @@ function onFocusOut(event: FocusEvent) {
       v-if="focused && chosenField"
       class="py-1.5"
       :field="chosenField"
-      @change="(field) => editor!.chain().updateAttributes('mergeField', { field }).run()"
+      @change="(field) => changeField(editor!, field)"
     />
   </div>
 </template>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { Bold, Heading, Italic, Link, List, ListOrdered, UserRound } from '@lucide/vue'
 import { EditorContent, useEditor } from '@tiptap/vue-3'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, watch, type Component } from 'vue'
 import type { BlockDocument, LinkDocument, MergeField } from '@/api/types'
-import { pasted, proseParts } from './editorParts'
+import { addField, changeField, chosenFieldOf, pasted, proseParts } from './editorParts'
 import FieldForm from './FieldForm.vue'
 import { blocksOf, documentOf } from './prose'
 import TargetForm from './TargetForm.vue'
@@ -47,26 +47,13 @@ const editor = useEditor({
     shown = JSON.stringify(blocks)
     emit('change', blocks)
   },
-  onSelectionUpdate: ({ editor: now }) => look(now),
-  onTransaction: ({ editor: now }) => look(now),
-})
-
-type Now = NonNullable<typeof editor.value>
-
-function look(
-  now:
-    Now | { state: Now['state']; getAttributes: Now['getAttributes']; isActive: Now['isActive'] },
-) {
-  const { selection } = now.state
-  const node =
-    'node' in selection
-      ? (selection.node as { type: { name: string }; attrs: Record<string, unknown> })
+  onTransaction: ({ editor: now }) => {
+    chosenField.value = chosenFieldOf(now)
+    chosenLink.value = now.isActive('link')
+      ? (now.getAttributes('link')['link'] as LinkDocument)
       : null
-  chosenField.value = node?.type.name === 'mergeField' ? (node.attrs['field'] as MergeField) : null
-  chosenLink.value = now.isActive('link')
-    ? (now.getAttributes('link')['link'] as LinkDocument)
-    : null
-}
+  },
+})
 
 watch(
   () => props.blocks,
@@ -101,19 +88,61 @@ function toggleLink() {
       .run()
 }
 
-function addField() {
-  const field: MergeField = { source: { kind: 'firstName' }, fallback: '', format: 'USUAL' }
-  const at = editor.value!.state.selection.from
-  run().insertContent({ type: 'mergeField', attrs: { field } }).setNodeSelection(at).run()
-}
-
-function changeField(field: MergeField) {
-  editor.value!.chain().updateAttributes('mergeField', { field }).run()
-}
-
 function changeLink(link: LinkDocument) {
   editor.value!.chain().extendMarkRange('link').setMark('link', { link }).run()
 }
+
+interface Tool {
+  name: string
+  /** What more is said of it than its name. */
+  title?: string
+  icon: Component
+  on?: boolean
+  level?: number
+  act: () => void
+}
+
+const tools = computed<Tool[]>(() => {
+  const is = (what: string) => editor.value!.isActive(what)
+  return [
+    {
+      name: 'Bold',
+      title: 'Bold (Ctrl B)',
+      icon: Bold,
+      on: is('bold'),
+      act: () => run().toggleBold().run(),
+    },
+    {
+      name: 'Italic',
+      title: 'Italic (Ctrl I)',
+      icon: Italic,
+      on: is('italic'),
+      act: () => run().toggleItalic().run(),
+    },
+    {
+      name: 'Heading',
+      title: heading.value ? `Heading ${heading.value}; once more for the next size` : undefined,
+      icon: Heading,
+      on: heading.value > 0,
+      level: heading.value,
+      act: nextHeading,
+    },
+    { name: 'List', icon: List, on: is('bulletList'), act: () => run().toggleBulletList().run() },
+    {
+      name: 'Numbered list',
+      icon: ListOrdered,
+      on: is('orderedList'),
+      act: () => run().toggleOrderedList().run(),
+    },
+    { name: 'Link', title: 'Link (Ctrl K)', icon: Link, on: is('link'), act: toggleLink },
+    {
+      name: 'Field',
+      title: 'Something of each person’s own',
+      icon: UserRound,
+      act: () => addField(editor.value!),
+    },
+  ]
+})
 
 defineExpose({ focus: () => editor.value?.commands.focus() })
 </script>
@@ -128,75 +157,20 @@ defineExpose({ focus: () => editor.value?.commands.focus() })
       aria-label="Text"
     >
       <button
+        v-for="tool in tools"
+        :key="tool.name"
         type="button"
         class="tool"
-        :aria-pressed="editor.isActive('bold')"
-        title="Bold (Ctrl B)"
-        aria-label="Bold"
-        @click="run().toggleBold().run()"
+        :aria-pressed="tool.on"
+        :title="tool.title ?? tool.name"
+        :aria-label="tool.name"
+        @click="tool.act"
       >
-        <Bold class="size-3.5" />
-      </button>
-      <button
-        type="button"
-        class="tool"
-        :aria-pressed="editor.isActive('italic')"
-        title="Italic (Ctrl I)"
-        aria-label="Italic"
-        @click="run().toggleItalic().run()"
-      >
-        <Italic class="size-3.5" />
-      </button>
-      <button
-        type="button"
-        class="tool"
-        :aria-pressed="heading > 0"
-        :title="heading ? `Heading ${heading}; once more for the next size` : 'Heading'"
-        aria-label="Heading"
-        @click="nextHeading"
-      >
-        <Heading class="size-3.5" /><span v-if="heading" class="figure text-micro">{{
-          heading
-        }}</span>
-      </button>
-      <button
-        type="button"
-        class="tool"
-        :aria-pressed="editor.isActive('bulletList')"
-        title="List"
-        aria-label="List"
-        @click="run().toggleBulletList().run()"
-      >
-        <List class="size-3.5" />
-      </button>
-      <button
-        type="button"
-        class="tool"
-        :aria-pressed="editor.isActive('orderedList')"
-        title="Numbered list"
-        aria-label="Numbered list"
-        @click="run().toggleOrderedList().run()"
-      >
-        <ListOrdered class="size-3.5" />
-      </button>
-      <button
-        type="button"
-        class="tool"
-        :aria-pressed="!!chosenLink"
-        title="Link (Ctrl K)"
-        aria-label="Link"
-        @click="toggleLink"
-      >
-        <Link class="size-3.5" />
-      </button>
-      <button
-        type="button"
-        class="tool"
-        title="Something of each person’s own"
-        aria-label="Field"
-        @click="addField"
-      >
-        <UserRound class="size-3.5" />
+        <component :is="tool.icon" class="size-3.5" /><span
+          v-if="tool.level"
+          class="figure text-micro"
+          >{{ tool.level }}</span
+        >
       </button>
       <span class="note ml-auto pr-1"><kbd>Esc</kbd> done</span>
     </div>
@@ -204,7 +178,7 @@ defineExpose({ focus: () => editor.value?.commands.focus() })
       v-if="chosenField"
       class="border-t border-line2 px-2 py-1.5"
       :field="chosenField"
-      @change="changeField"
+      @change="(field) => changeField(editor!, field)"
     />
     <TargetForm
       v-else-if="chosenLink"

@@ -1,7 +1,8 @@
-import { Mark, mergeAttributes, Node } from '@tiptap/core'
+import { type Editor, Mark, mergeAttributes, Node } from '@tiptap/core'
+import { NodeSelection } from '@tiptap/pm/state'
 import StarterKit from '@tiptap/starter-kit'
 import { VueNodeViewRenderer } from '@tiptap/vue-3'
-import type { LinkDocument } from '@/api/types'
+import type { LinkDocument, MergeField } from '@/api/types'
 import FieldChip from './FieldChip.vue'
 
 /** What is each person's own: a chip that moves as one letter does. */
@@ -101,6 +102,28 @@ export const lineParts = [
   Node.create({ name: 'doc', topNode: true, content: 'paragraph' }),
   MergeFieldNode,
 ]
+
+/** The field that is chosen, if one is. */
+export function chosenFieldOf({ state: { selection } }: Pick<Editor, 'state'>): MergeField | null {
+  const node = selection instanceof NodeSelection ? selection.node : null
+  return node?.type.name === 'mergeField' ? (node.attrs['field'] as MergeField) : null
+}
+
+/** Puts a field where the caret is, and chooses it. */
+export function addField(editor: Editor): void {
+  const field: MergeField = { source: { kind: 'firstName' }, fallback: '', format: 'USUAL' }
+  const at = editor.state.selection.from
+  editor
+    .chain()
+    .focus()
+    .insertContent({ type: 'mergeField', attrs: { field } })
+    .setNodeSelection(at)
+    .run()
+}
+
+export function changeField(editor: Editor, field: MergeField): void {
+  editor.chain().updateAttributes('mergeField', { field }).run()
+}
 
 /**
  * What is left of a page or a document of an office program: headings, paragraphs, lists and links.
