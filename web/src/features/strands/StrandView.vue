@@ -11,7 +11,7 @@ import RunSheetPanel from '@/features/workbench/RunSheetPanel.vue'
 import { useSelection } from '@/features/workbench/selectionStore'
 import StepPanel from '@/features/workbench/StepPanel.vue'
 import TrellisPanel from '@/features/workbench/TrellisPanel.vue'
-import UndoButtons from '@/features/workbench/UndoButtons.vue'
+import UndoButtons from '@/editing/UndoButtons.vue'
 import { useStrand } from './useStrand'
 
 /** A strand, edited like a journey; and what saving it changes, which is seen before. */
@@ -60,7 +60,7 @@ useTabTitle(() => journey.value?.name)
         <span class="note ml-auto" role="status">{{
           changes.length ? 'Not saved yet; kept in this tab' : `Saved · v${kept?.version}`
         }}</span>
-        <UndoButtons />
+        <UndoButtons :edits="store" />
         <button type="button" class="button" :disabled="!changes.length" @click="discard">
           Discard the changes
         </button>

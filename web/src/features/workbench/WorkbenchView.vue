@@ -5,6 +5,7 @@ import { computed, ref, watch } from 'vue'
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router'
 import type { Share } from '@/api/types'
 import { count, margin } from '@/ui/figures'
+import UndoButtons from '@/editing/UndoButtons.vue'
 import { useTabTitle } from '@/ui/useTabTitle'
 import Trouble from '@/ui/Trouble.vue'
 import { useJourneyStore } from './journeyStore'
@@ -16,7 +17,6 @@ import SaveNote from './SaveNote.vue'
 import StateBar from './StateBar.vue'
 import StepPanel from './StepPanel.vue'
 import TrellisPanel from './TrellisPanel.vue'
-import UndoButtons from './UndoButtons.vue'
 import { useEstimate } from './useEstimate'
 
 const props = defineProps<{ id: number }>()
@@ -80,7 +80,7 @@ useTabTitle(() => journey.value?.name)
         <h1 class="text-page">{{ journey.name }}</h1>
         <span class="chip">{{ journey.purpose.toLowerCase().replace('_', '-') }}</span>
         <SaveNote class="ml-auto" />
-        <UndoButtons />
+        <UndoButtons :edits="store" />
         <RouterLink class="button" :to="{ name: 'walk', params: { id } }"
           >Walk one person</RouterLink
         >

@@ -1,12 +1,11 @@
 <script setup lang="ts">
-import { Redo2, Undo2 } from '@lucide/vue'
 import { useQuery } from '@tanstack/vue-query'
-import { useEventListener } from '@vueuse/core'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { answerOf, api } from '@/api/client'
 import { outdated, questions } from '@/api/queries'
 import { useAttempt } from '@/api/useAttempt'
+import UndoButtons from '@/editing/UndoButtons.vue'
 import DropMenu, { type MenuChoice } from '@/ui/DropMenu.vue'
 import { clock } from '@/ui/figures'
 import { useManuscript } from './manuscriptStore'
@@ -58,18 +57,6 @@ async function act(what: string) {
     }
   })
 }
-
-useEventListener('keydown', (event: KeyboardEvent) => {
-  if (!(event.ctrlKey || event.metaKey) || event.altKey) return
-  const key = event.key.toLowerCase()
-  const plain =
-    event.target instanceof HTMLTextAreaElement || event.target instanceof HTMLInputElement
-  if (plain) return
-  if (key === 'z' && !event.shiftKey) store.undo()
-  else if (key === 'y' || (key === 'z' && event.shiftKey)) store.redo()
-  else return
-  event.preventDefault()
-})
 </script>
 
 <template>
@@ -98,26 +85,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     >
     <b v-else class="text-clay">Not saved</b>
   </span>
-  <button
-    type="button"
-    class="button"
-    :disabled="!store.canUndo"
-    :title="`Undo ${store.undoName} (Ctrl Z)`"
-    aria-label="Undo"
-    @click="store.undo"
-  >
-    <Undo2 class="size-4" />
-  </button>
-  <button
-    type="button"
-    class="button"
-    :disabled="!store.canRedo"
-    :title="`Redo ${store.redoName} (Ctrl Shift Z)`"
-    aria-label="Redo"
-    @click="store.redo"
-  >
-    <Redo2 class="size-4" />
-  </button>
+  <UndoButtons :edits="store" />
   <button
     type="button"
     class="button"

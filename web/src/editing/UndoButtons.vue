@@ -1,10 +1,18 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
 import { Redo2, Undo2 } from '@lucide/vue'
-import { useJourneyStore } from './journeyStore'
 
-/** Undo and redo, by buttons and keys. */
-const store = useJourneyStore()
+/** Undo and redo of what is open, by buttons and keys. */
+const { edits } = defineProps<{
+  edits: {
+    canUndo: boolean
+    canRedo: boolean
+    undoName: string | null
+    redoName: string | null
+    undo: () => void
+    redo: () => void
+  }
+}>()
 
 useEventListener('keydown', (event: KeyboardEvent) => {
   if (!(event.ctrlKey || event.metaKey) || event.altKey) return
@@ -13,8 +21,8 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     event.target instanceof HTMLTextAreaElement ||
     (event.target instanceof HTMLInputElement && event.target.type !== 'checkbox')
   if (typing) return
-  if (key === 'z' && !event.shiftKey) store.undo()
-  else if (key === 'y' || (key === 'z' && event.shiftKey)) store.redo()
+  if (key === 'z' && !event.shiftKey) edits.undo()
+  else if (key === 'y' || (key === 'z' && event.shiftKey)) edits.redo()
   else return
   event.preventDefault()
 })
@@ -24,20 +32,20 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   <button
     type="button"
     class="button"
-    :disabled="!store.canUndo"
-    :title="`Undo ${store.undoName} (Ctrl Z)`"
+    :disabled="!edits.canUndo"
+    :title="`Undo ${edits.undoName} (Ctrl Z)`"
     aria-label="Undo"
-    @click="store.undo"
+    @click="edits.undo"
   >
     <Undo2 class="size-4" />
   </button>
   <button
     type="button"
     class="button"
-    :disabled="!store.canRedo"
-    :title="`Redo ${store.redoName} (Ctrl Shift Z)`"
+    :disabled="!edits.canRedo"
+    :title="`Redo ${edits.redoName} (Ctrl Shift Z)`"
     aria-label="Redo"
-    @click="store.redo"
+    @click="edits.redo"
   >
     <Redo2 class="size-4" />
   </button>
