@@ -28,7 +28,10 @@ const all = computed(() => results.data.value ?? [])
           :to="{ name: 'dry-run', params: { id: one.journeyId }, query: { run: one.run } }"
           >{{ one.journeyName }}, dry run {{ one.run }}</RouterLink
         >
-        <span class="note"> · {{ count(one.people) }} people · an estimate</span>
+        <span class="note">
+          <template v-if="one.which"> · {{ one.which }}</template> · {{ count(one.people) }} people
+          · an estimate</span
+        >
         <dl class="grid grid-cols-[54px_1fr_auto] items-center gap-x-2">
           <template
             v-for="[name, share] in [

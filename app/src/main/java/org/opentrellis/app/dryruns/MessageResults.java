@@ -5,12 +5,15 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.journeys.SendersOf;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.journey.Step;
+import org.opentrellis.core.journey.StepId;
 import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.measure.StepMeasures;
+import org.opentrellis.core.sentence.Library;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
@@ -37,23 +40,28 @@ class MessageResults {
   private Stream<MessageResult> of(MessageId message, DryRunSummary summary) {
     KeptRun run = runs.find(summary.id());
     Journey journey = Strands.expand(run.parts().get(summary.number()).journey(), run.catalogue());
-    Set<String> steps =
+    Set<StepId> steps =
         journey.sends().stream()
             .filter(send -> sends(send, message))
-            .map(send -> send.id().value())
+            .map(Step.Send::id)
             .collect(Collectors.toSet());
+    Library told = new Library(journey, run.catalogue());
     return run.report().journeys().get(summary.number()).measures().steps().stream()
-        .filter(step -> steps.contains(step.id()) && step.email() != null)
-        .map(step -> result(summary, step));
+        .filter(step -> steps.contains(new StepId(step.id())) && step.email() != null)
+        .map(
+            step ->
+                result(summary, step, steps.size() > 1 ? told.email(new StepId(step.id())) : null));
   }
 
-  private static MessageResult result(DryRunSummary summary, StepMeasures step) {
+  private static MessageResult result(
+      DryRunSummary summary, StepMeasures step, @Nullable String which) {
     var email = Objects.requireNonNull(step.email());
     return new MessageResult(
         summary.id(),
         summary.journeyId(),
         summary.journeyName(),
         step.id(),
+        which,
         summary.people(),
         summary.madeAt().toEpochSecond(),
         email.delivered(),
