@@ -6,6 +6,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.Iterator;
 import java.util.Locale;
+import java.util.Optional;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
@@ -51,14 +52,14 @@ public final class FileIntake {
     return picture(name, kind, content);
   }
 
-  private static java.util.Optional<FileKind> calendar(String name, byte[] content) {
+  private static Optional<FileKind> calendar(String name, byte[] content) {
     boolean says =
         new String(
                 content, 0, Math.min(content.length, 40), java.nio.charset.StandardCharsets.UTF_8)
             .startsWith("BEGIN:VCALENDAR");
     return says && name.toLowerCase(Locale.ROOT).endsWith(".ics")
-        ? java.util.Optional.of(FileKind.CALENDAR)
-        : java.util.Optional.empty();
+        ? Optional.of(FileKind.CALENDAR)
+        : Optional.empty();
   }
 
   private static String unknown(String type) {

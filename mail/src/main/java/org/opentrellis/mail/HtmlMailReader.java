@@ -15,6 +15,7 @@ import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.jsoup.nodes.Node;
 import org.jsoup.nodes.TextNode;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.journey.Characters;
 import org.opentrellis.core.journey.FileName;
 import org.opentrellis.core.journey.PartId;
@@ -189,7 +190,7 @@ public final class HtmlMailReader {
     }
   }
 
-  private void endParagraph(@org.jspecify.annotations.Nullable Element ending) {
+  private void endParagraph(@Nullable Element ending) {
     while (!words.isEmpty() && isEmpty(words.getLast())) {
       words.removeLast();
     }

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.opentrellis.core.journey.FileName;
 import org.opentrellis.core.journey.PartId;
 import org.opentrellis.core.message.HouseStyle;
 import org.opentrellis.core.message.Letterhead;
@@ -97,7 +96,8 @@ final class LetterMjml {
         .ifPresent(
             file -> {
               beginSection("paper");
-              picture(file, style.logoWords(), Optional.empty(), 34, false);
+              picture(
+                  "", new Piece.PictureOf(file, false), style.logoWords(), 34, Optional.empty());
               endSection();
             });
   }
@@ -146,7 +146,12 @@ final class LetterMjml {
               .file()
               .ifPresent(
                   file ->
-                      pictureOf(part, file, picture.words(), picture.link(), picture.percent()));
+                      picture(
+                          marked(part, ""),
+                          new Piece.PictureOf(file, false),
+                          picture.words(),
+                          picture.percent(),
+                          picture.link()));
       case Part.Button button -> button(button);
       case Part.Columns columns -> throw new IllegalArgumentException("columns in columns");
       case Part.Passage passage -> throw new IllegalArgumentException("not chosen: " + passage);
@@ -189,43 +194,34 @@ final class LetterMjml {
     return slots.of(new Piece.Leads(to, LinksIn.named(words, link)));
   }
 
-  private void pictureOf(Part part, FileName file, String words, Optional<Link> link, int percent) {
-    add("<mj-image", marked(part, ""));
-    source(slots.of(new Piece.PictureOf(file, false)), words, percent);
-    link.ifPresent(one -> href(one, OneLine.of(words)));
-    add(" />");
-  }
-
-  private void picture(
-      FileName file, String words, Optional<Link> link, int percent, boolean play) {
-    add("<mj-image");
-    source(slots.of(new Piece.PictureOf(file, play)), words, percent);
-    link.ifPresent(one -> href(one, OneLine.of(words)));
-    add(" />");
-  }
-
-  private void source(String slot, String words, int percent) {
+  private void picture(String mark, Piece source, String words, int percent, Optional<Link> link) {
     int space = style.width() - 2 * SIDE;
-    add(" src=\"", slot, "\" alt=\"", slots.text(words), "\"");
+    add("<mj-image", mark, " src=\"", slots.of(source), "\" alt=\"", slots.text(words), "\"");
     add(" width=\"" + Math.max(16, space * percent / 100) + "px\"");
+    link.ifPresent(one -> href(one, OneLine.of(words)));
+    add(" />");
   }
 
   private void film(Part.Film film) {
     film.picture()
         .ifPresent(
-            file -> {
-              add("<mj-image", marked(film, ""));
-              source(slots.of(new Piece.PictureOf(file, true)), film.words(), 100);
-              href(film.link(), OneLine.of(film.words()));
-              add(" />");
-            });
+            file ->
+                picture(
+                    marked(film, ""),
+                    new Piece.PictureOf(file, true),
+                    film.words(),
+                    100,
+                    Optional.of(film.link())));
   }
 
   private void countdown(Part.Countdown countdown) {
     if (countdown.until().isPresent()) {
-      add("<mj-image", marked(countdown, ""));
-      source(slots.of(new Piece.DaysLeft(countdown)), countdown.words(), 50);
-      add(" />");
+      picture(
+          marked(countdown, ""),
+          new Piece.DaysLeft(countdown),
+          countdown.words(),
+          50,
+          Optional.empty());
     }
   }
 

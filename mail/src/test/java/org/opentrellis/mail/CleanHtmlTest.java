@@ -3,6 +3,7 @@ package org.opentrellis.mail;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.SplittableRandom;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Attribute;
@@ -46,7 +47,7 @@ class CleanHtmlTest {
     for (Element element : page.getAllElements()) {
       for (Attribute attribute : element.attributes()) {
         assertThat(attribute.getKey()).as(html).doesNotStartWith("on");
-        assertThat(attribute.getValue().toLowerCase(java.util.Locale.ROOT))
+        assertThat(attribute.getValue().toLowerCase(Locale.ROOT))
             .as(html)
             .doesNotContain("javascript:");
       }

@@ -7,6 +7,7 @@ import java.util.Currency;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.account.Regional;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.FileName;
@@ -126,8 +127,7 @@ final class SampleLetters {
    * @param first their first name; null for none
    * @param member whether they are on the list Members
    */
-  record Somebody(@org.jspecify.annotations.Nullable String first, boolean member)
-      implements Recipient {
+  record Somebody(@Nullable String first, boolean member) implements Recipient {
     @Override
     public Optional<Operand> value(Source source) {
       return source instanceof Source.FirstName && first != null

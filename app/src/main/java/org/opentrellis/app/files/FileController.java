@@ -3,7 +3,6 @@ package org.opentrellis.app.files;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
-import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -37,11 +36,5 @@ class FileController {
   @PutMapping(path = "/{name}", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
   KeptFileView replaceFile(@PathVariable String name, @RequestBody byte[] content) {
     return files.replace(name, content);
-  }
-
-  @DeleteMapping("/{name}")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  void deleteFile(@PathVariable String name) {
-    files.delete(name);
   }
 }

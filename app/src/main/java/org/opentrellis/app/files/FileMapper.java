@@ -3,7 +3,6 @@ package org.opentrellis.app.files;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Optional;
-import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
@@ -59,7 +58,4 @@ interface FileMapper {
       String fingerprint,
       byte[] content,
       OffsetDateTime at);
-
-  @Delete("delete from kept_file where name_key = #{key}")
-  int delete(String key);
 }

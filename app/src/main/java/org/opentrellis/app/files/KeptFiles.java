@@ -1,10 +1,7 @@
 package org.opentrellis.app.files;
 
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.time.OffsetDateTime;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -12,6 +9,7 @@ import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.FreeName;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.storage.AgainIfTaken;
+import org.opentrellis.app.storage.Fingerprint;
 import org.opentrellis.core.journey.FileName;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.problem.Refused;
@@ -64,7 +62,7 @@ public class KeptFiles {
   @AgainIfTaken
   public KeptFileView add(String name, byte[] content) {
     TakenFile taken = take(name, content);
-    String fingerprint = fingerprint(taken.content());
+    String fingerprint = Fingerprint.of(taken.content());
     List<FileRow> there = mapper.all();
     Optional<FileRow> same =
         there.stream()
@@ -112,16 +110,10 @@ public class KeptFiles {
         taken.content().length,
         size(taken.width()),
         size(taken.height()),
-        fingerprint(taken.content()),
+        Fingerprint.of(taken.content()),
         taken.content(),
         OffsetDateTime.now(clock));
     return view(mapper.find(key(name)).orElseThrow());
-  }
-
-  public void delete(String name) {
-    if (mapper.delete(key(name)) == 0) {
-      throw NotFound.of("file", name);
-    }
   }
 
   private static TakenFile take(String name, byte[] content) {
@@ -150,14 +142,6 @@ public class KeptFiles {
 
   private static String key(String name) {
     return name.strip().toLowerCase(Locale.ROOT);
-  }
-
-  private static String fingerprint(byte[] content) {
-    try {
-      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content));
-    } catch (NoSuchAlgorithmException impossible) {
-      throw new IllegalStateException(impossible);
-    }
   }
 
   private static KeptFileView view(FileRow row) {

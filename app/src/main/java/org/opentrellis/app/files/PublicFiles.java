@@ -1,15 +1,8 @@
 package org.opentrellis.app.files;
 
 import java.nio.charset.StandardCharsets;
-import java.time.Clock;
 import java.time.Duration;
-import java.time.LocalDateTime;
-import java.time.OffsetDateTime;
-import java.time.ZoneOffset;
-import java.time.format.DateTimeParseException;
-import org.opentrellis.app.account.Account;
-import org.opentrellis.core.message.HouseStyle;
-import org.opentrellis.mail.DaysLeftPicture;
+import org.opentrellis.app.http.ShownAnywhere;
 import org.opentrellis.mail.PlayMark;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ContentDisposition;
@@ -24,21 +17,12 @@ import org.springframework.web.bind.annotation.RestController;
 /** Where everybody gets the pictures and files that messages name; part of the public. */
 @RestController
 class PublicFiles {
-  /** Mail is read on pages of others. */
-  private static final String WHO_SHOWS_IT = "Cross-Origin-Resource-Policy";
-
-  private static final String ANYBODY = "cross-origin";
-
   private static final Duration DAY = Duration.ofDays(1);
 
   private final KeptFiles files;
-  private final Account account;
-  private final Clock clock;
 
-  PublicFiles(KeptFiles files, Account account, Clock clock) {
+  PublicFiles(KeptFiles files) {
     this.files = files;
-    this.account = account;
-    this.clock = clock;
   }
 
   /**
@@ -66,24 +50,8 @@ class PublicFiles {
             play && picture ? MediaType.IMAGE_PNG : MediaType.parseMediaType(content.type()))
         .header(HttpHeaders.CONTENT_DISPOSITION, how.toString())
         .header("X-Content-Type-Options", "nosniff")
-        .header(WHO_SHOWS_IT, ANYBODY)
+        .headers(ShownAnywhere::mark)
         .cacheControl(CacheControl.maxAge(DAY))
         .body(bytes);
-  }
-
-  /** How many days are left until a moment by the account's clock, as of now. */
-  @GetMapping(path = "/o/days-left", produces = MediaType.IMAGE_PNG_VALUE)
-  ResponseEntity<byte[]> daysLeft(@RequestParam String until) {
-    try {
-      OffsetDateTime then = LocalDateTime.parse(until).atZone(account.zone()).toOffsetDateTime();
-      long hours =
-          Duration.between(OffsetDateTime.now(clock.withZone(ZoneOffset.UTC)), then).toHours();
-      return ResponseEntity.ok()
-          .cacheControl(CacheControl.noStore())
-          .header(WHO_SHOWS_IT, ANYBODY)
-          .body(DaysLeftPicture.of(hours, HouseStyle.USUAL.colours()));
-    } catch (DateTimeParseException wrong) {
-      return ResponseEntity.badRequest().build();
-    }
   }
 }

@@ -6,6 +6,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -67,6 +68,18 @@ class Proofreader {
       Set<SegmentName> segments,
       LocalDate today) {}
 
+  /**
+   * What is known of a message that is open besides what stands in it.
+   *
+   * @param links that journeys ask about
+   * @param bytes of its HTML
+   * @param lately subjects of the last other emails
+   */
+  private record Asked(List<AskedLink> links, OptionalInt bytes, List<String> lately) {
+    /** A saved message is looked at by itself. */
+    static final Asked NOTHING = new Asked(List.of(), OptionalInt.empty(), List.of());
+  }
+
   Proofreader(
       MessageLibrary library,
       HouseStyles styles,
@@ -94,7 +107,7 @@ class Proofreader {
    */
   List<MessageFinding> of(
       MessageId id, Manuscript manuscript, List<AskedLink> asked, OptionalInt bytes) {
-    return look(id, manuscript, asked, bytes, surroundings());
+    return look(id, manuscript, new Asked(asked, bytes, lately(id)), surroundings());
   }
 
   /**
@@ -109,15 +122,9 @@ class Proofreader {
                 written ->
                     found.get(
                         new Saved(written, around),
-                        one ->
-                            look(
-                                written.id(),
-                                written.manuscript(),
-                                List.of(),
-                                OptionalInt.empty(),
-                                around)),
+                        one -> look(written.id(), written.manuscript(), Asked.NOTHING, around)),
                 (one, other) -> one,
-                java.util.LinkedHashMap::new));
+                LinkedHashMap::new));
   }
 
   private Surroundings surroundings() {
@@ -140,11 +147,7 @@ class Proofreader {
   }
 
   private List<MessageFinding> look(
-      MessageId id,
-      Manuscript manuscript,
-      List<AskedLink> asked,
-      OptionalInt bytes,
-      Surroundings around) {
+      MessageId id, Manuscript manuscript, Asked asked, Surroundings around) {
     String words = manuscript instanceof Manuscript.Text text ? longest.in(text.words()) : "";
     return MessageChecks.run(
         new Proofreading(
@@ -155,9 +158,9 @@ class Proofreader {
             around.files(),
             around.products(),
             around.segments(),
-            bytes.isPresent() ? lately(id) : List.of(),
-            asked,
-            bytes,
+            asked.lately(),
+            asked.links(),
+            asked.bytes(),
             Optional.ofNullable(account.limits().segmentPrice()),
             words,
             around.today()));

@@ -12,7 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.account.AccountWriter;
 import org.opentrellis.app.names.ProductCard;
 import org.opentrellis.app.names.RegisteredNames;
@@ -174,8 +174,7 @@ class Recipients {
         .toList();
   }
 
-  private static @org.jspecify.annotations.Nullable String about(
-      @org.jspecify.annotations.Nullable ProductCard card) {
+  private static @Nullable String about(@Nullable ProductCard card) {
     return card == null ? null : card.about();
   }
 
@@ -184,10 +183,7 @@ class Recipients {
       Shown.Chosen chosen, List<ProductCard> cards, Regional regional) {
     return chosen.products().stream()
         .map(ProductName::value)
-        .flatMap(
-            name ->
-                Stream.of(name)
-                    .flatMap(one -> cards.stream().filter(card -> card.name().equals(one))))
+        .flatMap(name -> cards.stream().filter(card -> card.name().equals(name)))
         .map(card -> shown(card, regional))
         .toList();
   }

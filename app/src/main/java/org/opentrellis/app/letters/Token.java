@@ -1,11 +1,9 @@
 package org.opentrellis.app.letters;
 
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.util.Base64;
-import java.util.HexFormat;
+import org.opentrellis.app.storage.Fingerprint;
 
 /**
  * What nobody can guess: 128 random bits. Only a fingerprint of it is kept, so whoever reads the
@@ -25,11 +23,6 @@ record Token(String value) {
 
   /** SHA-256, in hexadecimal digits. */
   String hash() {
-    try {
-      MessageDigest digest = MessageDigest.getInstance("SHA-256");
-      return HexFormat.of().formatHex(digest.digest(value.getBytes(StandardCharsets.UTF_8)));
-    } catch (NoSuchAlgorithmException impossible) {
-      throw new IllegalStateException(impossible);
-    }
+    return Fingerprint.of(value.getBytes(StandardCharsets.UTF_8));
   }
 }

@@ -7,6 +7,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.journey.LinkName;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.MessageContent;
@@ -116,8 +117,7 @@ public final class SeenByJourneys {
   }
 
   /** A part without some links; null if nothing is left of it. */
-  private static @org.jspecify.annotations.Nullable Part without(
-      Part part, Set<LinkName> gone, boolean noVouchers) {
+  private static @Nullable Part without(Part part, Set<LinkName> gone, boolean noVouchers) {
     if (part instanceof Part.Voucher && noVouchers) {
       return null;
     }

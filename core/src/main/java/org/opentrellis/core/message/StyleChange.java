@@ -2,6 +2,7 @@ package org.opentrellis.core.message;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 
 /** Where one message looks other than the house does; what is empty is as the house has it. */
@@ -34,7 +35,7 @@ public record StyleChange(
     link.ifPresent(colour -> said.add("links " + colour));
     button.ifPresent(colour -> said.add("buttons " + colour));
     buttonInk.ifPresent(colour -> said.add("words on buttons " + colour));
-    typeface.ifPresent(type -> said.add("type " + type.words().toLowerCase(java.util.Locale.ROOT)));
+    typeface.ifPresent(type -> said.add("type " + type.words().toLowerCase(Locale.ROOT)));
     shape.ifPresent(form -> said.add(form.words() + " buttons"));
     return said;
   }

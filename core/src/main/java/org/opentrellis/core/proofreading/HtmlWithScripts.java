@@ -1,6 +1,7 @@
 package org.opentrellis.core.proofreading;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -47,10 +48,6 @@ final class HtmlWithScripts implements MessageCheck {
 
   private static boolean runs(Attribute attribute) {
     return attribute.getKey().startsWith("on")
-        || attribute
-            .getValue()
-            .strip()
-            .toLowerCase(java.util.Locale.ROOT)
-            .startsWith("javascript:");
+        || attribute.getValue().strip().toLowerCase(Locale.ROOT).startsWith("javascript:");
   }
 }

@@ -2,6 +2,7 @@ package org.opentrellis.core.proofreading;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.opentrellis.core.journey.FileName;
 import org.opentrellis.core.message.Part;
@@ -52,6 +53,6 @@ final class PictureWithoutWords implements MessageCheck {
     String plain = file.value().replaceFirst("\\.[^.]*$", "").replaceAll("[-_.]+", " ").strip();
     return plain.isEmpty()
         ? "Picture"
-        : plain.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + plain.substring(1);
+        : plain.substring(0, 1).toUpperCase(Locale.ROOT) + plain.substring(1);
   }
 }
