@@ -104,12 +104,7 @@ useTabTitle(() => store.draft?.name)
       <LostRace v-if="store.save.status === 'lost'" :problem="store.save.problem" />
       <div class="grid min-h-0 flex-1 grid-cols-[minmax(430px,45%)_1fr] gap-3 px-3 pb-3">
         <TextPanel v-if="isText" :proof="proof" />
-        <ManuscriptPanel
-          v-else
-          ref="manuscript"
-          :bytes="proof?.bytes ?? null"
-          :plain="proof?.plain ?? ''"
-        />
+        <ManuscriptPanel v-else ref="manuscript" :bytes="proof?.bytes ?? null" />
         <MessageVersions v-if="side === 'versions'" @close="side = 'proof'" />
         <TestSend
           v-else-if="side === 'test'"

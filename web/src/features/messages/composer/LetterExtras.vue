@@ -1,12 +1,17 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import type { StyleChange } from '@/api/types'
+import { computed, ref } from 'vue'
+import { answerOf, api } from '@/api/client'
+import type { BlockDocument, EmailDocument, StyleChange } from '@/api/types'
+import { useAttempt } from '@/api/useAttempt'
 import DraftInput from '@/ui/DraftInput.vue'
+import Trouble from '@/ui/Trouble.vue'
 import { useManuscript } from './manuscriptStore'
+import ProseEditor from './ProseEditor.vue'
 
 /** What rarely differs: labels, the looks of this one message, plain text by hand. */
-const props = defineProps<{ plain: string }>()
 const store = useManuscript()
+const open = ref(false)
+const { failure, busy, attempt } = useAttempt()
 
 const COLOURS = [
   { key: 'ground', name: 'ground' },
@@ -46,13 +51,35 @@ function asTheHouse() {
   look(none as Partial<StyleChange>)
 }
 
-function byHand(plain: string | null, key = '') {
-  store.editEmail('wrote the plain text', (email) => ({ ...email, plain }), key)
+/** The words of the parts, with their fields and links, to go on with. */
+async function byHand() {
+  await attempt(async () => {
+    const begun = await answerOf(
+      api.POST('/api/messages/plain-text', { body: { manuscript: store.email! } }),
+    )
+    const { plain } = begun.manuscript as EmailDocument
+    store.editEmail('wrote the plain text', (email) => ({ ...email, plain }))
+  })
+}
+
+function write(blocks: BlockDocument[]) {
+  store.editEmail(
+    'wrote the plain text',
+    (email) => ({ ...email, plain: email.plain && { ...email.plain, blocks } }),
+    'plain',
+  )
+}
+
+function fromTheParts() {
+  store.editEmail('made the plain text from the parts', (email) => ({ ...email, plain: null }))
 }
 </script>
 
 <template>
-  <details class="border-b border-line2">
+  <details
+    class="border-b border-line2"
+    @toggle="open = ($event.target as HTMLDetailsElement).open"
+  >
     <summary class="px-3 py-1.5 text-note text-ink2">
       Labels, looks, plain text
       <span v-if="store.draft?.labels.length" class="chip ml-1">{{
@@ -100,24 +127,22 @@ function byHand(plain: string | null, key = '') {
         <span class="label">Plain text</span>
         <template v-if="store.email!.plain === null">
           <span class="note">made from the parts, each time it is sent</span>
-          <button
-            type="button"
-            class="button button-small ml-2"
-            @click="byHand(props.plain.replace(/\n--\n[\s\S]*$/, '\n'))"
-          >
+          <button type="button" class="button button-small ml-2" :disabled="busy" @click="byHand">
             Write it by hand
           </button>
+          <Trouble v-if="failure" class="mt-1" :text="failure" />
         </template>
         <template v-else>
-          <textarea
-            class="field font-mono text-note"
-            rows="6"
-            maxlength="100000"
-            aria-label="Plain text"
-            :value="store.email!.plain"
-            @input="byHand(value($event), 'plain')"
+          <p class="note mb-1">
+            The same for everybody, but for their fields: what stands in passages is not in it.
+          </p>
+          <ProseEditor
+            v-if="open"
+            :blocks="store.email!.plain.blocks"
+            label="Plain text"
+            @change="write"
           />
-          <button type="button" class="button button-small mt-1" @click="byHand(null)">
+          <button type="button" class="button button-small mt-1" @click="fromTheParts">
             Make it from the parts again
           </button>
         </template>

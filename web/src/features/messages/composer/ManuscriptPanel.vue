@@ -17,7 +17,7 @@ import { ROWS, useRows } from './useRows'
 import { KINDS, plainWords } from './words'
 
 /** An email as it is written: head, parts, footer, and the line in which the next part is typed. */
-defineProps<{ bytes: number | null; plain: string }>()
+defineProps<{ bytes: number | null }>()
 const store = useManuscript()
 const typed = useTemplateRef<InstanceType<typeof TypedPart>>('typed')
 const starters = useQuery(questions.messageStarters())
@@ -202,7 +202,7 @@ defineExpose({ choose: rows.choose })
           length(store.email.preview)
         }}</span>
       </div>
-      <LetterExtras :plain="plain" />
+      <LetterExtras />
       <div role="group" aria-label="Parts">
         <PartRows :parts="parts" :depth="0" :says="says" />
       </div>

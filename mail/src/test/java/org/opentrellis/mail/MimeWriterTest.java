@@ -136,7 +136,7 @@ class MimeWriterTest {
     assertThat(message.getReplyTo().flatten().get(0).getAddress()).isEqualTo("hello@example.com");
   }
 
-  /** Examples of RFC 2047, section 8 (checks.md 13: read by Python and by Angus Mail alike). */
+  /** Examples of RFC 2047, section 8, read by Python and by Angus Mail alike. */
   @ParameterizedTest
   @CsvSource(
       delimiter = '|',

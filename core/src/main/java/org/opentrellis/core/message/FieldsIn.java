@@ -20,7 +20,7 @@ public final class FieldsIn {
               Stream.concat(email.subject().fields(), email.preview().fields())
                   .map(field -> new Found(field, Optional.empty())),
               email
-                  .allParts()
+                  .written()
                   .flatMap(
                       part -> of(part).map(field -> new Found(field, Optional.of(part.id())))));
       case Manuscript.Text text ->

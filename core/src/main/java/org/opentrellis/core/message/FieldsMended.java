@@ -71,7 +71,8 @@ public final class FieldsMended {
           email
               .withSubject(line(email.subject(), change))
               .withPreview(line(email.preview(), change))
-              .with(email.parts().stream().map(part -> part(part, change)).toList());
+              .with(parts(email.parts(), change))
+              .withPlain(email.plain().map(plain -> new ByHand(blocks(plain.blocks(), change))));
       case Manuscript.Text text ->
           new Manuscript.Text(line(text.words(), change), text.voucher(), text.links());
     };
@@ -87,9 +88,7 @@ public final class FieldsMended {
 
   private static Part part(Part part, Change change) {
     return switch (part) {
-      case Part.Prose prose ->
-          new Part.Prose(
-              prose.id(), prose.blocks().stream().map(block -> block(block, change)).toList());
+      case Part.Prose prose -> new Part.Prose(prose.id(), blocks(prose.blocks(), change));
       case Part.Button button ->
           new Part.Button(button.id(), line(button.words(), change), button.link());
       case Part.Columns columns ->
@@ -115,6 +114,10 @@ public final class FieldsMended {
       case Part.LinkRow row -> row;
       case Part.OwnHtml html -> html;
     };
+  }
+
+  private static List<Block> blocks(List<Block> blocks, Change change) {
+    return blocks.stream().map(block -> block(block, change)).toList();
   }
 
   private static List<Part> parts(List<Part> parts, Change change) {

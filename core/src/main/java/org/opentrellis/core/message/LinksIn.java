@@ -20,7 +20,7 @@ public final class LinksIn {
   /** Every link, also those that lead nowhere yet. */
   public static List<FoundLink> of(Manuscript manuscript) {
     return switch (manuscript) {
-      case Manuscript.Email email -> email.allParts().flatMap(LinksIn::of).toList();
+      case Manuscript.Email email -> email.written().flatMap(LinksIn::of).toList();
       case Manuscript.Text text ->
           text.links().stream()
               .map(one -> FoundLink.of(one.words(), one.link(), Optional.empty()))

@@ -24,7 +24,7 @@ public sealed interface Manuscript permits Manuscript.Email, Manuscript.Text {
    * @param preview what inboxes show behind the subject
    * @param sender the address of a sender of the account; empty for the first
    * @param parts no two of one id
-   * @param plain the plain text, if it was written by hand
+   * @param plain what stands in the plain text in the place of the parts, if it was written by hand
    * @param style where it looks other than the house does
    */
   record Email(
@@ -32,15 +32,14 @@ public sealed interface Manuscript permits Manuscript.Email, Manuscript.Text {
       OneLine preview,
       Optional<String> sender,
       List<Part> parts,
-      Optional<String> plain,
+      Optional<ByHand> plain,
       StyleChange style)
       implements Manuscript {
     private static final int MOST_PARTS = 300;
-    private static final int LONGEST_PLAIN = 100_000;
 
     public Email {
       parts = List.copyOf(parts);
-      List<PartId> ids = parts.stream().flatMap(Part::all).map(Part::id).toList();
+      List<PartId> ids = written(parts, plain).map(Part::id).toList();
       if (ids.size() > MOST_PARTS) {
         throw new Refused(
             "a message has at most %d parts, not %d".formatted(MOST_PARTS, ids.size()));
@@ -51,14 +50,24 @@ public sealed interface Manuscript permits Manuscript.Email, Manuscript.Text {
           throw new Refused("two parts have the id \u201c" + id + "\u201d");
         }
       }
-      if (plain.isPresent() && plain.get().length() > LONGEST_PLAIN) {
-        throw new Refused("a plain text has at most %,d characters".formatted(LONGEST_PLAIN));
-      }
     }
 
     /** All parts, those inside of others too, in the order of reading. */
     public Stream<Part> allParts() {
       return parts.stream().flatMap(Part::all);
+    }
+
+    /** The same, and the plain text behind them, if it was written by hand. */
+    public Stream<Part> written() {
+      return written(parts, plain);
+    }
+
+    private static Stream<Part> written(List<Part> parts, Optional<ByHand> plain) {
+      return Stream.concat(parts.stream().flatMap(Part::all), plain.stream().map(ByHand::part));
+    }
+
+    public Email withPlain(Optional<ByHand> other) {
+      return new Email(subject, preview, sender, parts, other, style);
     }
 
     public Email with(List<Part> others) {

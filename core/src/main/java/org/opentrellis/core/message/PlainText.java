@@ -33,7 +33,7 @@ public final class PlainText {
     email
         .plain()
         .ifPresentOrElse(
-            text.paragraphs::add,
+            byHand -> text.part(byHand.part()),
             () ->
                 Passages.chosen(email.parts(), Passages.holding(email, recipient))
                     .forEach(text::part));

@@ -6,13 +6,13 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.journey.LinkName;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.MessageContent;
 import org.opentrellis.core.journey.MessageId;
-import org.opentrellis.core.journey.PartId;
 
 /** What journeys see of a message, and how one begins of which only that is known. */
 public final class SeenByJourneys {
@@ -78,8 +78,8 @@ public final class SeenByJourneys {
         before.parts().stream()
             .map(part -> without(part, gone(seen, message), !message.voucher()))
             .filter(Objects::nonNull)
-            .collect(java.util.stream.Collectors.toCollection(ArrayList::new));
-    FreshPartIds ids = new FreshPartIds(parts);
+            .collect(Collectors.toCollection(ArrayList::new));
+    FreshPartIds ids = FreshPartIds.of(before);
     more(seen, message)
         .forEach(
             link -> parts.add(new Part.Button(ids.next(), OneLine.of(link.value()), Link.NOWHERE)));
@@ -123,22 +123,5 @@ public final class SeenByJourneys {
     }
     boolean meant = LinksIn.of(part).anyMatch(one -> one.name().filter(gone::contains).isPresent());
     return meant && part instanceof Part.Button ? null : part;
-  }
-
-  /** Ids that no part has yet. */
-  private static final class FreshPartIds {
-    private final Set<PartId> taken = new HashSet<>();
-
-    FreshPartIds(List<Part> parts) {
-      parts.stream().flatMap(Part::all).map(Part::id).forEach(taken::add);
-    }
-
-    PartId next() {
-      int n = 1;
-      while (!taken.add(new PartId("p" + n))) {
-        n++;
-      }
-      return new PartId("p" + n);
-    }
   }
 }

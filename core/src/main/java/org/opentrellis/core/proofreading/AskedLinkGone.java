@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.opentrellis.core.journey.LinkName;
+import org.opentrellis.core.message.FreshPartIds;
 import org.opentrellis.core.message.Link;
 import org.opentrellis.core.message.LinksIn;
 import org.opentrellis.core.message.Manuscript;
@@ -37,7 +38,8 @@ final class AskedLinkGone implements MessageCheck {
       case Manuscript.Email email -> {
         List<Part> parts = new ArrayList<>(email.parts());
         parts.add(
-            new Part.Button(Mending.fresh(email), OneLine.of(asked.link().value()), Link.NOWHERE));
+            new Part.Button(
+                FreshPartIds.of(email).next(), OneLine.of(asked.link().value()), Link.NOWHERE));
         yield email.with(parts);
       }
       case Manuscript.Text text -> {

@@ -1,9 +1,11 @@
 package org.opentrellis.core.proofreading;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import org.opentrellis.core.journey.PartId;
+import org.opentrellis.core.message.ByHand;
 import org.opentrellis.core.message.Manuscript;
 import org.opentrellis.core.message.Part;
 
@@ -13,9 +15,19 @@ final class Mending {
 
   static Manuscript parts(Manuscript manuscript, UnaryOperator<List<Part>> change) {
     return switch (manuscript) {
-      case Manuscript.Email email -> email.with(change.apply(email.parts()));
+      case Manuscript.Email email ->
+          email
+              .with(change.apply(email.parts()))
+              .withPlain(email.plain().flatMap(plain -> byHand(plain, change)));
       case Manuscript.Text text -> text;
     };
+  }
+
+  private static Optional<ByHand> byHand(ByHand plain, UnaryOperator<List<Part>> change) {
+    return change.apply(List.of(plain.part())).stream()
+        .filter(Part.Prose.class::isInstance)
+        .map(part -> new ByHand(((Part.Prose) part).blocks()))
+        .findFirst();
   }
 
   static List<Part> replace(List<Part> parts, Part other) {
@@ -69,15 +81,5 @@ final class Mending {
       case Part.LinkRow row -> row;
       case Part.OwnHtml html -> html;
     };
-  }
-
-  /** Freshly made ids of parts: "p1", "p2" and so on. */
-  static PartId fresh(Manuscript.Email email) {
-    List<PartId> taken = email.allParts().map(Part::id).toList();
-    int n = 1;
-    while (taken.contains(new PartId("p" + n))) {
-      n++;
-    }
-    return new PartId("p" + n);
   }
 }

@@ -29,7 +29,7 @@ final class WordsLeftIn implements MessageCheck {
         look(said(email.subject()), Optional.empty(), "the subject", proof, findings);
         look(said(email.preview()), Optional.empty(), "the preview text", proof, findings);
         email
-            .allParts()
+            .written()
             .forEach(part -> look(said(part), Optional.of(part.id()), "it", proof, findings));
       }
       case Manuscript.Text text ->

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.opentrellis.core.journey.PartId;
 import org.opentrellis.core.message.Block;
+import org.opentrellis.core.message.ByHand;
 import org.opentrellis.core.message.Manuscript;
 import org.opentrellis.core.message.OneLine;
 import org.opentrellis.core.message.Part;
@@ -14,6 +15,7 @@ import org.opentrellis.core.message.StyleChange;
 import org.opentrellis.core.problem.Problems;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.problem.Refused;
+import org.opentrellis.core.sentence.ManuscriptText;
 
 /**
  * Reads an email that is written down as plain text, as {@code sentence.ManuscriptText} prints it.
@@ -27,7 +29,6 @@ public final class ManuscriptReader {
   private static final String SUBJECT = "Subject:";
   private static final String PREVIEW = "Preview text:";
   private static final String FROM = "From:";
-  private static final String PLAIN = "Plain:";
   private static final String REASON = ">";
 
   private final PartReader parts;
@@ -60,7 +61,6 @@ public final class ManuscriptReader {
     OneLine subject = OneLine.EMPTY;
     OneLine preview = OneLine.EMPTY;
     Optional<String> sender = Optional.empty();
-    List<String> plain = new ArrayList<>();
     int number = 0;
     for (String line : text.lines().toList()) {
       number++;
@@ -71,26 +71,32 @@ public final class ManuscriptReader {
         preview = line(said.substring(PREVIEW.length()), number);
       } else if (line.startsWith(FROM)) {
         sender = Optional.of(said.substring(FROM.length()).strip());
-      } else if (line.startsWith(PLAIN)) {
-        plain.add(said.substring(PLAIN.length()).strip());
       } else {
         rows.add(new Row(number, (line.length() - line.stripLeading().length()) / 2, said));
       }
     }
     List<Part> read = list(0);
+    Optional<ByHand> plain = plain();
     if (!rows.isEmpty()) {
       problem(rows.getFirst(), "This line stands further in than anything it could belong to.");
     }
     problems.throwIfAny();
     return new Read(
-        new Manuscript.Email(
-            subject,
-            preview,
-            sender,
-            read,
-            plain.isEmpty() ? Optional.empty() : Optional.of(String.join("\n", plain)),
-            StyleChange.NONE),
-        reasons);
+        new Manuscript.Email(subject, preview, sender, read, plain, StyleChange.NONE), reasons);
+  }
+
+  /** The plain text below its head, if it was written by hand. */
+  private Optional<ByHand> plain() {
+    if (rows.isEmpty() || !rows.getFirst().text().equals(ManuscriptText.PLAIN)) {
+      return Optional.empty();
+    }
+    Row head = rows.removeFirst();
+    List<Part> written = list(head.indent() + 1);
+    if (written.size() == 1 && written.getFirst() instanceof Part.Prose prose) {
+      return Optional.of(new ByHand(prose.blocks()));
+    }
+    problem(head, "Below it stands the plain text, two spaces further in, and nothing else.");
+    return Optional.empty();
   }
 
   private OneLine line(String text, int number) {
@@ -131,7 +137,9 @@ public final class ManuscriptReader {
   }
 
   private static boolean isHead(Row row) {
-    return row.text().equals("column") || row.text().equals("otherwise");
+    return row.text().equals("column")
+        || row.text().equals("otherwise")
+        || row.text().equals(ManuscriptText.PLAIN);
   }
 
   private void reason(Row row, List<Part> list) {

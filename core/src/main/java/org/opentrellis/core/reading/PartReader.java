@@ -9,26 +9,20 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.FileName;
 import org.opentrellis.core.journey.Journey;
-import org.opentrellis.core.journey.LinkName;
 import org.opentrellis.core.journey.PartId;
-import org.opentrellis.core.journey.ProductName;
 import org.opentrellis.core.journey.Purpose;
 import org.opentrellis.core.message.Block;
 import org.opentrellis.core.message.Link;
 import org.opentrellis.core.message.OneLine;
 import org.opentrellis.core.message.Part;
 import org.opentrellis.core.message.Shown;
-import org.opentrellis.core.message.Target;
-import org.opentrellis.core.message.WebAddress;
 import org.opentrellis.core.sentence.Library;
 import org.opentrellis.core.sentence.PartWords;
-import org.opentrellis.core.sentence.Style;
 
 /**
  * Reads the parts of a message as they are typed: "button Open the planner to file
@@ -36,7 +30,6 @@ import org.opentrellis.core.sentence.Style;
  * begins with none of the words for a part is a text.
  */
 public final class PartReader {
-  private static final int MOST_NAMED = 4;
   private static final int USUAL_SPACE = 24;
   private static final int USUAL_PRODUCTS = 3;
   private static final int USUAL_NEWS = 5;
@@ -47,15 +40,6 @@ public final class PartReader {
               + "countdown|film|links|html)\\b.*",
           Pattern.DOTALL);
 
-  /** Where words without quotation marks end. */
-  private static final String ENDS =
-      "(?=\\s+(to\\s+(file\\b|https?:|www\\.|[\\w-]+\\.\\w|their\\b|the cart\\b|your choices\\b|unsubscribe\\b)"
-          + "|counted as\\b|words\\b|\\d+% wide\\b)|\\s*,|\\s*$)";
-
-  private static final Pattern WORDS = Pattern.compile("((?:\\{[^{}]*}|[^{])+?)" + ENDS);
-  private static final Pattern FILE = Pattern.compile("[^\\s\"\u201c,]+\\.[A-Za-z0-9]{2,4}");
-  private static final Pattern ADDRESS =
-      Pattern.compile("(?i)(https?://\\S+?|[\\w-]+(\\.[\\w-]+)+(/[^\\s,]*)?)(?=,?(\\s|$))");
   private static final Pattern CODE = Pattern.compile("[\\p{L}\\p{N}_-]+");
   private static final Pattern WORTH = Pattern.compile("\\S*\\d\\S*");
   private static final Pattern WIDE = Pattern.compile("(\\d{1,3})\\s*% wide");
@@ -230,15 +214,15 @@ public final class PartReader {
 
   private Part button(Cursor cursor, PartId id) {
     int from = cursor.at();
-    String words = words(cursor, "what stands on the button");
+    String words = link(cursor).words("what stands on the button");
     OneLine line = prose().line(words, from);
-    Link link = leads(cursor);
+    Link link = link(cursor).leads();
     return cursor.meaning(from, () -> new Part.Button(id, line, link));
   }
 
   private Part picture(Cursor cursor, PartId id) {
     int from = cursor.at();
-    Optional<FileName> file = file(cursor);
+    Optional<FileName> file = link(cursor).file();
     String words = "";
     int percent = 100;
     Optional<Link> link = Optional.empty();
@@ -248,9 +232,9 @@ public final class PartReader {
       if (wide != null) {
         percent = Integer.parseInt(wide.group(1));
       } else if (cursor.word("words")) {
-        words = words(cursor, "what is seen");
+        words = link(cursor).words("what is seen");
       } else if (cursor.sees("to")) {
-        link = Optional.of(leads(cursor));
+        link = Optional.of(link(cursor).leads());
       } else {
         cursor.could("to");
         more = false;
@@ -264,89 +248,14 @@ public final class PartReader {
 
   private Part film(Cursor cursor, PartId id) {
     int from = cursor.at();
-    Optional<FileName> file = cursor.sees("to|words") ? Optional.empty() : file(cursor);
-    String words = cursor.word("words") ? words(cursor, "what is seen") : "";
-    Link link = leads(cursor);
+    Optional<FileName> file = cursor.sees("to|words") ? Optional.empty() : link(cursor).file();
+    String words = cursor.word("words") ? link(cursor).words("what is seen") : "";
+    Link link = link(cursor).leads();
     return cursor.meaning(from, () -> new Part.Film(id, file, words, link));
   }
 
-  /** A file by its name; whether it is there is for the checks to say. */
-  private Optional<FileName> file(Cursor cursor) {
-    files.forEach(one -> cursor.couldName(one, quoted(one), "file"));
-    int from = cursor.at();
-    if (cursor.atQuote()) {
-      String name = cursor.quoted("the name of a file");
-      return Optional.of(cursor.meaning(from, () -> new FileName(name)));
-    }
-    Optional<String> one = files.stream().filter(cursor::silently).findFirst();
-    if (one.isPresent()) {
-      return one.map(FileName::new);
-    }
-    Matcher bare = cursor.matches(FILE);
-    return bare == null
-        ? Optional.empty()
-        : Optional.of(cursor.meaning(from, () -> new FileName(bare.group())));
-  }
-
-  private static String quoted(String name) {
-    return name.contains(" ") ? "\u201c" + name + "\u201d" : name;
-  }
-
-  private static String words(Cursor cursor, String what) {
-    if (cursor.atQuote()) {
-      return cursor.quoted(what);
-    }
-    Matcher words = cursor.matches(WORDS);
-    if (words == null) {
-      throw new NotUnderstood(
-          "Here stands %s.".formatted(what), cursor.end(), cursor.given().length());
-    }
-    return words.group(1).strip();
-  }
-
-  /** Where a link leads, and what it is counted as; both may be left out. */
-  private Link leads(Cursor cursor) {
-    Optional<Target> to = cursor.word("to") ? Optional.of(target(cursor)) : Optional.empty();
-    Optional<LinkName> name = Optional.empty();
-    if (to.isPresent() && cursor.word("counted as")) {
-      int from = cursor.at();
-      String said = words(cursor, "what clicks on it are counted as");
-      name = Optional.of(cursor.meaning(from, () -> new LinkName(said)));
-    }
-    return new Link(to, name);
-  }
-
-  private Target target(Cursor cursor) {
-    if (cursor.word("file")) {
-      int from = cursor.at();
-      return new Target.KeptFile(
-          file(cursor)
-              .orElseThrow(
-                  () ->
-                      new NotUnderstood(
-                          "Here stands the name of a file, such as hive-planner.pdf.",
-                          from,
-                          cursor.given().length())));
-    }
-    if (cursor.word("their cart") || cursor.says("(the|your) cart")) {
-      return new Target.Cart();
-    }
-    if (cursor.word("their choices") || cursor.says("your choices")) {
-      return new Target.Choices();
-    }
-    if (cursor.word("unsubscribe")) {
-      return new Target.Unsubscribe();
-    }
-    cursor.could("https://");
-    int from = cursor.at();
-    Matcher address = cursor.matches(ADDRESS);
-    if (address == null) {
-      throw new NotUnderstood(
-          "Here stands where it leads: a web address, \u201cfile \u2026\u201d, \u201ctheir cart\u201d or \u201ctheir choices\u201d.",
-          from,
-          cursor.given().length());
-    }
-    return cursor.meaning(from, () -> new Target.Web(WebAddress.completed(address.group())));
+  private LinkReader link(Cursor cursor) {
+    return new LinkReader(cursor, files);
   }
 
   private static List<Part.Column> columns(int count) {
@@ -368,44 +277,9 @@ public final class PartReader {
 
   private Part products(Cursor cursor, PartId id) {
     int from = cursor.at();
-    Shown shown = shown(cursor);
+    Shown shown = new ProductsReader(cursor, known).read();
     int most = atMost(cursor, USUAL_PRODUCTS);
     return cursor.meaning(from, () -> new Part.Products(id, shown, most));
-  }
-
-  private Shown shown(Cursor cursor) {
-    if (cursor.any("from the cart", "(that are )?in (the|their) cart|from (their|your) cart")) {
-      return new Shown.InCart();
-    }
-    if (cursor.any("bought", "(that )?(they|you) bought|from (the|their) last order")) {
-      return new Shown.Bought();
-    }
-    List<ProductName> chosen = new ArrayList<>();
-    do {
-      int from = cursor.at();
-      boolean exactly = cursor.atQuote();
-      String name = cursor.reference("product", known.of(ProductName.class), "at most|and|up to");
-      if (!exactly && !known.of(ProductName.class).contains(name)) {
-        throw unknownProduct(name, from, cursor.end());
-      }
-      chosen.add(cursor.meaning(from, () -> new ProductName(name)));
-    } while (cursor.silently(",") || cursor.silently("and"));
-    return new Shown.Chosen(chosen);
-  }
-
-  private NotUnderstood unknownProduct(String name, int from, int to) {
-    Collection<String> sold = known.of(ProductName.class);
-    String more =
-        Nearest.name(name, sold)
-            .map(one -> " Did you mean " + Style.quoted(one) + "?")
-            .orElseGet(() -> " There is " + some(sold) + ".");
-    return new NotUnderstood("No product is called " + Style.quoted(name) + "." + more, from, to);
-  }
-
-  private static String some(Collection<String> names) {
-    return names.isEmpty()
-        ? "none yet"
-        : names.stream().limit(MOST_NAMED).map(Style::quoted).collect(Collectors.joining(", "));
   }
 
   private static int atMost(Cursor cursor, int usual) {
@@ -455,7 +329,8 @@ public final class PartReader {
         time == null
             ? LocalTime.MAX.withNano(0).withSecond(0)
             : cursor.meaning(from, () -> time(time, from, cursor.end()));
-    String words = cursor.word("words") ? words(cursor, "what is said without the picture") : "";
+    String words =
+        cursor.word("words") ? link(cursor).words("what is said without the picture") : "";
     return new Part.Countdown(id, Optional.of(LocalDateTime.of(day, at)), words);
   }
 
@@ -472,8 +347,8 @@ public final class PartReader {
     List<Part.RowLink> links = new ArrayList<>();
     int from = cursor.at();
     do {
-      String words = words(cursor, "what the link says");
-      Link link = leads(cursor);
+      String words = link(cursor).words("what the link says");
+      Link link = link(cursor).leads();
       links.add(cursor.meaning(from, () -> new Part.RowLink(words, link)));
     } while (cursor.silently(","));
     return cursor.meaning(from, () -> new Part.LinkRow(id, links));

@@ -10,6 +10,9 @@ import org.opentrellis.core.message.Part;
 
 /** A whole message as plain text, much as Markdown, to be read and compared. */
 public final class ManuscriptText {
+  /** Above the plain text, if it was written by hand. */
+  public static final String PLAIN = "plain text";
+
   private final PartWords words;
   private final List<String> lines = new ArrayList<>();
 
@@ -60,7 +63,13 @@ public final class ManuscriptText {
     }
     email.style().said().forEach(one -> lines.add("Style: " + one));
     parts(email.parts(), "");
-    email.plain().ifPresent(plain -> plain.lines().forEach(line -> lines.add("Plain: " + line)));
+    email
+        .plain()
+        .ifPresent(
+            plain -> {
+              lines.add(PLAIN);
+              part(plain.part(), "  ");
+            });
   }
 
   /** An empty line parts two texts that follow each other. */

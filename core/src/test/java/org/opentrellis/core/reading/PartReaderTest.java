@@ -5,11 +5,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.PartId;
+import org.opentrellis.core.message.Part;
+import org.opentrellis.core.sentence.PartWords;
+import org.opentrellis.core.testing.RandomLetters;
 
 class PartReaderTest {
   private static final LocalDate TODAY = LocalDate.of(2026, 11, 20);
@@ -18,9 +23,9 @@ class PartReaderTest {
           Catalogue.EMPTY,
           KnownNames.of(
               Map.of(
-                  "ListName", List.of("Members"),
+                  "ListName", List.of("Members", "Trade"),
                   "ProductName", List.of("Hive kit", "Smoker"),
-                  "FieldName", List.of("hives", "member until"))),
+                  "FieldName", List.of("hives", "member until", "plot"))),
           List.of(),
           List.of("hive-planner.pdf", "hives in clover.jpg"),
           TODAY);
@@ -106,5 +111,26 @@ class PartReaderTest {
     assertThat(read("passage if on list Me").completions())
         .extracting(Completion::text)
         .contains("\u201cMembers\u201d");
+  }
+
+  /** A part is changed by typing on what is said of it, so that has to mean the same part. */
+  @ParameterizedTest
+  @MethodSource("seeds")
+  void whatIsSaidOfAnyPartIsReadAsThatPart(long seed) {
+    RandomLetters.email(seed)
+        .allParts()
+        .filter(part -> !(part instanceof Part.Prose))
+        .forEach(
+            part -> {
+              String says = new PartWords(Catalogue.EMPTY).say(part);
+              PartReading read = READER.read(says, says.length(), part.id());
+              assertThat(read.result()).as(says).isInstanceOf(PartReading.Made.class);
+              Part again = ((PartReading.Made) read.result()).part();
+              assertThat(new PartWords(Catalogue.EMPTY).say(again)).isEqualTo(says);
+            });
+  }
+
+  static LongStream seeds() {
+    return LongStream.range(0, 400);
   }
 }

@@ -14,6 +14,7 @@ import org.opentrellis.core.journey.ListName;
 import org.opentrellis.core.journey.PartId;
 import org.opentrellis.core.journey.ProductName;
 import org.opentrellis.core.message.Block;
+import org.opentrellis.core.message.ByHand;
 import org.opentrellis.core.message.Format;
 import org.opentrellis.core.message.Inline;
 import org.opentrellis.core.message.Link;
@@ -63,7 +64,7 @@ public final class RandomLetters {
         letters.line(),
         Optional.empty(),
         letters.list(0, 1 + letters.random.nextInt(7)),
-        Optional.empty(),
+        letters.maybe(() -> new ByHand(letters.blocks())),
         StyleChange.NONE);
   }
 
