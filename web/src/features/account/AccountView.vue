@@ -200,22 +200,6 @@ useTabTitle(() => 'Account')
               class="field figure w-32!"
             />
           </Labelled>
-          <Labelled
-            id="account-segment"
-            :name="`A text’s segment costs, in ${given.currency}`"
-            :wrong="wrong.segmentPrice"
-            hint="Empty if it is not known."
-          >
-            <input
-              id="account-segment"
-              type="number"
-              min="0"
-              step="any"
-              class="field figure w-32!"
-              :value="given.segmentPrice"
-              @input="number('segmentPrice', $event)"
-            />
-          </Labelled>
           <div class="col-span-3 flex min-h-8 flex-wrap items-center gap-2">
             <label class="flex items-center gap-2">
               <input v-model="quiet" type="checkbox" /> Quiet hours
@@ -245,6 +229,57 @@ useTabTitle(() => 'Account')
               >{{ wrong['quietHours/from'] ?? wrong['quietHours/to'] }}</span
             >
           </div>
+        </section>
+        <section
+          id="texts"
+          class="panel grid grid-cols-3 gap-x-6 gap-y-2.5 p-4"
+          aria-labelledby="texts-head"
+        >
+          <h2 id="texts-head" class="col-span-3 text-lead font-bold">Texts</h2>
+          <Labelled
+            id="account-text-sender"
+            name="Texts come from"
+            :wrong="wrong.textSender"
+            hint="A number, or at most 11 letters and digits."
+          >
+            <input
+              id="account-text-sender"
+              v-model="given.textSender"
+              class="field"
+              maxlength="20"
+              placeholder="+47 21 23 45 67"
+            />
+          </Labelled>
+          <Labelled
+            id="account-text-stop"
+            name="How to get no more of them"
+            :wrong="wrong.textStop"
+            hint="Stands at the end of each."
+          >
+            <input
+              id="account-text-stop"
+              v-model="given.textStop"
+              class="field"
+              maxlength="60"
+              placeholder="Answer STOP to get no more texts"
+            />
+          </Labelled>
+          <Labelled
+            id="account-segment"
+            :name="`A text’s segment costs, in ${given.currency}`"
+            :wrong="wrong.segmentPrice"
+            hint="Empty if it is not known."
+          >
+            <input
+              id="account-segment"
+              type="number"
+              min="0"
+              step="any"
+              class="field figure w-32!"
+              :value="given.segmentPrice"
+              @input="number('segmentPrice', $event)"
+            />
+          </Labelled>
         </section>
       </div>
     </form>

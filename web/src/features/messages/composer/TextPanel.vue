@@ -7,6 +7,7 @@ import { useManuscript } from './manuscriptStore'
 /** A text message as it is written. */
 defineProps<{ proof: ProofView | null }>()
 const store = useManuscript()
+const segments = (n: number) => (n === 1 ? '1 segment' : `${n} segments`)
 const text = computed(() => store.draft!.manuscript as TextDocument)
 
 function write(words: LineDocument) {
@@ -22,9 +23,9 @@ function give(voucher: boolean) {
   <section class="panel flex min-h-0 flex-col overflow-hidden" aria-label="Manuscript">
     <div class="panel-head">
       <h2>Manuscript</h2>
-      <span v-if="proof?.segments" class="note"
-        >{{ proof.plain.length }} characters · {{ proof.segments }}
-        {{ proof.segments === 1 ? 'segment' : 'segments' }} for {{ proof.called || 'them' }}</span
+      <span v-if="proof?.text" class="note"
+        >{{ proof.plain.length }} characters in {{ segments(proof.text.segments) }} for
+        {{ proof.called || 'them' }}</span
       >
     </div>
     <div class="grid gap-3 p-3">
@@ -45,6 +46,21 @@ function give(voucher: boolean) {
         />
         it gives something off</label
       >
+      <dl v-if="proof?.text" class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-note">
+        <dt class="text-ink2">Longest</dt>
+        <dd>
+          {{ segments(proof.text.most)
+          }}<template v-if="proof.text.price"> for {{ proof.text.price }}</template> each, with the
+          longest values that anybody has
+        </dd>
+        <dt class="text-ink2">Comes from</dt>
+        <dd>{{ proof.from || 'nobody yet' }}</dd>
+        <dt class="text-ink2">At its end</dt>
+        <dd>
+          {{ proof.text.stop || 'nothing' }}
+          <RouterLink class="ml-2 underline" :to="{ name: 'account' }">Change</RouterLink>
+        </dd>
+      </dl>
     </div>
   </section>
 </template>

@@ -7,6 +7,10 @@ alter table message add column archived_at timestamp(3) with time zone;
 alter table message add column starter varchar(40);
 alter table message_version add column manuscript clob;
 
+-- What a text comes from, and what stands at its end; both may be empty.
+alter table account add column text_sender varchar(20) default '' not null;
+alter table account add column text_stop varchar(60) default 'Answer STOP to get no more texts' not null;
+
 -- Pictures and files, by the name that messages call them.
 create table kept_file (
   id bigint generated always as identity primary key,

@@ -17,6 +17,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.account.Texting;
 import org.opentrellis.core.behaviour.ArrivalPlan;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.CohortPlan;
@@ -164,7 +165,9 @@ final class DryRunCommand implements Callable<Integer> {
     } else {
       out.println(
           Json.pretty(
-              report ? RunReport.of(run, tallies) : RunResult.of(run, tallies, measures, paths)));
+              report
+                  ? RunReport.of(run, tallies, Texting.NONE)
+                  : RunResult.of(run, tallies, measures, paths)));
     }
     if (xes != null) {
       try (OutputStream to = new BufferedOutputStream(java.nio.file.Files.newOutputStream(xes))) {

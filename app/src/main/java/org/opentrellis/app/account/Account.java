@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.SaveLost;
 import org.opentrellis.core.account.Regional;
 import org.opentrellis.core.account.Sender;
+import org.opentrellis.core.account.Texting;
 import org.opentrellis.core.people.EmailAddress;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.problem.Refused;
@@ -35,6 +36,11 @@ public class Account {
 
   public SendingLimits limits() {
     return mapper.account().limits();
+  }
+
+  /** Who texts come from, and how to stop them. */
+  public Texting texting() {
+    return mapper.account().texting();
   }
 
   /** Of those of whom none is known. */
@@ -80,6 +86,7 @@ public class Account {
     if (senders.isEmpty()) {
       missing.add("Say who emails come from.");
     }
+    row.texting().cannotStop().ifPresent(missing::add);
     return missing;
   }
 
@@ -102,6 +109,8 @@ public class Account {
         row.monthlyQuota(),
         row.segmentPrice(),
         row.emailsPerWeek(),
+        row.textSender(),
+        row.textStop(),
         row.version());
   }
 

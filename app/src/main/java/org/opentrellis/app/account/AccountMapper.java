@@ -14,7 +14,7 @@ interface AccountMapper {
   @Select(
       """
       select name, postal_address, zone, language, currency, quiet_from, quiet_to, monthly_quota,
-        segment_price, emails_per_week, version from account
+        segment_price, emails_per_week, text_sender, text_stop, version from account
       """)
   AccountRow account();
 
@@ -24,7 +24,8 @@ interface AccountMapper {
       update account set name = #{name}, postal_address = #{postalAddress}, zone = #{zone},
         language = #{language}, currency = #{currency}, quiet_from = #{quietFrom},
         quiet_to = #{quietTo}, monthly_quota = #{monthlyQuota}, segment_price = #{segmentPrice},
-        emails_per_week = #{emailsPerWeek}, version = version + 1
+        emails_per_week = #{emailsPerWeek}, text_sender = #{textSender}, text_stop = #{textStop},
+        version = version + 1
       where version = #{version}
       """)
   int set(AccountRow row);

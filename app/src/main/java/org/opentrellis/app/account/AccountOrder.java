@@ -16,6 +16,9 @@ import org.jspecify.annotations.Nullable;
  * @param monthlyQuota emails a month at most; null for no limit
  * @param segmentPrice what a segment of a text costs; null if that is not known
  * @param emailsPerWeek how many one person may get within seven days before it is told
+ * @param textSender what texts come from: a number or at most eleven letters and digits; empty
+ *     until it is said
+ * @param textStop how to get no more texts, as it stands at the end of each; may be empty
  * @param version the one that it was read at
  */
 public record AccountOrder(
@@ -29,6 +32,8 @@ public record AccountOrder(
     @Nullable Long monthlyQuota,
     @Nullable Double segmentPrice,
     int emailsPerWeek,
+    String textSender,
+    String textStop,
     int version) {
 
   /**

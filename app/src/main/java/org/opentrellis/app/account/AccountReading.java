@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.account.QuietHours;
 import org.opentrellis.core.account.Regional;
 import org.opentrellis.core.account.Sender;
+import org.opentrellis.core.account.Texting;
 import org.opentrellis.core.people.EmailAddress;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
@@ -51,8 +52,13 @@ final class AccountReading {
     part(
         "",
         () -> new SendingLimits(order.monthlyQuota(), order.segmentPrice(), order.emailsPerWeek()));
+    Texting texting = texting();
     List<Sender> senders = senders();
-    if (zone == null || language == null || currency == null || !problems.isEmpty()) {
+    if (zone == null
+        || language == null
+        || currency == null
+        || texting == null
+        || !problems.isEmpty()) {
       throw new ProblemsFound(problems);
     }
     return new Read(
@@ -67,6 +73,8 @@ final class AccountReading {
             order.monthlyQuota(),
             order.segmentPrice(),
             order.emailsPerWeek(),
+            texting.sender(),
+            texting.stop(),
             order.version()),
         senders);
   }
@@ -100,6 +108,12 @@ final class AccountReading {
     return from == null || to == null
         ? null
         : part("/quietHours/to", () -> new QuietHours(from, to));
+  }
+
+  private @Nullable Texting texting() {
+    Texting sender = part("/textSender", () -> new Texting(order.textSender(), ""));
+    Texting stop = part("/textStop", () -> new Texting("", order.textStop()));
+    return sender == null || stop == null ? null : new Texting(sender.sender(), stop.stop());
   }
 
   private static LocalTime time(String typed) {

@@ -4,7 +4,7 @@ import java.util.List;
 import org.opentrellis.app.account.AccountOrder;
 import org.opentrellis.core.format.Documents;
 
-/** Ambercomb itself. */
+/** Ambercomb itself. Its number is of those that are kept free for fiction (Ofcom, from memory). */
 final class DemoAccount {
   private static final long MONTHLY_QUOTA = 50_000;
   private static final double SEGMENT_PRICE = 0.07;
@@ -27,6 +27,8 @@ final class DemoAccount {
         MONTHLY_QUOTA,
         SEGMENT_PRICE,
         EMAILS_PER_WEEK,
+        "+44 7700 900123",
+        "Answer STOP to get no more texts",
         1);
   }
 }

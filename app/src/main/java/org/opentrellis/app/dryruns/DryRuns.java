@@ -116,10 +116,10 @@ public class DryRuns {
         });
   }
 
-  private static Made make(RunSetup setup, Effort effort) {
+  private Made make(RunSetup setup, Effort effort) {
     long begun = System.nanoTime();
     DryRun run = setup.dryRun();
-    RunReport report = RunReport.of(run, run.run(effort));
+    RunReport report = RunReport.of(run, run.run(effort), account.texting());
     return new Made(setup, report, TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begun));
   }
 
@@ -130,7 +130,7 @@ public class DryRuns {
         kept.cohort().people(),
         effort -> {
           DryRun run = kept.again();
-          RunReport report = RunReport.of(run, run.run(effort));
+          RunReport report = RunReport.of(run, run.run(effort), account.texting());
           store.keepResults(id, report);
           return new RunDesk.Outcome(id, comparedWith(kept, report));
         });
@@ -220,7 +220,7 @@ public class DryRuns {
 
   private boolean anew(KeptRun kept, Effort effort) {
     DryRun run = kept.again();
-    store.keepResults(kept.id(), RunReport.of(run, run.run(effort)));
+    store.keepResults(kept.id(), RunReport.of(run, run.run(effort), account.texting()));
     return true;
   }
 

@@ -148,7 +148,10 @@ class Proofreader {
 
   private List<MessageFinding> look(
       MessageId id, Manuscript manuscript, Asked asked, Surroundings around) {
-    String words = manuscript instanceof Manuscript.Text text ? longest.in(text.words()) : "";
+    String words =
+        manuscript instanceof Manuscript.Text text
+            ? account.texting().ended(longest.in(text.words()))
+            : "";
     return MessageChecks.run(
         new Proofreading(
             id,
@@ -162,6 +165,7 @@ class Proofreader {
             asked.links(),
             asked.bytes(),
             Optional.ofNullable(account.limits().segmentPrice()),
+            account.texting(),
             words,
             around.today()));
   }

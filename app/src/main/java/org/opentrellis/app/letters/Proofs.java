@@ -6,10 +6,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.account.Account;
 import org.opentrellis.app.account.AccountWriter;
 import org.opentrellis.app.catalogue.Catalogues;
+import org.opentrellis.core.account.Regional;
 import org.opentrellis.core.account.Sender;
+import org.opentrellis.core.account.Texting;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.journey.PartId;
 import org.opentrellis.core.journey.TextSegments;
@@ -36,18 +39,21 @@ class Proofs {
   private final Recipients recipients;
   private final Catalogues catalogues;
   private final ProofAddresses addresses;
+  private final LongestValues longest;
 
   Proofs(
       HouseStyles styles,
       Account account,
       Recipients recipients,
       Catalogues catalogues,
-      ProofAddresses addresses) {
+      ProofAddresses addresses,
+      LongestValues longest) {
     this.styles = styles;
     this.account = account;
     this.recipients = recipients;
     this.catalogues = catalogues;
     this.addresses = addresses;
+    this.longest = longest;
   }
 
   /**
@@ -113,10 +119,12 @@ class Proofs {
             Optional.empty(),
             StyleChange.NONE);
     Whoever reader = reader(order, nothing, writer, Optional.empty());
-    String words = new Filling(reader, writer.regional()).of(text.words());
+    Texting texting = account.texting();
+    String words = texting.ended(new Filling(reader, writer.regional()).of(text.words()));
+    int most = TextSegments.of(texting.ended(longest.in(text.words())));
     return new ProofView(
         reader.called(),
-        writer.name(),
+        texting.sender(),
         "",
         "",
         "",
@@ -125,7 +133,13 @@ class Proofs {
         List.of(),
         List.of(),
         words.getBytes(StandardCharsets.UTF_8).length,
-        TextSegments.of(words));
+        new ProofView.ProofText(
+            TextSegments.of(words), most, price(most, writer.regional()), texting.stop()));
+  }
+
+  private @Nullable String price(int segments, Regional regional) {
+    Double each = account.limits().segmentPrice();
+    return each == null ? null : regional.price(segments * each);
   }
 
   private Whoever reader(

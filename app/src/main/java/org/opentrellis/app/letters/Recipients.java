@@ -2,7 +2,7 @@ package org.opentrellis.app.letters;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import java.text.NumberFormat;
+import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
@@ -189,12 +189,11 @@ class Recipients {
   }
 
   private static ProductShown shown(ProductCard card, Regional regional) {
-    NumberFormat money = NumberFormat.getCurrencyInstance(regional.language());
-    money.setCurrency(regional.currency());
     return new ProductShown(
         card.name(),
         card.about() == null ? "" : card.about(),
-        Optional.ofNullable(card.priceCents()).map(cents -> money.format(cents / 100.0)),
+        Optional.ofNullable(card.priceCents())
+            .map(cents -> regional.amount(BigDecimal.valueOf(cents, 2))),
         Optional.empty(),
         "");
   }

@@ -21,7 +21,8 @@ class AccountApiTest {
     return """
     {"name": "Ambercomb", "postalAddress": "Hive Lane 3\\n0123 Combton", "zone": "Europe/Oslo",
      "language": "nb-NO", "currency": "nok", "senders": [%s], "quietHours": %s,
-     "monthlyQuota": 9000, "segmentPrice": null, "emailsPerWeek": 3, "version": %d}
+     "monthlyQuota": 9000, "segmentPrice": null, "emailsPerWeek": 3,
+     "textSender": "+4721234567", "textStop": "Answer STOP", "version": %d}
     """
         .formatted(senders, quiet, version);
   }

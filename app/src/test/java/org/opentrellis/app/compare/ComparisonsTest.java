@@ -20,6 +20,7 @@ import org.mockito.junit.jupiter.MockitoExtension;
 import org.opentrellis.app.computing.ComputingRoom;
 import org.opentrellis.app.dryruns.DryRuns;
 import org.opentrellis.app.dryruns.KeptRun;
+import org.opentrellis.core.account.Texting;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.CohortPlan;
 import org.opentrellis.core.behaviour.TypicalBehaviour;
@@ -78,7 +79,7 @@ class ComparisonsTest {
                 30,
                 catalogue,
                 List.of(new KeptRun.Part(1, version, plan, PEOPLE)),
-                RunReport.of(run, run.run(1)),
+                RunReport.of(run, run.run(1), Texting.NONE),
                 null));
   }
 

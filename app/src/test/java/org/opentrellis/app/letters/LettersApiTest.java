@@ -3,6 +3,7 @@ package org.opentrellis.app.letters;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.net.URI;
@@ -185,6 +186,67 @@ class LettersApiTest {
     Answer wrong = APP.put("/api/house-style", "{\"style\": %s, \"version\": 2}".formatted(style));
     assertThat(wrong.status()).isEqualTo(400);
     assertThat(wrong.body().at("/problems/0/place").asString()).isEqualTo("/style/colours/ink");
+  }
+
+  /** The picture of the days that are left is in the colours of the house, and never stale. */
+  @Test
+  void theDaysLeftAreDrawnWhenTheyAreLookedAt() throws IOException, InterruptedException {
+    HttpResponse<byte[]> drawn = raw("GET", "/o/days-left?until=2099-01-01T18:00", new byte[0]);
+    assertThat(drawn.statusCode()).isEqualTo(200);
+    assertThat(drawn.headers().firstValue("Cache-Control")).hasValue("no-store");
+    BufferedImage picture = ImageIO.read(new ByteArrayInputStream(drawn.body()));
+    String ground = APP.get("/api/house-style").body().at("/style/colours/button").asString();
+    assertThat(picture.getRGB(picture.getWidth() / 2, 2) & 0xFFFFFF)
+        .isEqualTo(Integer.parseInt(ground.substring(1), 16));
+    assertThat(raw("GET", "/o/days-left?until=soon", new byte[0]).statusCode()).isEqualTo(400);
+  }
+
+  /** A plain text to go on with by hand is everybody's: it holds fields, not what one is called. */
+  @Test
+  void aPlainTextByHandBeginsWithFieldsAndLinks() {
+    Answer begun =
+        APP.post(
+            "/api/messages/plain-text",
+            "{\"manuscript\": %s}".formatted(manuscript("your-hive-planner-is-here")));
+    assertThat(begun.status()).isEqualTo(200);
+    JsonNode byHand = begun.body().get("manuscript");
+    assertThat(byHand.at("/plain/blocks").toString()).contains("firstName", "hive-planner.pdf");
+    String ida =
+        proof(
+                byHand,
+                "null",
+                "{\"firstName\": \"Ida\", \"lastName\": \"\", \"fields\": {}, \"holding\": []}")
+            .get("plain")
+            .asString();
+    assertThat(ida).contains("Ida").doesNotContain("{");
+  }
+
+  /** A text is counted as it goes out: with how to stop, and with the longest that anybody has. */
+  @Test
+  void aTextSaysWhatItTakes() {
+    JsonNode words = JSON.readTree("{\"words\": [%s, %s]}".formatted(plain("Frost "), FIRST));
+    ObjectNode text = JSON.createObjectNode().put("kind", "text").put("voucher", false);
+    text.set("words", words);
+    text.set("links", JSON.createArrayNode());
+    JsonNode seen = proof(text, "null", "null");
+    assertThat(seen.get("plain").asString())
+        .isEqualTo("Frost keeper\nAnswer STOP to get no more texts");
+    assertThat(seen.get("from").asString()).startsWith("+4477");
+    assertThat(seen.at("/text/segments").asInt()).isEqualTo(1);
+    assertThat(seen.at("/text/price").asString()).isEqualTo("\u20ac0.07");
+
+    text.set("words", JSON.readTree("{\"words\": [%s]}".formatted(plain("a".repeat(130)))));
+    JsonNode longer = proof(text, "null", "null");
+    assertThat(longer.at("/text/most").asInt()).isEqualTo(2);
+    assertThat(longer.at("/text/price").asString()).isEqualTo("\u20ac0.14");
+  }
+
+  private static final String FIRST =
+      "{\"kind\": \"field\", \"field\": {\"source\": {\"kind\": \"firstName\"}, \"fallback\": \"keeper\", \"format\": \"USUAL\"}, \"bold\": false, \"italic\": false, \"link\": null}";
+
+  private static String plain(String words) {
+    return "{\"kind\": \"words\", \"text\": \"%s\", \"bold\": false, \"italic\": false, \"link\": null}"
+        .formatted(words);
   }
 
   @Test

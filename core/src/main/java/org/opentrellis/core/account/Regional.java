@@ -1,5 +1,6 @@
 package org.opentrellis.core.account;
 
+import java.math.BigDecimal;
 import java.text.NumberFormat;
 import java.time.DateTimeException;
 import java.time.LocalDate;
@@ -79,9 +80,25 @@ public record Regional(ZoneId zone, Locale language, Currency currency) {
 
   /** A day and an amount as they are written there. */
   public String example(LocalDate day, double amount) {
+    return day(day, language) + " · " + amount(BigDecimal.valueOf(amount));
+  }
+
+  /** An amount as it is written there. */
+  public String amount(BigDecimal amount) {
+    return money().format(amount);
+  }
+
+  /** The same, with parts of the smallest coin: what little things cost each. */
+  public String price(double amount) {
+    NumberFormat money = money();
+    money.setMaximumFractionDigits(money.getMinimumFractionDigits() + 2);
+    return money.format(amount);
+  }
+
+  private NumberFormat money() {
     NumberFormat money = NumberFormat.getCurrencyInstance(language);
     money.setCurrency(currency);
-    return day(day, language) + " · " + money.format(amount);
+    return money;
   }
 
   /** A day as it is written in a language. */

@@ -77,17 +77,13 @@ public final class Filling {
 
   private String number(double number, Format format) {
     Locale language = regional.language();
-    NumberFormat shape =
-        switch (format) {
-          case AMOUNT -> {
-            NumberFormat money = NumberFormat.getCurrencyInstance(language);
-            money.setCurrency(regional.currency());
-            yield money;
-          }
-          case WHOLE -> NumberFormat.getIntegerInstance(language);
-          case USUAL, CAPITAL, DAY_AND_MONTH, WEEKDAY -> NumberFormat.getInstance(language);
-        };
-    return shape.format(BigDecimal.valueOf(number));
+    BigDecimal exact = BigDecimal.valueOf(number);
+    return switch (format) {
+      case AMOUNT -> regional.amount(exact);
+      case WHOLE -> NumberFormat.getIntegerInstance(language).format(exact);
+      case USUAL, CAPITAL, DAY_AND_MONTH, WEEKDAY ->
+          NumberFormat.getInstance(language).format(exact);
+    };
   }
 
   private String date(LocalDate date, Format format) {

@@ -29,6 +29,7 @@ public final class MessageChecks {
           new HtmlWithScripts(),
           new SameSubject(),
           new SeveralSegments(),
+          new HowToStop(),
           new TooLarge());
 
   private MessageChecks() {}

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Stream;
+import org.opentrellis.core.account.Texting;
 import org.opentrellis.core.journey.FileName;
 import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.journey.PartId;
@@ -26,7 +27,8 @@ import org.opentrellis.core.message.Part;
  * @param asked what journeys ask about clicks in it
  * @param bytes of its HTML for the longest of those who get it; empty if that is not known
  * @param segmentPrice of a text; empty if that is not known
- * @param longest the words of a text with the longest values that its fields have
+ * @param texting who texts come from, and how to stop them
+ * @param longest a text as it is sent, with the longest values that its fields have
  * @param today for dates that are past
  */
 public record Proofreading(
@@ -41,6 +43,7 @@ public record Proofreading(
     List<AskedLink> asked,
     OptionalInt bytes,
     Optional<Double> segmentPrice,
+    Texting texting,
     String longest,
     LocalDate today) {
 

@@ -1,7 +1,6 @@
 package org.opentrellis.core.proofreading;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.opentrellis.core.journey.TextSegments;
 import org.opentrellis.core.message.Manuscript;
@@ -29,7 +28,10 @@ final class SeveralSegments implements MessageCheck {
         .segmentPrice()
         .map(
             price ->
-                String.format(Locale.ROOT, ": %.2f instead of %.2f each", segments * price, price))
+                ": %s instead of %s each"
+                    .formatted(
+                        proof.head().regional().price(segments * price),
+                        proof.head().regional().price(price)))
         .orElse("");
   }
 }

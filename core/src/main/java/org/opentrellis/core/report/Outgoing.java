@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.account.Texting;
 import org.opentrellis.core.dryrun.EmailTally;
 import org.opentrellis.core.dryrun.JourneyTally;
 import org.opentrellis.core.dryrun.SendCalendar;
@@ -52,12 +53,12 @@ public record Outgoing(
 
   /**
    * @param name of the message
-   * @param segments that one of it takes, as it is written
+   * @param segments that one of it takes, as it is written, with how to stop behind it
    * @param sent how many
    */
   public record TextLine(String name, int segments, long sent) {}
 
-  static Outgoing of(Tallies run, LocalDate firstDay) {
+  static Outgoing of(Tallies run, LocalDate firstDay, Texting texting) {
     SendCalendar emails = run.emails();
     SendCalendar texts = run.texts();
     int days = Math.max(emails.days(), texts.days());
@@ -76,7 +77,7 @@ public record Outgoing(
         peak(both),
         peak(week),
         months(firstDay, emailsByDay, textsByDay),
-        texts(run),
+        texts(run, texting),
         mostInAWeek(run));
   }
 
@@ -127,14 +128,15 @@ public record Outgoing(
         .toList();
   }
 
-  private static List<TextLine> texts(Tallies run) {
+  private static List<TextLine> texts(Tallies run, Texting texting) {
     Map<String, TextLine> lines = new TreeMap<>();
     for (JourneyTally journey : run.journeys()) {
       for (int send = 0; send < journey.sends().size(); send++) {
         if (journey.program().isText(send)) {
           Message text = journey.program().messages(send).get(0);
           EmailTally tally = journey.sends().get(send);
-          TextLine line = new TextLine(text.name(), TextSegments.of(text.headline()), tally.sent());
+          int segments = TextSegments.of(texting.ended(text.headline()));
+          TextLine line = new TextLine(text.name(), segments, tally.sent());
           lines.merge(
               text.id().value(),
               line,

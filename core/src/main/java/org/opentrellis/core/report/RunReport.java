@@ -3,6 +3,7 @@ package org.opentrellis.core.report;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.stream.IntStream;
+import org.opentrellis.core.account.Texting;
 import org.opentrellis.core.dryrun.DryRun;
 import org.opentrellis.core.dryrun.Tallies;
 
@@ -16,11 +17,14 @@ import org.opentrellis.core.dryrun.Tallies;
  */
 public record RunReport(int engine, long people, Outgoing outgoing, List<JourneyReport> journeys) {
 
-  public static RunReport of(DryRun run, Tallies tallies) {
+  /**
+   * @param texting what stands at the end of texts, which makes them longer
+   */
+  public static RunReport of(DryRun run, Tallies tallies, Texting texting) {
     return new RunReport(
         DryRun.ENGINE,
         tallies.people(),
-        Outgoing.of(tallies, run.settings().start().atZone(ZoneOffset.UTC).toLocalDate()),
+        Outgoing.of(tallies, run.settings().start().atZone(ZoneOffset.UTC).toLocalDate(), texting),
         IntStream.range(0, tallies.journeys().size())
             .mapToObj(i -> JourneyReport.of(run, tallies, i))
             .toList());

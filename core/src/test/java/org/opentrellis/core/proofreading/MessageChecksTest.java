@@ -17,6 +17,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.opentrellis.core.account.Regional;
+import org.opentrellis.core.account.Texting;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.FileName;
@@ -42,6 +43,7 @@ import org.opentrellis.core.reading.PartReader;
  * to.
  */
 class MessageChecksTest {
+  private static final Texting TEXTING = new Texting("+447700900123", "STOP");
   private static final LocalDate TODAY = LocalDate.of(2026, 11, 20);
   private static final PartReader PARTS =
       new PartReader(
@@ -82,10 +84,25 @@ class MessageChecksTest {
       long heavy,
       List<String> lately,
       List<AskedLink> asked,
-      int bytes) {
+      int bytes,
+      Texting texting) {
     static final Around FINE =
         new Around(
             "Hive Lane 3", List.of("mira@example.com"), 40_000, List.of(), List.of(), 20_000);
+
+    Around(
+        String address,
+        List<String> senders,
+        long heavy,
+        List<String> lately,
+        List<AskedLink> asked,
+        int bytes) {
+      this(address, senders, heavy, lately, asked, bytes, TEXTING);
+    }
+
+    Around texting(String sender, String stop) {
+      return new Around(address, senders, heavy, lately, asked, bytes, new Texting(sender, stop));
+    }
 
     Proofreading of(Manuscript manuscript) {
       String words = manuscript instanceof Manuscript.Text text ? text.words().typed() : "";
@@ -103,7 +120,8 @@ class MessageChecksTest {
           asked,
           OptionalInt.of(bytes),
           Optional.of(0.07),
-          words,
+          texting,
+          texting.ended(words),
           TODAY);
     }
   }
@@ -280,7 +298,28 @@ class MessageChecksTest {
             Severity.WARNING,
             text("a".repeat(161)),
             fine,
-            "With the longest values it has 161 characters and goes in 2 segments: 0.14 instead of 0.07 each",
+            "With the longest values it has 166 characters and goes in 2 segments: \u20ac0.14 instead of \u20ac0.07 each",
+            false),
+        new Case(
+            "how-to-stop",
+            Severity.ERROR,
+            text("Frost tonight"),
+            fine.texting("", "Answer STOP"),
+            "Nobody is there to send it",
+            false),
+        new Case(
+            "how-to-stop",
+            Severity.ERROR,
+            text("Frost tonight"),
+            fine.texting("Ambercomb", ""),
+            "Nothing says how to get no more texts",
+            false),
+        new Case(
+            "how-to-stop",
+            Severity.ERROR,
+            text("Frost tonight"),
+            fine.texting("Ambercomb", "Answer STOP"),
+            "Nobody can answer \u201cAmbercomb\u201d, which is no number",
             false),
         error(
             "button-without-words",
@@ -379,7 +418,7 @@ class MessageChecksTest {
   @Test
   void aGoodLetterHasNoFindings() {
     assertThat(MessageChecks.run(Around.FINE.of(email(GOOD)))).isEmpty();
-    assertThat(MessageChecks.run(Around.FINE.of(text("a".repeat(160))))).isEmpty();
+    assertThat(MessageChecks.run(Around.FINE.of(text("a".repeat(155))))).isEmpty();
     assertThat(
             MessageChecks.run(
                 Around.FINE.of(
