@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { NameUse } from '@/api/types'
 
-/** What uses a name: journeys to go to, strands and segments. */
+/** What uses a name: journeys to go to, strands, segments and messages. */
 defineProps<{ uses: NameUse[] }>()
 
-const WORDS = { JOURNEY: '', STRAND: 'strand', SEGMENT: 'segment' } as const
+const WORDS = { JOURNEY: '', STRAND: 'strand', SEGMENT: 'segment', MESSAGE: 'message' } as const
 </script>
 
 <template>

@@ -15,10 +15,7 @@ import org.opentrellis.app.revisions.CatalogueChanged;
 import org.opentrellis.app.revisions.Revisions;
 import org.opentrellis.app.storage.AgainIfTaken;
 import org.opentrellis.core.format.Documents;
-import org.opentrellis.core.format.Json;
-import org.opentrellis.core.journey.LinkName;
 import org.opentrellis.core.journey.Message;
-import org.opentrellis.core.journey.MessageContent;
 import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.message.Manuscript;
 import org.opentrellis.core.problem.ProblemsFound;
@@ -47,11 +44,11 @@ public class MessageLibrary {
 
   /** All messages, in the order they were written. */
   public List<Message> all() {
-    return mapper.all().stream().map(MessageLibrary::message).toList();
+    return mapper.all().stream().map(MessageRows::message).toList();
   }
 
   List<MessageView> views() {
-    return mapper.all().stream().map(MessageLibrary::view).toList();
+    return mapper.all().stream().map(MessageRows::view).toList();
   }
 
   /**
@@ -66,7 +63,7 @@ public class MessageLibrary {
     Message message = read(freeId(edit.name()), edit);
     requireFree(message.id(), message.name());
     insert(Written.begin(message));
-    return view(find(message.id().value()));
+    return MessageRows.view(find(message.id().value()));
   }
 
   /**
@@ -83,7 +80,7 @@ public class MessageLibrary {
     revisions.hold();
     MessageId id = new MessageId(freeId(name));
     keep(new Written(id, name, List.of(), manuscript, starter));
-    return sheet(find(id.value()));
+    return MessageRows.sheet(find(id.value()));
   }
 
   /** The same for one that is written out. */
@@ -113,7 +110,7 @@ public class MessageLibrary {
    * likewise.
    */
   public void replace(Message message) {
-    replace(written(find(message.id().value())).take(message));
+    replace(MessageRows.written(find(message.id().value())).take(message));
   }
 
   /** Puts another name and other words in the place of a message's. */
@@ -128,7 +125,7 @@ public class MessageLibrary {
     if (!update(named(written), row.version())) {
       throw new SaveLost(
           "Somebody else has saved \u201c%s\u201d just now. Try again.".formatted(written.name()),
-          view(find(written.id().value())),
+          MessageRows.view(find(written.id().value())),
           Documents.write(written.seen()));
     }
   }
@@ -150,14 +147,16 @@ public class MessageLibrary {
     requireFree(message.id(), message.name());
     if (anew) {
       insert(Written.begin(message));
-      return view(find(id));
+      return MessageRows.view(find(id));
     }
     int version = edit.version() == null ? 0 : edit.version();
-    if (!update(written(find(id)).take(message), version)) {
+    if (!update(MessageRows.written(find(id)).take(message), version)) {
       throw new SaveLost(
-          "Somebody else has saved this message since you opened it.", view(find(id)), edit);
+          "Somebody else has saved this message since you opened it.",
+          MessageRows.view(find(id)),
+          edit);
     }
-    return view(find(id));
+    return MessageRows.view(find(id));
   }
 
   /**
@@ -166,24 +165,24 @@ public class MessageLibrary {
    * @throws NotFound if there is none
    */
   public Written written(MessageId id) {
-    return written(find(id.value()));
+    return MessageRows.written(find(id.value()));
   }
 
   /** A message as it is written, if it is there. */
   public Optional<Written> find(MessageId id) {
-    return mapper.find(id.value()).map(MessageLibrary::written);
+    return mapper.find(id.value()).map(MessageRows::written);
   }
 
   /** Some messages as they are written; those that are not there are left out. */
   public List<Written> written(Collection<MessageId> ids) {
     return ids.stream()
         .flatMap(id -> mapper.find(id.value()).stream())
-        .map(MessageLibrary::written)
+        .map(MessageRows::written)
         .toList();
   }
 
   MessageSheet sheet(String id) {
-    return sheet(find(id));
+    return MessageRows.sheet(find(id));
   }
 
   /**
@@ -201,19 +200,21 @@ public class MessageLibrary {
     requireFree(written.id(), written.name());
     if (!update(written, draft.version())) {
       throw new SaveLost(
-          "Somebody else has saved this message since you opened it.", sheet(find(id)), draft);
+          "Somebody else has saved this message since you opened it.",
+          MessageRows.sheet(find(id)),
+          draft);
     }
-    return sheet(find(id));
+    return MessageRows.sheet(find(id));
   }
 
   /** Another message that says the same. */
   @AgainIfTaken
   public MessageSheet copy(String id) {
     revisions.hold();
-    Written of = written(find(id));
+    Written of = MessageRows.written(find(id));
     String copy = freeId(of.name());
     keep(of.under(new MessageId(copy)));
-    return sheet(find(copy));
+    return MessageRows.sheet(find(copy));
   }
 
   /** Puts a message away, or brings it back. What is away is still sent by what sends it. */
@@ -222,7 +223,7 @@ public class MessageLibrary {
     find(id);
     mapper.archive(id, away ? OffsetDateTime.now(clock) : null);
     revisions.grow(Revisions.Kind.CATALOGUE);
-    return sheet(find(id));
+    return MessageRows.sheet(find(id));
   }
 
   /** What each save changed, the newest first. */
@@ -232,24 +233,25 @@ public class MessageLibrary {
   }
 
   private static MessageHistory.Saved saved(MessageRow row) {
-    return new MessageHistory.Saved(row.version(), row.createdAt(), written(row));
+    return new MessageHistory.Saved(row.version(), row.createdAt(), MessageRows.written(row));
   }
 
   /** A save of a message as it was written. */
   MessageSheet version(String id, int version) {
-    return sheet(mapper.version(id, version).orElseThrow(() -> NotFound.of("version", version)));
+    return MessageRows.sheet(
+        mapper.version(id, version).orElseThrow(() -> NotFound.of("version", version)));
   }
 
   /** Every save of a message, the newest first. */
   List<MessageView> versions(String id) {
     find(id);
-    return mapper.versions(id).stream().map(MessageLibrary::view).toList();
+    return mapper.versions(id).stream().map(MessageRows::view).toList();
   }
 
   private void insert(Written written) {
-    MessageRow row = row(written, 1);
+    MessageRow row = MessageRows.of(written, 1, OffsetDateTime.now(clock));
     mapper.insert(row);
-    mapper.keepVersion(row, OffsetDateTime.now(clock));
+    mapper.keepVersion(row);
     changed(written.id());
   }
 
@@ -260,9 +262,10 @@ public class MessageLibrary {
 
   /** Whether nobody else has saved since that version. */
   private boolean update(Written written, int version) {
-    boolean inTime = mapper.update(row(written, version)) > 0;
+    OffsetDateTime now = OffsetDateTime.now(clock);
+    boolean inTime = mapper.update(MessageRows.of(written, version, now)) > 0;
     if (inTime) {
-      mapper.keepVersion(row(written, version + 1), OffsetDateTime.now(clock));
+      mapper.keepVersion(MessageRows.of(written, version + 1, now));
       changed(written.id());
     }
     return inTime;
@@ -270,23 +273,6 @@ public class MessageLibrary {
 
   private MessageRow find(String id) {
     return mapper.find(id).orElseThrow(() -> NotFound.of("message", id));
-  }
-
-  private MessageRow row(Written written, int version) {
-    Message seen = written.seen();
-    return new MessageRow(
-        seen.id().value(),
-        seen.name(),
-        seen.channel(),
-        seen.headline(),
-        Json.write(seen.links().stream().map(LinkName::value).toList()),
-        seen.voucher(),
-        Json.write(Documents.write(written.manuscript())),
-        Json.write(written.labels()),
-        null,
-        written.starter(),
-        version,
-        OffsetDateTime.now(clock));
   }
 
   private static Message read(String id, MessageEdit edit) {
@@ -308,59 +294,5 @@ public class MessageLibrary {
       id = base + "-" + n;
     }
     return id;
-  }
-
-  private static Message message(MessageRow row) {
-    List<LinkName> links = links(row).stream().map(LinkName::new).toList();
-    return new Message(new MessageId(row.id()), row.name(), content(row), links, row.voucher());
-  }
-
-  private static MessageContent content(MessageRow row) {
-    return switch (row.channel()) {
-      case EMAIL -> new MessageContent.Email(row.headline());
-      case TEXT -> new MessageContent.Text(row.headline());
-    };
-  }
-
-  private static Written written(MessageRow row) {
-    Message seen = message(row);
-    List<String> labels = List.of(Json.read(row.labels(), String[].class));
-    return row.manuscript() == null
-        ? Written.begin(seen)
-        : new Written(
-            seen.id(),
-            seen.name(),
-            labels,
-            Documents.readManuscript(Json.tree(row.manuscript())),
-            row.starter());
-  }
-
-  private static MessageSheet sheet(MessageRow row) {
-    Written written = written(row);
-    return new MessageSheet(
-        row.id(),
-        row.name(),
-        written.labels(),
-        row.archivedAt() != null,
-        Documents.write(written.manuscript()),
-        links(row),
-        row.starter(),
-        row.version());
-  }
-
-  private static MessageView view(MessageRow row) {
-    return new MessageView(
-        row.id(),
-        row.name(),
-        Documents.write(message(row)).get("content"),
-        links(row),
-        row.voucher(),
-        List.of(Json.read(row.labels(), String[].class)),
-        row.archivedAt() != null,
-        row.version());
-  }
-
-  private static List<String> links(MessageRow row) {
-    return List.of(Json.read(row.links(), String[].class));
   }
 }

@@ -56,10 +56,10 @@ interface MessageMapper {
       """
       insert into message_version (message_id, version, name, channel, headline, links, voucher,
         manuscript, saved_at)
-      values (#{row.id}, #{row.version}, #{row.name}, #{row.channel}, #{row.headline},
-        #{row.links}, #{row.voucher}, #{row.manuscript}, #{savedAt})
+      values (#{id}, #{version}, #{name}, #{channel}, #{headline}, #{links}, #{voucher},
+        #{manuscript}, #{createdAt})
       """)
-  void keepVersion(MessageRow row, OffsetDateTime savedAt);
+  void keepVersion(MessageRow row);
 
   @Select(
       "select "

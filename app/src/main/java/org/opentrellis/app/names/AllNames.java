@@ -2,20 +2,22 @@ package org.opentrellis.app.names;
 
 import java.util.List;
 import org.opentrellis.app.catalogue.Catalogues;
-import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.core.reading.KnownNames;
 import org.springframework.stereotype.Service;
 
-/** Every name that an account has: registered, or used by a journey, a strand or a segment. */
+/**
+ * Every name that an account has: registered, or used by a journey, a message, a strand or a
+ * segment.
+ */
 @Service
 public class AllNames {
   private final RegisteredNames registered;
-  private final Journeys journeys;
+  private final NameUses uses;
   private final Catalogues catalogues;
 
-  AllNames(RegisteredNames registered, Journeys journeys, Catalogues catalogues) {
+  AllNames(RegisteredNames registered, NameUses uses, Catalogues catalogues) {
     this.registered = registered;
-    this.journeys = journeys;
+    this.uses = uses;
     this.catalogues = catalogues;
   }
 
@@ -24,7 +26,7 @@ public class AllNames {
     return KnownNames.of(
         List.of(
             KnownNames.of(registered.byKind()),
-            journeys.namesInUse(),
+            uses.inUse(),
             KnownNames.in(List.of(catalogues.current()))));
   }
 }

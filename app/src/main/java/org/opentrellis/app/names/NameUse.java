@@ -12,6 +12,7 @@ public record NameUse(What what, String name, @Nullable Long journey) {
   public enum What {
     JOURNEY,
     STRAND,
-    SEGMENT
+    SEGMENT,
+    MESSAGE
   }
 }

@@ -1,24 +1,34 @@
 package org.opentrellis.app.names;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
 import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.journeys.Journeys;
+import org.opentrellis.app.messages.WrittenNames;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.journey.SegmentName;
 import org.opentrellis.core.journey.StrandId;
+import org.opentrellis.core.reading.KnownNames;
 import org.springframework.stereotype.Service;
 
-/** Says what uses a name, itself or through a strand or a segment. */
+/** Says what uses a name, itself or through a strand or a segment: journeys and messages. */
 @Service
 public class NameUses {
   private final Journeys journeys;
   private final Catalogues catalogues;
+  private final WrittenNames messages;
 
-  NameUses(Journeys journeys, Catalogues catalogues) {
+  NameUses(Journeys journeys, Catalogues catalogues, WrittenNames messages) {
     this.journeys = journeys;
     this.catalogues = catalogues;
+    this.messages = messages;
+  }
+
+  /** The names that journeys and messages use, registered or not. */
+  public KnownNames inUse() {
+    return KnownNames.of(List.of(journeys.namesInUse(), messages.all()));
   }
 
   /** The journeys first. */
@@ -31,7 +41,11 @@ public class NameUses {
         catalogue.usersOf(name).stream()
             .filter(one -> !one.equals(name))
             .flatMap(one -> part(one, catalogue));
-    return Stream.concat(using, parts.sorted((a, b) -> a.name().compareTo(b.name()))).toList();
+    Stream<NameUse> written =
+        messages.using(name).stream().map(one -> new NameUse(NameUse.What.MESSAGE, one, null));
+    return Stream.of(using, parts.sorted(Comparator.comparing(NameUse::name)), written)
+        .flatMap(uses -> uses)
+        .toList();
   }
 
   private static Stream<NameUse> part(Name user, Catalogue catalogue) {

@@ -13,7 +13,6 @@ import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.NameTaken;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.Refusal;
-import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.revisions.NameChanged;
 import org.opentrellis.app.storage.AgainIfTaken;
 import org.opentrellis.core.format.Json;
@@ -40,7 +39,6 @@ public class Naming {
 
   private final NameMapper mapper;
   private final RegisteredNames names;
-  private final Journeys journeys;
   private final NameUses uses;
   private final ApplicationEventPublisher events;
   private final Clock clock;
@@ -48,19 +46,17 @@ public class Naming {
   Naming(
       NameMapper mapper,
       RegisteredNames names,
-      Journeys journeys,
       NameUses uses,
       ApplicationEventPublisher events,
       Clock clock) {
     this.mapper = mapper;
     this.names = names;
-    this.journeys = journeys;
     this.uses = uses;
     this.events = events;
     this.clock = clock;
   }
 
-  /** All of them, and those that journeys use and that are not registered. */
+  /** All of them, and those that journeys and messages use and that are not registered. */
   @Transactional(readOnly = true)
   public List<NameView> all() {
     List<NameRow> rows = mapper.views();
@@ -70,7 +66,7 @@ public class Naming {
             .collect(
                 Collectors.groupingBy(
                     NameRow::kind, Collectors.mapping(NameRow::name, Collectors.toSet())));
-    Map<String, SortedSet<String>> used = journeys.namesInUse().byKind();
+    Map<String, SortedSet<String>> used = uses.inUse().byKind();
     for (NameKind kind : NameKind.values()) {
       Set<String> known = there.getOrDefault(kind, Set.of());
       used.getOrDefault(kind.type().getSimpleName(), Collections.emptySortedSet()).stream()

@@ -11,6 +11,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.opentrellis.app.Answers.Answer;
 import org.opentrellis.app.RunningApplication;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * A name is called otherwise everywhere at once: with people, in journeys and all their versions.
@@ -82,7 +83,7 @@ class NamingTest {
         .collect(Collectors.joining("\n"));
   }
 
-  /** Property of live.md: rename, then rename back, gives the same documents. */
+  /** Renamed, and renamed back, everything is as it was. */
   @Test
   void aListIsRenamedEverywhereAndBack() {
     JsonNode list = named("LIST", "Newcomers");
@@ -101,6 +102,60 @@ class NamingTest {
     assertThat(APP.put("/api/names/" + id, edit("LIST", "Newcomers", "")).status()).isEqualTo(200);
     assertThat(journeys()).isEqualTo(before);
     assertThat(found("are on list Newcomers")).isEqualTo(1);
+  }
+
+  private static String messages() {
+    return APP.get("/api/messages")
+        .body()
+        .valueStream()
+        .map(one -> "/api/messages/" + one.get("id").asString())
+        .map(
+            one -> APP.get(one).body().get("manuscript") + " " + APP.get(one + "/history/1").body())
+        .collect(Collectors.joining("\n"));
+  }
+
+  /** A message uses what its passages and products name, and follows, with its versions. */
+  @Test
+  void aNameIsFollowedInMessages() {
+    JsonNode list = named("LIST", "Members");
+    long id = list.get("id").asLong();
+    assertThat(
+            list.get("usedBy")
+                .valueStream()
+                .filter(one -> one.get("what").asString().equals("MESSAGE"))
+                .map(one -> one.get("name").asString()))
+        .contains("Your hive planner is here");
+    String before = messages();
+    assertThat(before).contains("\"Members\"");
+
+    assertThat(APP.put("/api/names/" + id, edit("LIST", "Keepers of hives", "")).status())
+        .isEqualTo(200);
+    assertThat(messages()).doesNotContain("\"Members\"").contains("\"Keepers of hives\"");
+    assertThat(APP.put("/api/names/" + id, edit("LIST", "Members", "")).status()).isEqualTo(200);
+    assertThat(messages()).isEqualTo(before);
+  }
+
+  /** What a message names and nobody has registered is offered to be made. */
+  @Test
+  void aMessageOffersToMakeWhatItNames() {
+    JsonNode sheet = APP.get("/api/messages/turns-today").body();
+    JsonNode part =
+        APP.post(
+                "/api/parts/readings",
+                "{\"text\": \"passage if on list Night owls\", \"caret\": 0, \"id\": \"p99\"}")
+            .body()
+            .at("/made/part");
+    ObjectNode manuscript = (ObjectNode) sheet.get("manuscript").deepCopy();
+    manuscript.withArray("parts").add(part);
+    Answer saved =
+        APP.put(
+            "/api/messages/turns-today/manuscript",
+            "{\"name\": \"%s\", \"labels\": [], \"manuscript\": %s, \"version\": %s}"
+                .formatted(sheet.get("name").asString(), manuscript, sheet.get("version")));
+    assertThat(saved.status()).as(saved.body().toString()).isEqualTo(200);
+    JsonNode unknown = named("LIST", "Night owls");
+    assertThat(unknown.get("id").isNull()).isTrue();
+    assertThat(unknown.at("/usedBy/0/name")).isEqualTo(sheet.get("name"));
   }
 
   /** Whoever has the journey open is told: a save over it would bring the old name back. */
