@@ -3,10 +3,14 @@ import { useInfiniteQuery, useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import { questions } from '@/api/queries'
+import { answerOf, api } from '@/api/client'
+import { outdated, questions } from '@/api/queries'
+import { useForm } from '@/api/useForm'
 import ChoiceBar from '@/ui/ChoiceBar.vue'
 import { fileSize } from '@/ui/figures'
+import GoneForGood from '@/ui/GoneForGood.vue'
 import MoreButton from '@/ui/MoreButton.vue'
+import Trouble from '@/ui/Trouble.vue'
 import { useTabTitle } from '@/ui/useTabTitle'
 import ProofSheet from './composer/ProofSheet.vue'
 import JourneyTestForm from './JourneyTestForm.vue'
@@ -25,6 +29,16 @@ const mail = useQuery(
 const route = useRoute()
 const asksFor = computed(() => Number(route.query['journey']) || null)
 const testing = ref(asksFor.value !== null)
+const emptying = useForm()
+
+async function empty() {
+  await emptying.send(async () => {
+    await answerOf(api.DELETE('/api/inbox'))
+    picked.value = null
+    await outdated('inbox')
+  })
+}
+
 type Look = 'seen' | 'phone' | 'plain' | 'headers'
 const look = ref<Look>('seen')
 const LOOKS = [
@@ -87,6 +101,22 @@ useTabTitle(() => 'Inbox')
           :busy="mails.isFetchingNextPage.value"
           @more="mails.fetchNextPage()"
         />
+        <GoneForGood
+          v-if="lines.length && !address"
+          :key="lines.length"
+          class="p-3"
+          ask="Empty the inbox…"
+          does="Empty it"
+          keeps="Keep them"
+          :busy="emptying.busy.value"
+          @sure="empty"
+        >
+          <template #consequences
+            >All {{ mails.data.value?.pages[0]?.total }} mails go out of the stand-in’s
+            mailboxes.</template
+          >
+        </GoneForGood>
+        <Trouble v-if="emptying.failure.value" class="m-3" :text="emptying.failure.value" />
         <p v-if="mails.isSuccess.value && lines.length === 0" class="p-6 text-center text-ink2">
           Nothing came yet. A message’s “Send me a test” sends one here.
         </p>

@@ -16,7 +16,8 @@ const messages = useQuery(questions.messages())
 const users = useQuery(questions.messageUsers())
 const starters = useQuery(questions.messageStarters())
 const find = ref('')
-const shown = ref<'all' | 'nowhere' | 'open' | 'away'>('all')
+const labelled = ref('')
+const shown = ref<'all' | 'nowhere' | 'open' | 'strands' | 'away'>('all')
 const name = ref('')
 const channel = ref<'email' | 'text'>('email')
 const adding = ref(false)
@@ -30,11 +31,14 @@ const all = computed(() =>
     uses: (users.data.value ?? []).filter((use) => use.message === one.id),
   })),
 )
+const labels = computed(() => [...new Set(all.value.flatMap((one) => one.labels))].sort())
 const found = computed(() => {
   const words = find.value.trim().toLowerCase()
   return all.value.filter((one) => {
     if ((shown.value === 'away') !== one.archived) return false
+    if (labelled.value && !one.labels.includes(labelled.value)) return false
     if (shown.value === 'nowhere' && one.uses.length > 0) return false
+    if (shown.value === 'strands' && !one.uses.some((use) => use.strand)) return false
     if (shown.value === 'open' && !one.uses.some((use) => use.open)) return false
     const text = [one.name, one.headline, ...one.labels].join(' ').toLowerCase()
     return text.includes(words)
@@ -89,8 +93,13 @@ useTabTitle(() => 'Messages')
       <select v-model="shown" class="field w-auto!" aria-label="Which">
         <option value="all">all</option>
         <option value="open">sent by open journeys</option>
+        <option value="strands">sent by strands</option>
         <option value="nowhere">sent by nothing</option>
         <option value="away">put away</option>
+      </select>
+      <select v-if="labels.length" v-model="labelled" class="field w-auto!" aria-label="Label">
+        <option value="">any label</option>
+        <option v-for="one in labels" :key="one" :value="one">{{ one }}</option>
       </select>
       <RouterLink class="button ml-auto" :to="{ name: 'inbox' }">Inbox</RouterLink>
       <RouterLink class="button" :to="{ name: 'house-style' }">House style</RouterLink>
@@ -167,11 +176,15 @@ useTabTitle(() => 'Messages')
               {{ one.links.join(', ') || 'none' }}
             </td>
             <td class="py-2 pr-3">
-              <template v-for="(use, i) in one.uses" :key="use.journey"
-                ><template v-if="i">, </template
+              <template v-for="(use, i) in one.uses" :key="use.name"
+                ><template v-if="i">, </template><template v-if="use.strand">strand </template
                 ><RouterLink
                   class="underline"
-                  :to="{ name: 'workbench', params: { id: use.journey } }"
+                  :to="
+                    use.strand
+                      ? { name: 'strand', params: { id: use.strand } }
+                      : { name: 'workbench', params: { id: use.journey } }
+                  "
                   >{{ use.name }}</RouterLink
                 ></template
               >

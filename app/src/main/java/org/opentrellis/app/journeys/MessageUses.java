@@ -3,11 +3,13 @@ package org.opentrellis.app.journeys;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.journey.Name;
+import org.opentrellis.core.journey.StrandId;
 import org.opentrellis.core.journey.Strands;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -44,29 +46,44 @@ class MessageUses {
         .toList();
   }
 
-  /** A journey that sends a message, itself or in a strand. */
-  record MessageUser(String message, long journey, String name, boolean open) {}
+  /**
+   * A journey that sends a message, itself or in a strand; or a strand that does.
+   *
+   * @param journey its number; null for a strand
+   * @param strand its id; null for a journey
+   * @param open whether it is an open journey
+   */
+  record MessageUser(
+      String message, @Nullable Long journey, @Nullable String strand, String name, boolean open) {}
 
-  /** Which journeys send which messages; journeys that are archived send none. */
+  /** Which journeys and strands send which messages; journeys that are archived send none. */
   @GetMapping("/uses")
   List<MessageUser> listMessageUsers() {
     Catalogue catalogue = catalogues.current();
     Set<Long> open = Set.copyOf(cards.open());
     return catalogue.messages().stream()
-        .flatMap(
-            message -> {
-              List<Name> names = catalogue.usersOf(message.id());
-              return index.current().stream()
-                  .filter(fact -> names.stream().anyMatch(fact.names()::has))
-                  .map(
-                      fact ->
-                          new MessageUser(
-                              message.id().value(),
-                              fact.id(),
-                              fact.name(),
-                              open.contains(fact.id())));
-            })
+        .flatMap(message -> users(message.id(), catalogue, open))
         .toList();
+  }
+
+  private Stream<MessageUser> users(MessageId message, Catalogue catalogue, Set<Long> open) {
+    List<Name> names = catalogue.usersOf(message);
+    Stream<MessageUser> sending =
+        index.current().stream()
+            .filter(fact -> names.stream().anyMatch(fact.names()::has))
+            .map(
+                fact ->
+                    new MessageUser(
+                        message.value(), fact.id(), null, fact.name(), open.contains(fact.id())));
+    Stream<MessageUser> strands =
+        names.stream()
+            .filter(StrandId.class::isInstance)
+            .flatMap(name -> catalogue.strand((StrandId) name).stream())
+            .map(
+                strand ->
+                    new MessageUser(
+                        message.value(), null, strand.id().value(), strand.name(), false));
+    return Stream.concat(sending, strands);
   }
 
   private Stream<MessageUse> uses(long id, MessageId message) {
