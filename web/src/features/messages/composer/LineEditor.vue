@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { UserRound } from '@lucide/vue'
 import { EditorContent, useEditor } from '@tiptap/vue-3'
+import { until, useMousePressed } from '@vueuse/core'
 import { ref, watch } from 'vue'
 import type { LineDocument, MergeField } from '@/api/types'
 import { addField, changeField, chosenFieldOf, lineParts } from './editorParts'
@@ -19,6 +20,7 @@ const emit = defineEmits<{ change: [line: LineDocument]; enter: []; leave: [] }>
 let shown = JSON.stringify(props.line)
 const chosenField = ref<MergeField | null>(null)
 const focused = ref(false)
+const { pressed } = useMousePressed()
 
 function contents(line: LineDocument) {
   return { type: 'doc', content: [{ type: 'paragraph', content: contentOf(line.words) }] }
@@ -62,7 +64,11 @@ watch(
 
 function onFocusOut(event: FocusEvent) {
   const inside = (event.currentTarget as HTMLElement).contains(event.relatedTarget as Node | null)
-  if (!inside) focused.value = false
+  if (inside) return
+  /* Whatever is pressed outside stays in its place until it is let go. */
+  void until(pressed)
+    .toBe(false)
+    .then(() => (focused.value = false))
 }
 </script>
 
@@ -75,9 +81,9 @@ function onFocusOut(event: FocusEvent) {
         :editor="editor"
       />
       <button
-        v-if="focused"
         type="button"
-        class="tool"
+        class="tool -my-0.5"
+        :class="{ invisible: !focused }"
         title="Something of each person’s own"
         :aria-label="`Field in ${label}`"
         @click="addField(editor!)"

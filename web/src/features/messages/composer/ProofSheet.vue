@@ -17,10 +17,12 @@ const emit = defineEmits<{ choose: [part: number] }>()
 const frame = useTemplateRef<HTMLIFrameElement>('frame')
 const height = ref(400)
 let observer: ResizeObserver | null = null
+/** Until the sheet is there, the frame is under the policy of this page. */
+let loaded = false
 
 function write() {
   const sheet = frame.value?.contentDocument
-  if (!sheet?.body) return
+  if (!loaded || !sheet?.body) return
   /* Read under the frame's own policy, not under that of this page. */
   sheet.documentElement.innerHTML = props.html
   sheet.body.style.margin = '0'
@@ -41,7 +43,7 @@ function measure() {
 /** Marks the chosen part and the passages. */
 function mark() {
   const sheet = frame.value?.contentDocument
-  if (!sheet) return
+  if (!loaded || !sheet) return
   let style = sheet.getElementById('marks')
   if (!style) {
     style = sheet.createElement('style')
@@ -76,6 +78,7 @@ function reveal() {
 
 /** Nothing is followed from here; whoever clicks chooses. */
 function onLoad() {
+  loaded = true
   frame.value?.contentDocument?.addEventListener('click', (event) => {
     event.preventDefault()
     const part = (event.target as Element).closest?.('[class*="part-"]')
