@@ -71,7 +71,7 @@ const made = computed({
       </p>
       <div
         v-if="proof"
-        class="mx-auto grid justify-items-center gap-2.5"
+        class="mx-auto grid grid-cols-1 justify-items-center gap-2.5"
         :style="{ maxWidth: look === 'phone' ? '377px' : '660px' }"
       >
         <div

@@ -42,11 +42,11 @@ const called = computed(() => {
 </script>
 
 <template>
-  <Combobox v-model="reader" as="div" class="relative">
+  <Combobox v-model="reader" as="div" class="relative min-w-24 shrink">
     <ComboboxLabel class="sr-only">As whom</ComboboxLabel>
     <div class="flex">
       <ComboboxInput
-        class="field w-48! rounded-r-none!"
+        class="field w-48! min-w-0 rounded-r-none!"
         :display-value="() => called"
         autocomplete="off"
         @change="typed = $event.target.value"

@@ -107,7 +107,7 @@ useTabTitle(() => 'House style')
         tabindex="0"
         aria-label="House style"
       >
-        <div class="grid grid-cols-3 gap-3">
+        <div class="grid grid-cols-2 gap-3 xl:grid-cols-3">
           <label v-for="one in COLOURS" :key="one.key" class="grid gap-1"
             ><span class="label mb-0!">{{ one.name }}</span>
             <span class="flex items-center gap-2"
@@ -158,7 +158,7 @@ useTabTitle(() => 'House style')
                 class="accent-vine"
                 min="13"
                 max="22"
-              /><span class="figure">{{ given.size }} px</span></span
+              /><span class="figure whitespace-nowrap">{{ given.size }} px</span></span
             >
           </Labelled>
           <Labelled id="width" name="Width of the letter">
@@ -171,7 +171,7 @@ useTabTitle(() => 'House style')
                 min="420"
                 max="720"
                 step="10"
-              /><span class="figure">{{ given.width }} px</span></span
+              /><span class="figure whitespace-nowrap">{{ given.width }} px</span></span
             >
           </Labelled>
         </div>
