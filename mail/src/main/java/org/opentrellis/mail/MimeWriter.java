@@ -22,6 +22,9 @@ import org.opentrellis.core.people.EmailAddress;
 public final class MimeWriter {
   private static final String UTF_8 = StandardCharsets.UTF_8.name();
 
+  /** Made once: each looks for its providers wherever classes are. */
+  private static final Session SESSION = Session.getInstance(new Properties());
+
   private MimeWriter() {}
 
   /** The mail as it goes over SMTP. */
@@ -95,7 +98,7 @@ public final class MimeWriter {
     private final String id;
 
     Identified(String id) {
-      super(Session.getInstance(new Properties()));
+      super(SESSION);
       this.id = id;
     }
 
