@@ -89,7 +89,7 @@ class ComposerTest {
   }
 
   @Test
-  void whatIsBrokenIsMendedByItsButton() {
+  void whatIsBrokenInEightWaysIsMendedByItsButtons() {
     String id = begin("To be mended");
     Page page = composer(id);
     type(
@@ -98,6 +98,8 @@ class ComposerTest {
         "picture hives-in-clover.png",
         "voucher SPRING 15% until 2020-01-01",
         "html <p>Own</p><script>x()</script>",
+        "picture gone.png words Gone",
+        "button “ ” to their cart",
         "button Go to https://ambercomb.example");
     Locator checks = page.getByLabel("What the checks find");
     for (String mend :
@@ -107,6 +109,8 @@ class ComposerTest {
           "Put their first name there",
           "Say \u201cHives in clover\u201d",
           "Take it out now",
+          "Take it out",
+          "Write \u201cBack to the cart\u201d",
           "Take the first sentence"
         }) {
       checks.getByText(mend, new Locator.GetByTextOptions().setExact(true)).click();
