@@ -100,7 +100,8 @@ class MessagesTest {
     button(page, "plain text").click();
     assertThat(page.locator("pre")).containsText("By hand: ");
     button(page, "Make it from the parts again").click();
-    assertThat(page.locator("pre").filter(new Locator.FilterOptions().setHasText("By hand: "))).hasCount(0);
+    assertThat(page.locator("pre").filter(new Locator.FilterOptions().setHasText("By hand: ")))
+        .hasCount(0);
   }
 
   @Test
