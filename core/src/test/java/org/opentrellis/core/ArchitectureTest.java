@@ -85,8 +85,18 @@ class ArchitectureTest {
           Map.entry("reading", Set.of("journey", "calendar", "sentence", "problem", "message")),
           Map.entry("check", Set.of("journey", "calendar", "behaviour", "sentence", "problem")),
           Map.entry(
+              "live", Set.of("replay", "machine", "happening", "journey", "calendar", "random")),
+          Map.entry(
               "format",
-              Set.of("journey", "calendar", "behaviour", "problem", "calibrate", "message")));
+              Set.of(
+                  "journey",
+                  "calendar",
+                  "behaviour",
+                  "problem",
+                  "calibrate",
+                  "message",
+                  "happening",
+                  "machine")));
 
   @TestFactory
   java.util.stream.Stream<DynamicTest> packagesKnowOnlyWhatTheirArrowsPointTo() {

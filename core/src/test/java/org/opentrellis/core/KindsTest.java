@@ -186,7 +186,7 @@ class KindsTest {
     ZoneClock clock = ZoneClock.around(ZoneOffset.UTC, Instant.ofEpochSecond(start), 100);
     Diary diary = new Diary();
     Replay replay =
-        new Replay(world.newPerson(clock), (step, visit) -> 0, (message, at) -> {}, diary);
+        new Replay(world.newPerson(clock), (step, ways, visit) -> 0, (message, at) -> {}, diary);
     List<Object> arguments = new ArrayList<>();
     for (RecordComponent component : kind.getRecordComponents()) {
       arguments.add(example(component.getType(), journey, start));

@@ -6,6 +6,7 @@ import org.opentrellis.core.machine.Person;
 import org.opentrellis.core.machine.Sent;
 import org.opentrellis.core.machine.Visit;
 import org.opentrellis.core.random.Draws;
+import org.opentrellis.core.random.Lot;
 
 /**
  * Draws what people do with one journey's messages at the moment they are sent. Every draw is
@@ -31,12 +32,7 @@ final class Sampler implements Outside {
 
   @Override
   public int lot(int step, double[] ways, Visit visit) {
-    double u = Draws.uniform(Traits.of(visit.person()).keyOf(visit), lots[step]);
-    int way = 0;
-    while (way < ways.length - 1 && u >= ways[way]) {
-      way++;
-    }
-    return way;
+    return Lot.way(Draws.uniform(Traits.of(visit.person()).keyOf(visit), lots[step]), ways);
   }
 
   @Override

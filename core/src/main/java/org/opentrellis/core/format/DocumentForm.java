@@ -70,6 +70,9 @@ sealed interface DocumentForm {
       return new Choice(
           plain, Arrays.stream(plain.getEnumConstants()).map(c -> ((Enum<?>) c).name()).toList());
     }
+    if (plain == Name.class) {
+      return new Single(ScalarForm.wrapping(DocumentForm::anyName, DocumentForm::saidWithKind));
+    }
     if (Name.class.isAssignableFrom(plain)) {
       return new Single(
           ScalarForm.wrapping(text -> make(plain, List.of(text)), value -> ((Name) value).value()));
@@ -80,6 +83,21 @@ sealed interface DocumentForm {
       return new OneOf(plain, kinds);
     }
     return new Fields(plain, List.of(plain.getRecordComponents()));
+  }
+
+  /** A name of any kind has its kind in front: "tagName:market". */
+  private static String saidWithKind(Object name) {
+    return kindOf(name.getClass()) + ":" + ((Name) name).value();
+  }
+
+  private static Object anyName(String text) {
+    int colon = text.indexOf(':');
+    return Arrays.stream(Name.class.getPermittedSubclasses())
+        .filter(kind -> colon > 0 && kindOf(kind).equals(text.substring(0, colon)))
+        .findFirst()
+        .map(kind -> make(kind, List.of(text.substring(colon + 1))))
+        .orElseThrow(
+            () -> new Refused("a name here has its kind in front, such as tagName:market"));
   }
 
   private static void addKinds(Class<?> sealed, Map<String, Class<?>> kinds) {

@@ -5,11 +5,13 @@ import java.util.List;
 import java.util.Optional;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.CohortPlan;
+import org.opentrellis.core.happening.Happening;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.Segment;
 import org.opentrellis.core.journey.Strand;
+import org.opentrellis.core.machine.PersonState;
 import org.opentrellis.core.message.HouseStyle;
 import org.opentrellis.core.message.Manuscript;
 import org.opentrellis.core.message.Part;
@@ -188,6 +190,30 @@ public final class Documents {
 
   public static JsonNode write(Segment segment) {
     return new DocumentWriter(true).write(segment, Segment.class);
+  }
+
+  /**
+   * A person as they were put down.
+   *
+   * @throws ProblemsFound with every problem and its place
+   */
+  public static PersonState readStanding(JsonNode given) {
+    return read(given, PersonState.class);
+  }
+
+  public static JsonNode write(PersonState standing) {
+    return new DocumentWriter(false).write(standing, PersonState.class);
+  }
+
+  /**
+   * @throws ProblemsFound with every problem and its place
+   */
+  public static Happening readHappening(JsonNode given) {
+    return read(given, Happening.class);
+  }
+
+  public static JsonNode write(Happening happening) {
+    return new DocumentWriter(false).write(happening, Happening.class);
   }
 
   /**

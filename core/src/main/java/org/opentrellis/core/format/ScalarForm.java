@@ -36,6 +36,8 @@ record ScalarForm(
           Map.entry(boolean.class, truth()),
           Map.entry(int.class, whole()),
           Map.entry(long.class, longWhole()),
+          Map.entry(Long.class, longWhole()),
+          Map.entry(Boolean.class, truth()),
           Map.entry(double.class, number()),
           Map.entry(Double.class, number()),
           Map.entry(Money.class, money()),

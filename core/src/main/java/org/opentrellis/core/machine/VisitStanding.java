@@ -46,11 +46,11 @@ final class VisitStanding {
         visit.unsubscribesAt());
   }
 
-  private static Map<SecondaryGoal, VisitState.Met> secondaryGoals(Visit visit) {
-    Map<SecondaryGoal, VisitState.Met> all = new HashMap<>();
+  private static List<VisitState.SecondaryMet> secondaryGoals(Visit visit) {
+    List<VisitState.SecondaryMet> all = new ArrayList<>();
     List<SecondaryGoal> goals = visit.program.journey().secondaryGoals();
     for (int n = 0; n < goals.size(); n++) {
-      all.put(goals.get(n), visit.secondaryGoals[n].freeze());
+      all.add(new VisitState.SecondaryMet(goals.get(n), visit.secondaryGoals[n].freeze()));
     }
     return all;
   }
@@ -58,10 +58,7 @@ final class VisitStanding {
   private static void takeSecondaryGoals(VisitState state, Visit visit) {
     List<SecondaryGoal> goals = visit.program.journey().secondaryGoals();
     for (int n = 0; n < goals.size(); n++) {
-      VisitState.Met met = state.secondaryGoals().get(goals.get(n));
-      if (met != null) {
-        visit.secondaryGoals[n].thaw(met);
-      }
+      state.secondary(goals.get(n)).ifPresent(visit.secondaryGoals[n]::thaw);
     }
   }
 

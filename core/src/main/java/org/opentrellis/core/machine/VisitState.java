@@ -24,7 +24,7 @@ import org.opentrellis.core.journey.Trigger;
  * @param steppedAt when they got to the step
  * @param at the last moment at which something was done
  * @param goal when the journey's goal was met
- * @param secondaryGoals when each of its secondary goals was
+ * @param secondaryGoals when each of its secondary goals was, in the journey's order
  * @param messages in the order in which they went out
  * @param unsubscribedBy the step whose message they unsubscribed because of
  */
@@ -42,7 +42,7 @@ public record VisitState(
     long steppedAt,
     long at,
     Met goal,
-    Map<SecondaryGoal, Met> secondaryGoals,
+    List<SecondaryMet> secondaryGoals,
     List<Message> messages,
     Optional<StepId> unsubscribedBy,
     long unsubscribesAt) {
@@ -50,7 +50,7 @@ public record VisitState(
   static final long ANEW = Long.MIN_VALUE;
 
   public VisitState {
-    secondaryGoals = Map.copyOf(secondaryGoals);
+    secondaryGoals = List.copyOf(secondaryGoals);
     messages = List.copyOf(messages);
   }
 
@@ -61,6 +61,16 @@ public record VisitState(
    * @param lookedTo up to when it has not been met
    */
   public record Met(long at, long comesAt, long lookedTo) {}
+
+  public record SecondaryMet(SecondaryGoal goal, Met met) {}
+
+  /** What is known of a secondary goal, if the journey had it. */
+  public Optional<Met> secondary(SecondaryGoal goal) {
+    return secondaryGoals.stream()
+        .filter(one -> one.goal().equals(goal))
+        .map(SecondaryMet::met)
+        .findFirst();
+  }
 
   /** The same person at another place. */
   VisitState at(

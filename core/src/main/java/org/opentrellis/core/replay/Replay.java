@@ -55,7 +55,12 @@ public final class Replay {
   /** Says which way a lot fell. */
   @FunctionalInterface
   public interface Lots {
-    int way(int step, Visit visit);
+    /**
+     * @param step the node of a split test or of an email with variants
+     * @param ways their shares of 1, added up; the last is 1
+     * @return which, from 0
+     */
+    int way(int step, double[] ways, Visit visit);
   }
 
   /** Is told of each message at the moment at which it goes out. */
@@ -72,7 +77,7 @@ public final class Replay {
   private Person person;
 
   /**
-   * @param person with their record
+   * @param person with their record, and with the visits that they are in
    */
   public Replay(Person person, Lots lots, Mail mail, Witness witness) {
     this.person = person;
@@ -80,6 +85,7 @@ public final class Replay {
     this.mail = mail;
     this.witness = witness;
     this.machine = new JourneyMachine(new Recorded(), witness);
+    machine.takeUp(person);
   }
 
   public Person person() {
@@ -136,6 +142,27 @@ public final class Replay {
   /** Notes what becomes of a message at the moment at which it goes out; does nothing yet. */
   public Noted notes(Happening.OfMessage happening) {
     return note(happening);
+  }
+
+  /**
+   * What is open has changed, and the person goes on in another world.
+   *
+   * @param along the journey whose visits go on in the version that people enter now, if any
+   * @param now epoch seconds
+   */
+  public void goesOnIn(World world, Optional<JourneyName> along, long now) {
+    person.comesTo(now);
+    if (along.isPresent()) {
+      takeAlong(world, along.get());
+    } else {
+      goOnIn(world);
+    }
+  }
+
+  /** A journey is stopped: the person leaves it now, if they are in it. */
+  public void stops(JourneyName journey, long now) {
+    person.comesTo(now);
+    takeOut(journey, LeaveReason.STOPPED);
   }
 
   /** Writes down who is still where. */
@@ -279,19 +306,22 @@ public final class Replay {
     World before = person.world();
     World after = before.publish(published.journey(), published.version(), before.catalogue());
     if (published.takesAlong()) {
-      PersonState moved =
-          Standing.movedOn(Standing.freeze(person), after, published.journey().journeyName());
-      List<Visit> inside = person.visits().stream().filter(visit -> !visit.over()).toList();
-      List<Integer> places = inside.stream().map(person.visits()::indexOf).toList();
-      person(Standing.thaw(moved, after, this::clock));
-      places.stream()
-          .map(person::visit)
-          .filter(Visit::over)
-          .forEach(visit -> witness.of(visit.program()).finished(Program.NOWHERE, visit));
+      takeAlong(after, published.journey().journeyName());
     } else {
       goOnIn(after);
     }
     return true;
+  }
+
+  private void takeAlong(World after, JourneyName journey) {
+    PersonState moved = Standing.movedOn(Standing.freeze(person), after, journey);
+    List<Visit> inside = person.visits().stream().filter(visit -> !visit.over()).toList();
+    List<Integer> places = inside.stream().map(person.visits()::indexOf).toList();
+    person(Standing.thaw(moved, after, this::clock));
+    places.stream()
+        .map(person::visit)
+        .filter(Visit::over)
+        .forEach(visit -> witness.of(visit.program()).finished(Program.NOWHERE, visit));
   }
 
   private void goOnIn(World world) {
@@ -338,7 +368,7 @@ public final class Replay {
   private final class Recorded implements Outside {
     @Override
     public int lot(int step, double[] ways, Visit visit) {
-      return lots.way(step, visit);
+      return lots.way(step, ways, visit);
     }
 
     @Override

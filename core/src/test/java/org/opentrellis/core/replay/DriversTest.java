@@ -112,7 +112,7 @@ class DriversTest {
 
   /** The lots that fell in a sampled life; whoever goes another way draws by the step. */
   static Replay.Lots lots(World world, List<Turn> turns) {
-    return (step, visit) -> {
+    return (step, ways, visit) -> {
       Program program = world.current(visit.program().name()).orElseThrow();
       StepId id = visit.program().steps().get(step).id();
       return turns.stream()

@@ -98,7 +98,8 @@ class PresentTest {
             new Product(JAR, new CategoryName("Honey")));
     World world = World.compile(List.of(journeys), catalogue, products);
     ZoneClock clock = ZoneClock.around(ZoneOffset.UTC, Instant.ofEpochSecond(MONDAY), 100);
-    replay = new Replay(world.newPerson(clock), (step, visit) -> 0, (message, at) -> {}, diary);
+    replay =
+        new Replay(world.newPerson(clock), (step, ways, visit) -> 0, (message, at) -> {}, diary);
   }
 
   private static long at(double hours) {
