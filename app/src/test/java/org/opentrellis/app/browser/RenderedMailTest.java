@@ -90,49 +90,46 @@ class RenderedMailTest {
     return APP.text("/api/messages/" + id + "/page.html");
   }
 
+  /** All that is asked of a mail, while it is open once. */
   @Test
-  @SuppressWarnings("unchecked")
-  void nothingIsCutOffAndNothingOverlaps() {
-    Page page = BROWSER.open("about:blank");
-    for (String id : messages()) {
-      page.setContent(html(id));
-      for (int width : WIDTHS) {
-        page.setViewportSize(width, 900);
-        assertThat((List<Object>) page.evaluate(TROUBLE)).as(id + " at " + width).isEmpty();
-      }
-    }
-  }
-
-  @Test
-  void lightAndDarkAreRead() {
-    Page page = BROWSER.open("about:blank");
-    for (ColorScheme scheme : List.of(ColorScheme.LIGHT, ColorScheme.DARK)) {
-      page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(scheme));
-      for (String id : messages()) {
-        page.setContent(html(id));
-        double least = ((Number) page.evaluate(LEAST_CONTRAST)).doubleValue();
-        assertThat(least).as(id + " in " + scheme).isGreaterThanOrEqualTo(4.5);
-      }
-    }
-  }
-
-  @Test
-  void axeFindsNothingAndTheSizeIsWellBelowTheLimit() {
+  void everyMessageCanBeReadOnEveryScreen() {
     Page page = BROWSER.open("about:blank");
     for (String id : messages()) {
       String html = html(id);
       assertThat(html.length()).as(id).isLessThan(40_000);
       page.setContent(html);
-      assertThat(
-              new AxeBuilder(page)
-                      // A mail is no page: programs show it within one of their own.
-                      .disableRules(List.of("landmark-one-main", "region", "page-has-heading-one"))
-                      .analyze()
-                      .getViolations()
-                      .stream()
-                      .map(rule -> rule.getId() + " " + rule.getNodes().getFirst().getHtml()))
-          .as(id)
-          .isEmpty();
+      nothingIsCutOffAndNothingOverlaps(page, id);
+      lightAndDarkAreRead(page, id);
+      axeFindsNothing(page, id);
     }
+  }
+
+  @SuppressWarnings("unchecked")
+  private static void nothingIsCutOffAndNothingOverlaps(Page page, String id) {
+    for (int width : WIDTHS) {
+      page.setViewportSize(width, 900);
+      assertThat((List<Object>) page.evaluate(TROUBLE)).as(id + " at " + width).isEmpty();
+    }
+  }
+
+  private static void lightAndDarkAreRead(Page page, String id) {
+    for (ColorScheme scheme : List.of(ColorScheme.DARK, ColorScheme.LIGHT)) {
+      page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(scheme));
+      double least = ((Number) page.evaluate(LEAST_CONTRAST)).doubleValue();
+      assertThat(least).as(id + " in " + scheme).isGreaterThanOrEqualTo(4.5);
+    }
+  }
+
+  private static void axeFindsNothing(Page page, String id) {
+    assertThat(
+            new AxeBuilder(page)
+                    // A mail is no page: programs show it within one of their own.
+                    .disableRules(List.of("landmark-one-main", "region", "page-has-heading-one"))
+                    .analyze()
+                    .getViolations()
+                    .stream()
+                    .map(rule -> rule.getId() + " " + rule.getNodes().getFirst().getHtml()))
+        .as(id)
+        .isEmpty();
   }
 }
