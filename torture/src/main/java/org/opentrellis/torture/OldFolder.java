@@ -34,6 +34,11 @@ public record OldFolder(int schema) {
     return IntStream.rangeClosed(1, NEWEST).mapToObj(OldFolder::new).toList();
   }
 
+  /** The first, one on the way and the last two: for what takes long with each. */
+  public static List<OldFolder> some() {
+    return IntStream.of(1, NEWEST / 2, NEWEST - 1, NEWEST).mapToObj(OldFolder::new).toList();
+  }
+
   /** The folder as a backup. */
   public InputStream zip() throws IOException {
     @Nullable InputStream zip =

@@ -19,7 +19,8 @@ import org.opentrellis.torture.Score;
 @Tag("torture")
 class KillTest {
   private static final long SEED = 9;
-  private static final int LIVES = Integer.getInteger("lives", 6);
+  private static final int FEW = 4;
+  private static final int LIVES = Integer.getInteger("lives", FEW);
 
   @TempDir Path room;
 
@@ -47,10 +48,11 @@ class KillTest {
     assertThat(score.told()).isEmpty();
   }
 
+  /** Of every earlier version if many lives are asked for. */
   @Test
-  void inTheUpgradeOfEveryEarlierVersion() throws IOException {
+  void inTheUpgradeOfEarlierVersions() throws IOException {
     Killing killing = new Killing(StartTest.COMMAND, room, SEED);
-    for (OldFolder old : OldFolder.all()) {
+    for (OldFolder old : LIVES > FEW ? OldFolder.all() : OldFolder.some()) {
       killing.inUpgrade(old, score);
     }
     assertThat(score.told()).isEmpty();
