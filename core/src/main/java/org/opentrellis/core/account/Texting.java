@@ -25,6 +25,9 @@ public record Texting(String sender, String stop) {
   private static final Pattern ANSWER =
       Pattern.compile("\\b(answer|reply|respond|text back|send)\\b", Pattern.CASE_INSENSITIVE);
 
+  /** A number to send it to makes an answer of it that can be given. */
+  private static final Pattern TO_A_NUMBER = Pattern.compile("\\d{3,}");
+
   public Texting {
     sender = sender.isBlank() ? "" : sender(sender.strip());
     stop = stop.isBlank() ? "" : Text.named("how to stop texts", stop, LONGEST_STOP);
@@ -50,7 +53,8 @@ public record Texting(String sender, String stop) {
 
   /** Why nobody can do what is said at the end, if nobody can. */
   public Optional<String> cannotStop() {
-    return sender.isEmpty() || sender.startsWith("+") || !ANSWER.matcher(stop).find()
+    boolean answered = ANSWER.matcher(stop).find() && !TO_A_NUMBER.matcher(stop).find();
+    return sender.isEmpty() || sender.startsWith("+") || !answered
         ? Optional.empty()
         : Optional.of(
             "Nobody can answer \u201c%s\u201d, which is no number: say another way than \u201c%s\u201d, or let texts come from a number."

@@ -45,6 +45,7 @@ class TextingTest {
         .hasValueSatisfying(why -> assertThat(why).contains("Ambercomb", "Reply STOP"));
     assertThat(new Texting("+4721234567", "Reply STOP").cannotStop()).isEmpty();
     assertThat(new Texting("Ambercomb", "No more: ambercomb.example/stop").cannotStop()).isEmpty();
+    assertThat(new Texting("Ambercomb", "Send STOP to 60777").cannotStop()).isEmpty();
     assertThat(new Texting("", "Reply STOP").cannotStop()).isEmpty();
   }
 }
