@@ -176,7 +176,7 @@ useTabTitle(() => 'Messages')
               {{ one.links.join(', ') || 'none' }}
             </td>
             <td class="py-2 pr-3">
-              <template v-for="(use, i) in one.uses" :key="use.name"
+              <template v-for="(use, i) in one.uses" :key="use.strand ?? use.journey ?? i"
                 ><template v-if="i">, </template><template v-if="use.strand">strand </template
                 ><RouterLink
                   class="underline"

@@ -98,6 +98,6 @@ final class Deeds implements Witness {
 
   @Override
   public void finished(int step, Visit visit) {
-    note(Deed.Kind.FINISHED, visit, Math.max(step, Program.NOWHERE), "");
+    note(Deed.Kind.FINISHED, visit, step, "");
   }
 }
