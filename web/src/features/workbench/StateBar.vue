@@ -14,6 +14,8 @@ const { view, save } = storeToRefs(store)
 
 const asked = ref<StateChange | null>(null)
 const failure = ref<string | null>(null)
+/** Of those inside, when a changed journey is opened. */
+const finishBegun = ref(false)
 const state = computed(() => view.value!.journey.state)
 const errors = computed(() => view.value!.findings.filter((one) => one.severity === 'ERROR'))
 /** What stands in the way of the change that is asked about. */
@@ -26,10 +28,15 @@ watch(
   },
 )
 
+function ask(one: StateChange) {
+  asked.value = asked.value?.to === one.to ? null : one
+  finishBegun.value = false
+}
+
 async function change() {
   failure.value = null
   try {
-    await store.changeState(asked.value!.to)
+    await store.changeState(asked.value!.to, finishBegun.value)
     asked.value = null
   } catch (problem) {
     failure.value = reasonOf(problem)
@@ -55,7 +62,7 @@ async function change() {
           type="button"
           class="button button-small"
           :aria-expanded="asked?.to === one.to"
-          @click="asked = asked?.to === one.to ? null : one"
+          @click="ask(one)"
         >
           {{ one.label }}…
         </button>
@@ -78,7 +85,20 @@ async function change() {
         </ul>
       </div>
       <template v-else>
-        <span class="flex-1">{{ asked.sentence }}</span>
+        <div class="flex-1">
+          <p>{{ asked.sentence }}</p>
+          <fieldset v-if="asked.goOn" class="mt-1 flex flex-col gap-1">
+            <legend class="sr-only">What becomes of those inside</legend>
+            <label class="flex items-start gap-2">
+              <input v-model="finishBegun" type="radio" class="mt-1" :value="false" />
+              {{ asked.goOn }}
+            </label>
+            <label class="flex items-start gap-2">
+              <input v-model="finishBegun" type="radio" class="mt-1" :value="true" />
+              {{ asked.finishBegun }}
+            </label>
+          </fieldset>
+        </div>
         <button
           type="button"
           class="button button-small button-main"

@@ -142,14 +142,17 @@ export const useJourneyStore = defineStore('journey', () => {
     show(merged)
   }
 
-  /** Opens, closes or stops the journey; edits stay as they are. */
-  async function changeState(state: JourneyDocument['state']): Promise<void> {
+  /**
+   * Opens, closes or stops the journey; edits stay as they are. When it is opened, those inside go on
+   * with it as it is now, or finish on the plan that they began.
+   */
+  async function changeState(state: JourneyDocument['state'], finishBegun = false): Promise<void> {
     if (!view.value) return
     const { id, version } = view.value
     view.value = await answerOf(
       api.PUT('/api/journeys/{id}/state', {
         params: { path: { id } },
-        body: { version, state, by: author.value || null },
+        body: { version, state, by: author.value || null, finishBegun },
       }),
     )
     void outdated('journeys')

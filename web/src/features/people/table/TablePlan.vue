@@ -30,6 +30,8 @@ watch(home, (now) => now && (zone.value ||= now.account.zone), { immediate: true
 const known = ref<TableOrder['known']>('BRING_UP_TO_DATE')
 const agreement = ref<TableOrder['agreement']>(null)
 const agreed = ref('')
+/** Whether people enter open journeys by what they are put on and tagged with. */
+const startsJourneys = ref(false)
 const busy = ref(false)
 const failure = ref<string | null>(null)
 const faults = ref<{ place: string; sentence: string }[]>([])
@@ -55,17 +57,23 @@ const order = computed<TableOrder>(() => ({
   agreement: agreement.value,
   agreed: agreed.value || null,
   zone: zone.value,
+  startsJourneys: startsJourneys.value,
 }))
 /** Only what the rows are read by: typing a reason does not read the table again. */
-const readBy = computed(() => JSON.stringify([columns.value, order.value.country, known.value]))
+const labels = computed(() =>
+  startsJourneys.value ? { lists: order.value.lists, tags: order.value.tags } : null,
+)
+const readBy = computed(() =>
+  JSON.stringify([columns.value, order.value.country, known.value, labels.value]),
+)
 const settled = refDebounced(readBy, 250)
 const check = useQuery(() => {
   void settled.value
   return {
     ...questions.tableCheck(props.table.id, {
       ...order.value,
-      lists: [],
-      tags: [],
+      lists: labels.value?.lists ?? [],
+      tags: labels.value?.tags ?? [],
       agreement: null,
       agreed: null,
       zone: 'UTC',
@@ -276,6 +284,13 @@ async function bringIn() {
           {{ faultAt.zone ?? faultAt.country }}
         </p>
       </div>
+      <label class="flex items-start gap-2">
+        <input v-model="startsJourneys" type="checkbox" class="mt-1" />
+        <span>
+          They enter open journeys that start with these lists and tags
+          <span class="text-ink2">(how many, is said below first)</span>
+        </span>
+      </label>
       <Trouble v-if="trouble" :text="trouble" />
       <section class="rounded-lg bg-sunk px-3 py-2" aria-label="What it will do" aria-live="polite">
         <p v-if="checkFaults.length" class="text-ink2">

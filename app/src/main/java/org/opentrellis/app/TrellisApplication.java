@@ -28,9 +28,9 @@ public class TrellisApplication {
     }
   }
 
-  /** The only clock; the core reads none. */
+  /** The machine's own, for files and backups; what happens goes by the account's clock. */
   @Bean
-  Clock clock() {
+  Clock wallClock() {
     return Clock.systemUTC();
   }
 }

@@ -97,6 +97,11 @@ public final class RunningApplication implements BeforeAllCallback, AfterAllCall
     }
   }
 
+  /** A part of it, for what has no way over HTTP. */
+  public <T> T bean(Class<T> type) {
+    return Objects.requireNonNull(context).getBean(type);
+  }
+
   public String address() {
     return answers().address();
   }

@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.SaveLost;
+import org.opentrellis.core.account.QuietHours;
 import org.opentrellis.core.account.Regional;
 import org.opentrellis.core.account.Sender;
 import org.opentrellis.core.account.Texting;
@@ -41,6 +42,14 @@ public class Account {
   /** Who texts come from, and how to stop them. */
   public Texting texting() {
     return mapper.account().texting();
+  }
+
+  /** When nothing is sent, if at some time. */
+  public Optional<QuietHours> quietHours() {
+    AccountRow row = mapper.account();
+    return row.quietFrom() == null || row.quietTo() == null
+        ? Optional.empty()
+        : Optional.of(new QuietHours(row.quietFrom(), row.quietTo()));
   }
 
   /** Of those of whom none is known. */

@@ -53,6 +53,8 @@ final class Doorkeeper extends OncePerRequestFilter {
           "Open Trellis does not answer to this name. Whoever starts it can allow a name with --host.");
     } else if (path.equals("/error")) {
       problems.write(response, HttpStatus.NOT_FOUND, "not-found", "There is nothing here.");
+    } else if (isOfMail(path)) {
+      chain.doFilter(request, response);
     } else if ((changes || api) && isForeign(request, host)) {
       problems.write(
           response,
@@ -68,6 +70,14 @@ final class Doorkeeper extends OncePerRequestFilter {
     } else {
       chain.doFilter(request, response);
     }
+  }
+
+  /**
+   * Links of mail lead here from wherever it is read, and one click unsubscribes with a form (RFC
+   * 8058); what they may do is in their tokens.
+   */
+  private static boolean isOfMail(String path) {
+    return path.startsWith("/r/");
   }
 
   /**

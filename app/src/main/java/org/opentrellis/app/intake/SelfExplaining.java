@@ -43,7 +43,8 @@ public class SelfExplaining {
             List.of(),
             Agreement.THEY_AGREED,
             agreed,
-            zone);
+            zone,
+            false);
     tables.begin(view.id(), order);
     acts.finish();
   }

@@ -15,6 +15,7 @@ import org.opentrellis.core.intake.ColumnPlan;
  * @param agreement has to be said before the table is brought in
  * @param agreed how it is known that they agreed
  * @param zone of those of whom the table does not say it
+ * @param startsJourneys whether they enter open journeys by what they are put on and tagged with
  */
 record TableOrder(
     List<ColumnPlan> columns,
@@ -24,4 +25,5 @@ record TableOrder(
     List<String> tags,
     @Nullable Agreement agreement,
     @Nullable String agreed,
-    String zone) {}
+    String zone,
+    @Nullable Boolean startsJourneys) {}

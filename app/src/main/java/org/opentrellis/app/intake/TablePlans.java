@@ -130,6 +130,15 @@ class TablePlans {
     return java.util.Optional.empty();
   }
 
+  /** The lists that all are put on and the tags that all get, as far as they can be. */
+  static Set<Name> labels(TableOrder order) {
+    List<Name> labels = new ArrayList<>();
+    List<Problem> problems = new ArrayList<>();
+    labels(order.lists(), "/lists/", ListName::new, labels, problems);
+    labels(order.tags(), "/tags/", TagName::new, labels, problems);
+    return new HashSet<>(labels);
+  }
+
   /**
    * What holds for all its people.
    *
@@ -161,7 +170,8 @@ class TablePlans {
         order.known(),
         labels,
         order.agreement() == Agreement.THEY_AGREED ? agreed : null,
-        order.zone());
+        order.zone(),
+        Boolean.TRUE.equals(order.startsJourneys()));
   }
 
   private static void labels(

@@ -2,10 +2,12 @@ package org.opentrellis.app.intake;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Stream;
 import org.opentrellis.app.people.Known;
 import org.opentrellis.core.intake.ColumnPlan;
+import org.opentrellis.core.sentence.Style;
 
 /** What is said of a table. */
 final class TableWords {
@@ -37,6 +39,19 @@ final class TableWords {
               + " will be refused; you can fetch them afterwards, mend them and bring them again.");
     }
     return all;
+  }
+
+  /** How many would enter which open journeys; those who are known may have done so before. */
+  static List<String> entering(Map<String, Long> journeys, long known) {
+    return journeys.entrySet().stream()
+        .map(
+            one ->
+                "%s%s would enter %s now."
+                    .formatted(
+                        known > 0 ? "Up to " : "",
+                        known > 0 && one.getValue() == 1 ? "one person" : people(one.getValue()),
+                        Style.quoted(one.getKey())))
+        .toList();
   }
 
   private static String people(long count) {

@@ -5,11 +5,16 @@ import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.Refusal;
 import org.opentrellis.app.names.RegisteredNames;
@@ -19,12 +24,15 @@ import org.opentrellis.app.people.ActView;
 import org.opentrellis.app.people.Acts;
 import org.opentrellis.app.people.Arrivals;
 import org.opentrellis.app.people.Forgotten;
+import org.opentrellis.app.people.JourneyDoors;
 import org.opentrellis.app.people.PersonForgotten;
 import org.opentrellis.app.people.Terms;
 import org.opentrellis.app.storage.NewKey;
 import org.opentrellis.core.intake.ColumnGuess;
+import org.opentrellis.core.intake.Incoming;
 import org.opentrellis.core.intake.TableForm;
 import org.opentrellis.core.intake.TableRows;
+import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.people.FieldType;
 import org.opentrellis.core.people.Mailing;
 import org.opentrellis.core.problem.Problem;
@@ -49,6 +57,7 @@ class Tables {
 
   private final TableMapper mapper;
   private final TablePlans plans;
+  private final JourneyDoors doors;
   private final Arrivals arrivals;
   private final Forgotten forgotten;
   private final Acts acts;
@@ -60,6 +69,7 @@ class Tables {
   Tables(
       TableMapper mapper,
       TablePlans plans,
+      JourneyDoors doors,
       Arrivals arrivals,
       Forgotten forgotten,
       Acts acts,
@@ -69,6 +79,7 @@ class Tables {
       Clock clock) {
     this.mapper = mapper;
     this.plans = plans;
+    this.doors = doors;
     this.arrivals = arrivals;
     this.forgotten = forgotten;
     this.acts = acts;
@@ -204,6 +215,9 @@ class Tables {
     long known = 0;
     long gone = 0;
     long refused = 0;
+    Map<String, Long> entering = new TreeMap<>();
+    Set<Name> labels = TablePlans.labels(order);
+    Map<Set<Name>, List<String>> doorsOf = new HashMap<>();
     List<CheckView.RefusedLine> refusals = new ArrayList<>();
     try (TableReading reading =
         new TableReading(content(id), form(table), plans.plan(order), forgotten)) {
@@ -212,6 +226,9 @@ class Tables {
           piece = reading.next(PIECE)) {
         Map<String, Mailing> there = arrivals.known(piece.people());
         rows += piece.rows();
+        if (Boolean.TRUE.equals(order.startsJourneys())) {
+          piece.people().forEach(person -> enters(person, labels, doorsOf, entering));
+        }
         known += there.size();
         gone += there.values().stream().filter(Mailing::gone).count();
         added += piece.people().size() - there.size();
@@ -226,8 +243,23 @@ class Tables {
         added,
         known,
         refused,
-        TableWords.would(added, known, gone, refused, order.known()),
+        Stream.concat(
+                TableWords.would(added, known, gone, refused, order.known()).stream(),
+                TableWords.entering(entering, known).stream())
+            .toList(),
         refusals);
+  }
+
+  private void enters(
+      Incoming person,
+      Set<Name> ofAll,
+      Map<Set<Name>, List<String>> doorsOf,
+      Map<String, Long> entering) {
+    Set<Name> labels = new HashSet<>(ofAll);
+    labels.addAll(person.labels());
+    doorsOf
+        .computeIfAbsent(labels, doors::enteredBy)
+        .forEach(journey -> entering.merge(journey, 1L, Long::sum));
   }
 
   /**

@@ -25,8 +25,11 @@ final class JourneyEdits {
 
   /**
    * @param version the version whose findings and people were seen
+   * @param finishBegun of those inside, when a journey is opened: whether they finish on the plan
+   *     that they began; else they go on with the new one
    */
-  record StateSave(int version, JourneyState state, @Nullable String by) {}
+  record StateSave(
+      int version, JourneyState state, @Nullable String by, @Nullable Boolean finishBegun) {}
 
   /**
    * @param version the version they were read at

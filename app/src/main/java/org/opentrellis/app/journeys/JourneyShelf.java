@@ -10,6 +10,7 @@ import org.opentrellis.core.journey.JourneyState;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.problem.Severity;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -21,12 +22,22 @@ class JourneyShelf {
   private final Journeys journeys;
   private final Cards cards;
   private final Revisions revisions;
+  private final Running running;
+  private final ApplicationEventPublisher events;
 
-  JourneyShelf(JourneyMapper mapper, Journeys journeys, Cards cards, Revisions revisions) {
+  JourneyShelf(
+      JourneyMapper mapper,
+      Journeys journeys,
+      Cards cards,
+      Revisions revisions,
+      Running running,
+      ApplicationEventPublisher events) {
     this.mapper = mapper;
     this.journeys = journeys;
     this.cards = cards;
     this.revisions = revisions;
+    this.running = running;
+    this.events = events;
   }
 
   /**
@@ -51,15 +62,18 @@ class JourneyShelf {
       requireNoErrors(view);
     }
     Journey changed = journeys.find(id).journey().edit().state(save.state()).done();
-    return journeys
-        .write(id, save.version(), changed, save.by())
-        .map(JourneyView::of)
-        .orElseThrow(
-            () ->
-                new SaveLost(
-                    "Somebody else has saved this journey since you opened it. Look at it as it is now.",
-                    view,
-                    save));
+    Look look =
+        journeys
+            .write(id, save.version(), changed, save.by())
+            .orElseThrow(
+                () ->
+                    new SaveLost(
+                        "Somebody else has saved this journey since you opened it. Look at it as it is now.",
+                        view,
+                        save));
+    events.publishEvent(
+        new JourneyStateChanged(id, save.state(), !Boolean.TRUE.equals(save.finishBegun())));
+    return JourneyView.of(look, running);
   }
 
   private static void requireNoErrors(JourneyView view) {

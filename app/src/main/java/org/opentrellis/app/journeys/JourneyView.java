@@ -3,16 +3,21 @@ package org.opentrellis.app.journeys;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.OffsetDateTime;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.Schemas;
 import org.opentrellis.core.check.Finding;
 import org.opentrellis.core.format.Documents;
+import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.StepId;
 import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.problem.Severity;
-import org.opentrellis.core.sentence.PlannedState;
+import org.opentrellis.core.sentence.Inside;
 import org.opentrellis.core.sentence.RunSheet;
 import org.opentrellis.core.sentence.StateChange;
+import org.opentrellis.core.sentence.StateWords;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -35,13 +40,14 @@ public record JourneyView(
     List<FindingView> findings,
     @Schema(ref = Schemas.BEHAVIOUR) JsonNode behaviour,
     int behaviourVersion,
-    PlannedState state,
+    StateWords state,
     List<StateChange> stateChanges,
     boolean archived,
     @Nullable String starter) {
 
-  static JourneyView of(Look look) {
+  static JourneyView of(Look look, Running running) {
     KeptJourney kept = look.kept();
+    Inside inside = inside(kept, look.catalogue(), running);
     return new JourneyView(
         kept.id(),
         kept.version(),
@@ -52,10 +58,28 @@ public record JourneyView(
         look.findings().stream().map(FindingView::of).toList(),
         Documents.write(kept.behaviour()),
         kept.behaviourVersion(),
-        PlannedState.of(kept.journey().state()),
-        StateChange.ofPlan(kept.journey(), look.catalogue()),
+        StateWords.of(kept.journey().state(), inside),
+        StateChange.of(kept.journey(), look.catalogue(), inside),
         kept.archived(),
         kept.starter());
+  }
+
+  private static Inside inside(KeptJourney kept, Catalogue catalogue, Running running) {
+    Map<String, Long> atSteps = running.insideAtSteps(kept.id());
+    Set<String> steps =
+        Strands.expand(kept.journey(), catalogue)
+            .steps()
+            .map(step -> step.id().value())
+            .collect(Collectors.toSet());
+    long gone =
+        atSteps.entrySet().stream()
+            .filter(at -> !steps.contains(at.getKey()))
+            .mapToLong(Map.Entry::getValue)
+            .sum();
+    return new Inside(
+        atSteps.values().stream().mapToLong(Long::longValue).sum(),
+        gone,
+        running.changedSinceOpened(kept.id(), kept.journey(), catalogue));
   }
 
   /**

@@ -43,6 +43,7 @@ public class Journeys {
   private final JourneyIndex index;
   private final Catalogues catalogues;
   private final Revisions revisions;
+  private final Running running;
   private final Clock clock;
 
   Journeys(
@@ -53,6 +54,7 @@ public class Journeys {
       JourneyIndex index,
       Catalogues catalogues,
       Revisions revisions,
+      Running running,
       Clock clock) {
     this.account = account;
     this.mapper = mapper;
@@ -61,6 +63,7 @@ public class Journeys {
     this.index = index;
     this.catalogues = catalogues;
     this.revisions = revisions;
+    this.running = running;
     this.clock = clock;
   }
 
@@ -105,7 +108,7 @@ public class Journeys {
 
   /** A journey with its sentences and findings. */
   public JourneyView view(long id) {
-    return JourneyView.of(cards.look(id));
+    return JourneyView.of(cards.look(id), running);
   }
 
   /** Adds an empty draft that once-per-person readers enter; its people behave typically. */
@@ -178,7 +181,8 @@ public class Journeys {
     }
     return JourneyView.of(
         write(id, save.version(), journey, save.by())
-            .orElseThrow(() -> lost(id, save.version(), journey, catalogue)));
+            .orElseThrow(() -> lost(id, save.version(), journey, catalogue)),
+        running);
   }
 
   private SaveLost lost(long id, int readAt, Journey journey, Catalogue catalogue) {
@@ -242,7 +246,7 @@ public class Journeys {
           view(id),
           save.behaviour());
     }
-    return JourneyView.of(cards.make(id));
+    return JourneyView.of(cards.make(id), running);
   }
 
   /**

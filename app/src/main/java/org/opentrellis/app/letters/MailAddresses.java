@@ -18,14 +18,28 @@ final class MailAddresses implements Addresses {
   private final String base;
   private final Token token;
   private final ProofAddresses here;
+  private final Optional<Campaign> campaign;
+  private final boolean tracked;
   private final Map<Led, Integer> links = new LinkedHashMap<>();
 
   private record Led(Target to, Optional<LinkName> name) {}
 
-  MailAddresses(String base, Token token, ProofAddresses here) {
+  /**
+   * @param campaign what links tell the site that they lead to, if anything
+   * @param tracked whether the mail tells that it was opened
+   */
+  MailAddresses(
+      String base, Token token, ProofAddresses here, Optional<Campaign> campaign, boolean tracked) {
     this.base = base;
     this.token = token;
     this.here = here;
+    this.campaign = campaign;
+    this.tracked = tracked;
+  }
+
+  /** Of a test, which tells nobody anything. */
+  static MailAddresses ofTest(String base, Token token, ProofAddresses here) {
+    return new MailAddresses(base, token, here, Optional.empty(), false);
   }
 
   @Override
@@ -45,13 +59,19 @@ final class MailAddresses implements Addresses {
         .map(
             led ->
                 switch (led.to()) {
-                  case Target.Web web -> web.address();
+                  case Target.Web web ->
+                      campaign.map(one -> one.on(web.address())).orElse(web.address());
                   case Target.KeptFile file -> base + here.picture(file.file(), false);
                   case Target.Cart cart -> RedirectController.CART;
                   case Target.Choices choices -> RedirectController.CHOICES;
                   case Target.Unsubscribe unsubscribe -> RedirectController.UNSUBSCRIBE;
                 })
         .toList();
+  }
+
+  /** What each is called, in the same order; empty for those without a name. */
+  List<String> names() {
+    return links.keySet().stream().map(led -> led.name().map(LinkName::value).orElse("")).toList();
   }
 
   @Override
@@ -64,9 +84,10 @@ final class MailAddresses implements Addresses {
     return base + here.daysLeft(countdown);
   }
 
-  /** A test tells nobody that it was opened. */
   @Override
   public Optional<String> openMark() {
-    return Optional.empty();
+    return tracked
+        ? Optional.of(base + "/o/" + token.value() + OpenMarkController.ENDING)
+        : Optional.empty();
   }
 }

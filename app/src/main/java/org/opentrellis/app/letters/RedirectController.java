@@ -1,19 +1,22 @@
 package org.opentrellis.app.letters;
 
+import jakarta.servlet.http.HttpServletRequest;
 import java.net.URI;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.opentrellis.core.format.Json;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Where the links of mail lead first; part of the public. A GET changes nothing. */
+/**
+ * Where the links of mail lead first; part of the public. A GET changes nothing but that a link was
+ * followed, since programs that look at links follow them all.
+ */
 @RestController
 class RedirectController {
   static final String CART = "cart";
@@ -29,33 +32,58 @@ class RedirectController {
           UNSUBSCRIBE,
           "Here they stop getting mail from you.");
 
-  private final SentMailMapper mapper;
+  /** What one click is sent with (RFC 8058, section 3.1); the page's button sends the same. */
+  private static final String STOP =
+      """
+      <form method="post"><p>Do you want no more email from us?</p>
+        <input type="hidden" name="List-Unsubscribe" value="One-Click">
+        <button type="submit">Unsubscribe</button></form>
+      """;
 
-  RedirectController(SentMailMapper mapper) {
-    this.mapper = mapper;
+  private final MailAnswers answers;
+
+  RedirectController(MailAnswers answers) {
+    this.answers = answers;
   }
 
   @GetMapping("/r/{token}/{number}")
-  ResponseEntity<String> follow(@PathVariable String token, @PathVariable int number) {
-    Optional<String> to =
-        mapper
-            .links(new Token(token).hash())
-            .map(sent -> List.of(Json.read(sent.links(), String[].class)))
-            .filter(links -> number >= 0 && number < links.size())
-            .map(links -> links.get(number));
-    if (to.isEmpty()) {
-      return page(HttpStatus.NOT_FOUND, "This link leads nowhere any more.");
+  ResponseEntity<String> follow(
+      @PathVariable String token, @PathVariable int number, HttpServletRequest request) {
+    Token known = new Token(token);
+    Optional<MailAnswers.Led> led = answers.leads(known, number);
+    if (led.isEmpty()) {
+      return page(HttpStatus.NOT_FOUND, "<p>This link leads nowhere any more.</p>");
     }
-    String place = PLACES.get(to.get());
-    return place == null
-        ? ResponseEntity.status(HttpStatus.FOUND)
-            .location(URI.create(to.get()))
-            .cacheControl(CacheControl.noStore())
-            .build()
-        : page(HttpStatus.OK, "This was a test, so nothing happens. " + place);
+    String place = PLACES.get(led.get().to());
+    if (place == null) {
+      if (request.getMethod().equals("GET")) {
+        answers.clicked(known, number);
+      }
+      return ResponseEntity.status(HttpStatus.FOUND)
+          .location(URI.create(led.get().to()))
+          .cacheControl(CacheControl.noStore())
+          .build();
+    }
+    if (led.get().test()) {
+      return page(HttpStatus.OK, "<p>This was a test, so nothing happens. " + place + "</p>");
+    }
+    return led.get().to().equals(UNSUBSCRIBE)
+        ? page(HttpStatus.OK, STOP)
+        : page(HttpStatus.OK, "<p>There is no page here yet. " + place + "</p>");
   }
 
-  private static ResponseEntity<String> page(HttpStatus status, String sentence) {
+  /** One click (RFC 8058), by a mail program or by the page's button. */
+  @PostMapping("/r/{token}/{number}")
+  ResponseEntity<String> unsubscribe(@PathVariable String token, @PathVariable int number) {
+    Token known = new Token(token);
+    boolean stops =
+        answers.leads(known, number).filter(led -> led.to().equals(UNSUBSCRIBE)).isPresent();
+    return stops && answers.unsubscribed(known)
+        ? page(HttpStatus.OK, "<p>You get no more email from us.</p>")
+        : page(HttpStatus.NOT_FOUND, "<p>This link leads nowhere any more.</p>");
+  }
+
+  private static ResponseEntity<String> page(HttpStatus status, String body) {
     return ResponseEntity.status(status)
         .contentType(MediaType.TEXT_HTML)
         .cacheControl(CacheControl.noStore())
@@ -65,9 +93,9 @@ class RedirectController {
             <html lang="en">
               <head><meta charset="utf-8"><title>Open Trellis</title>
                 <meta name="viewport" content="width=device-width, initial-scale=1"></head>
-              <body><main><p>%s</p></main></body>
+              <body><main>%s</main></body>
             </html>
             """
-                .formatted(sentence));
+                .formatted(body));
   }
 }

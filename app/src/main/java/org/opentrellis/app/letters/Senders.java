@@ -9,6 +9,15 @@ import org.opentrellis.core.message.Manuscript;
 final class Senders {
   private Senders() {}
 
+  /** One of the account's that is said by its address or name. */
+  static Optional<Sender> said(String said, AccountWriter writer) {
+    return writer.senders().stream()
+        .filter(
+            one ->
+                one.address().value().equalsIgnoreCase(said) || one.name().equalsIgnoreCase(said))
+        .findFirst();
+  }
+
   /** The one that it says, or the first of the account; empty if the account has none such. */
   static Optional<Sender> of(Manuscript.Email email, AccountWriter writer) {
     return email

@@ -1,15 +1,10 @@
 package org.opentrellis.app.letters;
 
 import jakarta.mail.MessagingException;
-import jakarta.mail.Session;
-import jakarta.mail.Transport;
 import jakarta.mail.internet.MimeMessage;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Properties;
 import java.util.concurrent.TimeUnit;
-import org.opentrellis.app.standins.MailServer;
-import org.opentrellis.app.standins.OnTheirWay;
 import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.people.EmailAddress;
 import org.opentrellis.core.problem.Problem;
@@ -22,16 +17,12 @@ import org.springframework.stereotype.Service;
 /** Sends tests over SMTP to the stand-in mail server. */
 @Service
 class TestSends {
-  private static final String PATIENCE_MILLIS = "10000";
-
   private final Letters letters;
-  private final MailServer server;
-  private final OnTheirWay onTheirWay;
+  private final Smtp smtp;
 
-  TestSends(Letters letters, MailServer server, OnTheirWay onTheirWay) {
+  TestSends(Letters letters, Smtp smtp) {
     this.letters = letters;
-    this.server = server;
-    this.onTheirWay = onTheirWay;
+    this.smtp = smtp;
   }
 
   /**
@@ -71,18 +62,9 @@ class TestSends {
   }
 
   private TestSent.TestMail send(MessageId id, Letter letter) {
-    Properties properties = new Properties();
-    properties.put("mail.smtp.host", server.host());
-    properties.put("mail.smtp.port", Integer.toString(server.port()));
-    properties.put("mail.smtp.connectiontimeout", PATIENCE_MILLIS);
-    properties.put("mail.smtp.timeout", PATIENCE_MILLIS);
-    properties.put("mail.smtp.localhost", "localhost");
     long began = System.nanoTime();
-    try (Transport transport = Session.getInstance(properties).getTransport("smtp")) {
-      MimeMessage message = MimeWriter.message(letter);
-      onTheirWay.setsOut(letter.messageId());
-      transport.connect();
-      transport.sendMessage(message, message.getAllRecipients());
+    try (Smtp.Connection connection = smtp.connect()) {
+      MimeMessage message = connection.send(letter);
       return new TestSent.TestMail(
           id.value(),
           letter.subject(),

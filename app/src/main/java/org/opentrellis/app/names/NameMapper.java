@@ -164,4 +164,14 @@ interface NameMapper {
       select name, about, price_cents from registered_name where kind = 'PRODUCT' order by name
       """)
   List<ProductCard> products();
+
+  @Select(
+      """
+      select n.name, c.name as category from registered_name n
+      join registered_name c on c.id = n.category_id where n.kind = 'PRODUCT' order by n.name
+      """)
+  List<SoldRow> sold();
+
+  /** A product and its category. */
+  record SoldRow(String name, String category) {}
 }

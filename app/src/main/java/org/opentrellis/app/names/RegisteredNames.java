@@ -6,10 +6,12 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.opentrellis.app.storage.AgainIfTaken;
+import org.opentrellis.core.journey.CategoryName;
 import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.journey.Operand;
 import org.opentrellis.core.journey.Product;
+import org.opentrellis.core.journey.ProductName;
 import org.opentrellis.core.people.FieldType;
 import org.opentrellis.core.problem.Refused;
 import org.opentrellis.core.reading.KnownNames;
@@ -122,6 +124,13 @@ public class RegisteredNames {
   /** What the shop sells, in alphabetical order. */
   public List<ProductCard> products() {
     return mapper.products();
+  }
+
+  /** What the shop sells, with its categories; what has none is in no journey's question. */
+  public List<Product> sold() {
+    return mapper.sold().stream()
+        .map(row -> new Product(new ProductName(row.name()), new CategoryName(row.category())))
+        .toList();
   }
 
   /** Makes a product, or says of which category it is. */

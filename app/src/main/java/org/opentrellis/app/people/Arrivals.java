@@ -141,6 +141,9 @@ public class Arrivals {
                       fill(id, field, numbers, null, ValueRow.of(field.value(), value).coded())));
     }
     writer.applyNew(carried);
+    if (terms.startsJourneys()) {
+      writer.announce(carried, now, false);
+    }
     changes.insertHappenings(
         act.id(),
         now,
@@ -259,6 +262,7 @@ public class Arrivals {
     writer.record(act.id(), all);
     writer.apply(all);
     writer.tell(act.id(), now, all, terms.how());
+    writer.announce(all, now, !terms.startsJourneys());
     return writer.markChanged(all);
   }
 

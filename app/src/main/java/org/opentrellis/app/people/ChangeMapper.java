@@ -201,5 +201,6 @@ interface ChangeMapper {
           + ", cast(#{sentences"
           + TEXTS
           + ") as r")
-  void insertHappenings(long act, long at, Long[] persons, String[] kinds, String[] sentences);
+  void insertHappenings(
+      @Nullable Long act, long at, Long[] persons, String[] kinds, String[] sentences);
 }

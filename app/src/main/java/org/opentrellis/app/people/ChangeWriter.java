@@ -9,6 +9,8 @@ import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.happening.Happening;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 
 /** Carries out changes of many people's records, and writes them into their stories. */
@@ -16,10 +18,12 @@ import org.springframework.stereotype.Component;
 class ChangeWriter {
   private final ChangeMapper mapper;
   private final PeopleMapper people;
+  private final ApplicationEventPublisher events;
 
-  ChangeWriter(ChangeMapper mapper, PeopleMapper people) {
+  ChangeWriter(ChangeMapper mapper, PeopleMapper people, ApplicationEventPublisher events) {
     this.mapper = mapper;
     this.people = people;
+    this.events = events;
   }
 
   /** Keeps what an act changes, so that it can be taken back. */
@@ -147,9 +151,10 @@ class ChangeWriter {
   /**
    * Writes changes into the stories of those whom they happened to.
    *
+   * @param act that they belong to, if any
    * @param how such as "by hand"
    */
-  void tell(long act, long at, List<ChangeRow> changes, String how) {
+  void tell(@Nullable Long act, long at, List<ChangeRow> changes, String how) {
     if (!changes.isEmpty()) {
       mapper.insertHappenings(
           act,
@@ -157,6 +162,18 @@ class ChangeWriter {
           persons(changes),
           texts(changes, ChangeWords::kind),
           texts(changes, one -> ChangeWords.of(one, how)));
+    }
+  }
+
+  /**
+   * Tells journeys that records have been changed.
+   *
+   * @param quietly whether it brings nobody into one
+   */
+  void announce(List<ChangeRow> changes, long at, boolean quietly) {
+    Map<Long, List<Happening>> happened = ChangesHappen.of(changes, at);
+    if (!happened.isEmpty()) {
+      events.publishEvent(new RecordsChanged(happened, quietly));
     }
   }
 

@@ -13,6 +13,7 @@ import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.Operand;
 import org.opentrellis.core.journey.ProductName;
+import org.opentrellis.core.people.Mailing;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -51,6 +52,49 @@ public class KnownPeople {
             mapper.purchases(id),
             PersonFile.KnownOrder::at,
             one -> line(one.product(), one.cents())));
+  }
+
+  /** How some people are called, by their numbers; those who are not there are left out. */
+  public Map<Long, String> called(List<Long> people) {
+    if (people.isEmpty()) {
+      return Map.of();
+    }
+    return mapper.rows(people.toArray(Long[]::new)).stream()
+        .collect(
+            Collectors.toMap(
+                PersonRow::id,
+                row -> {
+                  String name = row.name();
+                  return name == null ? row.address() : name;
+                }));
+  }
+
+  /** The number (E.164) that texts go to, if one is known. */
+  public Optional<String> phone(long id) {
+    return mapper.find(id).map(PersonRow::phone);
+  }
+
+  /** Where somebody is at home; empty if they are not there any more. */
+  public Optional<ZoneId> zone(long id) {
+    return mapper.find(id).map(row -> ZoneId.of(row.zone()));
+  }
+
+  /**
+   * Why nothing may be sent to somebody, as a sentence; empty if something may.
+   *
+   * @param text whether it is a text
+   */
+  public Optional<String> hindrance(long id, boolean text) {
+    Optional<PersonRow> row = mapper.find(id);
+    if (row.isEmpty()) {
+      return Optional.of("They were forgotten.");
+    }
+    if (text) {
+      return row.get().texts() ? Optional.empty() : Optional.of("They did not agree to texts.");
+    }
+    return row.get().mailing() == Mailing.MAY_BE_MAILED
+        ? Optional.empty()
+        : Optional.of("They may not be mailed: " + row.get().mailing().words() + ".");
   }
 
   /** The lines of the last cart or order: those of one moment. */

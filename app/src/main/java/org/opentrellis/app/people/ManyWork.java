@@ -47,6 +47,7 @@ class ManyWork implements ActWork {
     writer.record(act.id(), changes);
     writer.apply(changes);
     writer.tell(act.id(), now(), changes, "by hand" + others(act));
+    writer.announce(changes, now(), false);
     return act.further(people.size(), last, writer.markChanged(changes), 0);
   }
 
@@ -97,6 +98,7 @@ class ManyWork implements ActWork {
         mapper.stillSo(act.id(), act.place(), last).stream().map(ChangeRow::back).toList();
     writer.apply(still);
     writer.tell(act.id(), now(), still, "taken back");
+    writer.announce(still, now(), true);
     writer.markChanged(still);
     long stayed = mapper.countChanges(act.id(), act.place(), last) - still.size();
     return act.further(0, act.place(), 0, stayed);

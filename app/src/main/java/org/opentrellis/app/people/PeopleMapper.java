@@ -107,6 +107,15 @@ interface PeopleMapper {
       """)
   List<PersonFile.KnownEvent> events(long person);
 
+  @Select(
+      """
+      select e.id, e.at, n.name as event, s.attribute, s.words, s.number, s.dated
+      from person_event e join registered_name n on n.id = e.name_id
+        left join person_event_says s on s.event_id = e.id
+      where e.person_id = #{person} order by e.id, s.attribute
+      """)
+  List<HeardRow> heard(long person);
+
   @Delete("delete from person where id = #{id}")
   void delete(long id);
 

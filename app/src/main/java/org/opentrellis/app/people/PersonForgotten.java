@@ -1,4 +1,9 @@
 package org.opentrellis.app.people;
 
-/** Somebody was forgotten for good: whatever else knows of their address forgets it as well. */
-public record PersonForgotten(String address) {}
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Somebody is being forgotten for good: whatever else knows of them forgets it as well, in the
+ * transaction in which their record goes, before it does.
+ */
+public record PersonForgotten(long id, String address, @Nullable String phone) {}

@@ -127,8 +127,8 @@ class PersonKeeping {
   void forget(long id) {
     PersonRow row = mapper.find(id).orElseThrow(() -> NotFound.of("person", id));
     forgotten.note(row.address());
+    events.publishEvent(new PersonForgotten(id, row.address(), row.phone()));
     mapper.delete(id);
-    events.publishEvent(new PersonForgotten(row.address()));
   }
 
   /**
@@ -216,6 +216,7 @@ class PersonKeeping {
     writer.record(key.id(), changes);
     writer.apply(changes);
     writer.tell(key.id(), now, changes, BY_HAND);
+    writer.announce(changes, now, false);
   }
 
   private List<ChangeRow> labels(long id, Set<Name> labels, long now) {

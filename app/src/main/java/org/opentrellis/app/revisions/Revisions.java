@@ -19,7 +19,9 @@ public class Revisions {
     /** What journeys need to know of each other. */
     NEIGHBOURS,
     /** The same, and the names that journeys use. */
-    FACTS
+    FACTS,
+    /** What people can enter. */
+    EDITIONS
   }
 
   private final RevisionMapper mapper;

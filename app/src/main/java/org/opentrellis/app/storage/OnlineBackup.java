@@ -8,6 +8,7 @@ import java.util.concurrent.TimeUnit;
 import javax.sql.DataSource;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -22,7 +23,7 @@ public class OnlineBackup {
   private final DataFolder folder;
   private final Backups backups;
 
-  OnlineBackup(DataSource database, DataFolder folder, Clock clock) {
+  OnlineBackup(DataSource database, DataFolder folder, @Qualifier("wallClock") Clock clock) {
     this.database = new JdbcTemplate(database);
     this.folder = folder;
     this.backups = new Backups(folder, clock);

@@ -6,6 +6,7 @@ import java.util.function.Consumer;
 import org.opentrellis.app.TrellisSettings;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.scheduling.annotation.EnableScheduling;
@@ -17,7 +18,7 @@ class StorageConfiguration {
   private static final Logger LOG = LoggerFactory.getLogger(StorageConfiguration.class);
 
   @Bean
-  DataFolder dataFolder(TrellisSettings settings, Clock clock) {
+  DataFolder dataFolder(TrellisSettings settings, @Qualifier("wallClock") Clock clock) {
     DataFolder folder = DataFolder.open(settings.data().toAbsolutePath().normalize());
     Consumer<String> console = LOG::info;
     try {

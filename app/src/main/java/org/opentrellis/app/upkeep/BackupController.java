@@ -10,6 +10,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import org.opentrellis.app.storage.OnlineBackup;
+import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -25,7 +26,7 @@ class BackupController {
   private final OnlineBackup backup;
   private final Clock clock;
 
-  BackupController(OnlineBackup backup, Clock clock) {
+  BackupController(OnlineBackup backup, @Qualifier("wallClock") Clock clock) {
     this.backup = backup;
     this.clock = clock;
   }

@@ -38,17 +38,17 @@ class SafetyTest {
     Locator state =
         page.getByRole(AriaRole.REGION, new GetByRoleOptions().setName("State of the journey"));
     assertThat(state).containsText("This journey is a draft.");
-    assertThat(state).containsText("Journeys do not run here yet");
+    assertThat(state).containsText("Nobody enters until it is opened.");
     button(page, "Open…").click();
-    assertThat(state).containsText("Once journeys run here, it starts when someone leaves a cart");
-    assertThat(state).containsText("Until then nobody enters");
+    assertThat(state).containsText("From now on it starts when someone leaves a cart");
+    assertThat(state).containsText("Nobody is inside");
     Accessibility.assertNothingFound(page);
     button(page, "Open now").click();
-    assertThat(state).containsText("This journey is planned to open.");
-    assertThat(state).containsText("nobody enters and nothing is sent");
+    assertThat(state).containsText("This journey is open.");
+    assertThat(state).containsText("Nobody is inside now.");
     button(page, "Stop…").click();
     button(page, "Leave it").click();
-    assertThat(state).containsText("This journey is planned to open.");
+    assertThat(state).containsText("This journey is open.");
   }
 
   @Test

@@ -49,9 +49,8 @@ class ShelfApiTest {
     long id = begin("welcome");
     assertThat(labels(view(id))).containsExactly("Open");
     assertThat(view(id).at("/stateChanges/0/sentence").asString())
-        .startsWith(
-            "Once journeys run here, it starts when someone joins list Newcomers, once per person.")
-        .contains("Until then nobody enters");
+        .startsWith("From now on it starts when someone joins list Newcomers, once per person.")
+        .contains("Nobody is inside; whoever did this before does not enter.");
     Answer opened = change(id, 1, "OPEN");
     assertThat(opened.status()).isEqualTo(200);
     assertThat(opened.body().at("/journey/state").asString()).isEqualTo("OPEN");

@@ -155,6 +155,23 @@ class WhoSetsTest {
     assertThat(some).as("conditions that tell people apart").isGreaterThan(CONDITIONS / 2);
   }
 
+  /** What the machine takes up of a record is what was laid. */
+  @Test
+  void aRecordIsTakenUpAsItStands() {
+    Standings standings = application.getBean(Standings.class);
+    PERSONS.forEach(
+        (id, laid) -> {
+          PersonState taken = standings.of(id);
+          assertThat(taken.labels()).isEqualTo(laid.labels());
+          assertThat(taken.hadLabels()).isEqualTo(laid.hadLabels());
+          assertThat(taken.fields()).isEqualTo(laid.fields());
+          assertThat(taken.purchases()).isEqualTo(laid.purchases());
+          assertThat(taken.carts()).isEqualTo(laid.carts());
+          assertThat(taken.events()).isEqualTo(laid.events());
+          assertThat(taken.zone()).isEqualTo(laid.zone());
+        });
+  }
+
   /** A value is only ever a value, whatever stands in it. */
   @ParameterizedTest
   @ValueSource(

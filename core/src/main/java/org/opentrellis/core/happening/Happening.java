@@ -1,5 +1,6 @@
 package org.opentrellis.core.happening;
 
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -28,6 +29,7 @@ public sealed interface Happening
         Happening.Untagged,
         Happening.FieldChanged,
         Happening.FormSubmitted,
+        Happening.Moved,
         Happening.CartChanged,
         Happening.Ordered,
         Happening.EventArrived,
@@ -68,6 +70,11 @@ public sealed interface Happening
       values = Map.copyOf(values);
     }
   }
+
+  /**
+   * @param zone they are at home in from now on
+   */
+  record Moved(long at, ZoneId zone) implements Happening {}
 
   /**
    * What lies in the cart now.

@@ -25,11 +25,24 @@ final class Deeds implements Witness {
     note(Deed.Kind.LOT_DRAWN, visit, step, Integer.toString(way));
   }
 
-  /** A goal of a visit was met. */
+  /** A goal of a visit was met; told before what came of it. */
   void goalMet(Deed.Kind kind, VisitState visit, long at, Optional<String> which) {
+    int place = 0;
+    while (place < all.size() && !follows(all.get(place), visit, at)) {
+      place++;
+    }
     all.add(
+        place,
         new Deed(
             at, kind, visit.journey(), visit.version(), visit.number(), Optional.empty(), which));
+  }
+
+  private static boolean follows(Deed deed, VisitState visit, long at) {
+    boolean ends =
+        deed.kind() == Deed.Kind.LEFT
+            && deed.journey().equals(visit.journey())
+            && deed.visit() == visit.number();
+    return deed.at() > at || ends && deed.at() >= at;
   }
 
   private void note(Deed.Kind kind, Visit visit, int step, String detail) {

@@ -64,14 +64,19 @@ public final class LiveTurn {
    * @param lots which way lots fall
    */
   public Done take(Life before, List<? extends Happening> told, long now, Replay.Lots lots) {
-    return take(before, editions.newest(), told, now, lots, MailServer.LATER);
+    return take(before, editions.newest(), told, List.of(), now, lots, MailServer.LATER);
   }
 
-  /** The same in an edition that was the newest once. */
+  /**
+   * The same in an edition that was the newest once.
+   *
+   * @param quietly what became known likewise, and brings them nowhere
+   */
   public Done take(
       Life before,
       int edition,
       List<? extends Happening> told,
+      List<? extends Happening> quietly,
       long now,
       Replay.Lots lots,
       MailServer server) {
@@ -81,7 +86,7 @@ public final class LiveTurn {
     for (int next = before.edition() + 1; next <= edition; next++) {
       bring(replay, next, now);
     }
-    List<Replay.Noted> noted = replay.takes(told, now);
+    List<Replay.Noted> noted = replay.takes(told, quietly, now);
     replay.person().visits().forEach(GoalsMet::lookAhead);
     Life after = new Life(edition, Standing.freeze(replay.person()));
     GoalsMet.note(before.standing(), after.standing(), taking.deeds);

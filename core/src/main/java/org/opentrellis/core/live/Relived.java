@@ -37,7 +37,14 @@ public final class Relived {
     Life life = begun;
     for (LoggedTurn turn : log) {
       LiveTurn.Done done =
-          turns.take(life, turn.edition(), turn.told(), turn.now(), lots(turn), answers(turn));
+          turns.take(
+              life,
+              turn.edition(),
+              turn.told(),
+              turn.quietly(),
+              turn.now(),
+              lots(turn),
+              answers(turn));
       compare(turn, done.deeds());
       life = done.life();
     }

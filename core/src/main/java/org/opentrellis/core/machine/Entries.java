@@ -13,10 +13,16 @@ final class Entries {
   private long[] carts = new long[4];
   private int first;
   private int end;
+  private boolean closed;
 
   void clear() {
     first = 0;
     end = 0;
+  }
+
+  /** Whether nobody comes for the time being. */
+  void close(boolean shut) {
+    closed = shut;
   }
 
   /**
@@ -25,6 +31,9 @@ final class Entries {
    * @param cart when the cart last changed that they come by, or {@link Person#NOT_YET}
    */
   void add(int program, int trigger, int origin, long at, long cart) {
+    if (closed) {
+      return;
+    }
     if (end == times.length) {
       times = Arrays.copyOf(times, 2 * end);
       programs = Arrays.copyOf(programs, 2 * end);

@@ -12,5 +12,13 @@ public enum LeaveReason {
   /** Somebody took them out by hand. */
   TAKEN_OUT,
   /** The journey was stopped. */
-  STOPPED
+  STOPPED;
+
+  /** Whether somebody wanted them out, not the journey's own plan. */
+  public boolean byHand() {
+    return switch (this) {
+      case ERASED, UNSUBSCRIBED, COMPLAINED, TAKEN_OUT, STOPPED -> true;
+      case BOUNCED, GOAL_MET, RULE -> false;
+    };
+  }
 }

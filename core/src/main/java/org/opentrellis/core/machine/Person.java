@@ -222,6 +222,19 @@ public final class Person {
     entries.add(program, trigger, -1, at, NOT_YET);
   }
 
+  /** Does something that changes the person, and brings them into no journey and no segment. */
+  public void startsNothing(Runnable what) {
+    entries.close(true);
+    try {
+      what.run();
+    } finally {
+      entries.close(false);
+    }
+    if (segments != null) {
+      segments.takeAsItIs(this);
+    }
+  }
+
   /** Someone who stands at a journey's door at a moment. */
   public record Coming(int program, int trigger, long at) {}
 

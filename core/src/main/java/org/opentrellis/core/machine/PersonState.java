@@ -78,11 +78,39 @@ public record PersonState(
 
   /** The same with other visits. */
   PersonState with(List<VisitState> others) {
+    return of(zone, now, others);
+  }
+
+  /** The same at home in another zone. */
+  public PersonState in(ZoneId home) {
+    return of(home, now, visits);
+  }
+
+  /** The same at another present. */
+  public PersonState at(long present) {
+    return of(zone, present, visits);
+  }
+
+  /**
+   * The same with other tags and lists.
+   *
+   * @param hadLabels those, and what they once carried
+   */
+  public PersonState with(Set<Name> others, Set<Name> hadLabels) {
+    return of(zone, now, others, hadLabels, visits);
+  }
+
+  private PersonState of(ZoneId home, long present, List<VisitState> others) {
+    return of(home, present, labels, hadLabels, others);
+  }
+
+  private PersonState of(
+      ZoneId home, long present, Set<Name> carried, Set<Name> had, List<VisitState> others) {
     return new PersonState(
-        zone,
-        now,
-        labels,
-        hadLabels,
+        home,
+        present,
+        carried,
+        had,
         fields,
         agreesToTexts,
         purchases,

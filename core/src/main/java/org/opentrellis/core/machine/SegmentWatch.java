@@ -82,6 +82,17 @@ final class SegmentWatch {
     }
   }
 
+  /** Whoever is in a segment now has been in it. */
+  void takeAsItIs(Person person) {
+    if (person.now == Person.NOT_YET) {
+      return;
+    }
+    for (int i = 0; i < in.length; i++) {
+      in[i] = holds(person, i, person.now);
+    }
+    seenEvidence = Person.NONE_SEEN;
+  }
+
   /** Something became known: what it changes now, and what it will. */
   void look(Person person) {
     if (seenEvidence == person.evidence) {

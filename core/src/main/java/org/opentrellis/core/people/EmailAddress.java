@@ -27,6 +27,11 @@ public record EmailAddress(String value) {
     return value.toLowerCase(Locale.ROOT);
   }
 
+  /** What stands behind the @. */
+  public String domain() {
+    return value.substring(value.lastIndexOf('@') + 1);
+  }
+
   @Override
   public String toString() {
     return value;

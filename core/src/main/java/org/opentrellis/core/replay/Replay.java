@@ -126,6 +126,30 @@ public final class Replay {
    * @return what became of each, in the order of their times
    */
   public List<Noted> takes(Collection<? extends Happening> happenings, long now) {
+    return takes(happenings, List.of(), now);
+  }
+
+  /**
+   * The same.
+   *
+   * @param quietly what changes the person and brings them nowhere, as when a table is brought in
+   */
+  public List<Noted> takes(
+      Collection<? extends Happening> happenings,
+      Collection<? extends Happening> quietly,
+      long now) {
+    List<Happening> inOrder = inOrder(happenings, now);
+    List<Happening> quiet = inOrder(quietly, now);
+    person.comesTo(now);
+    if (!quiet.isEmpty()) {
+      person.startsNothing(() -> quiet.forEach(this::note));
+    }
+    List<Noted> noted = inOrder.stream().map(one -> note(one)).toList();
+    machine.advance(person, now);
+    return noted;
+  }
+
+  private static List<Happening> inOrder(Collection<? extends Happening> happenings, long now) {
     List<Happening> inOrder = new ArrayList<>(happenings);
     inOrder.sort(Comparator.comparingLong(Happening::at));
     if (!inOrder.isEmpty() && inOrder.get(inOrder.size() - 1).at() > now) {
@@ -133,10 +157,7 @@ public final class Replay {
           "what lies ahead of %d has not happened yet: %s"
               .formatted(now, inOrder.get(inOrder.size() - 1)));
     }
-    person.comesTo(now);
-    List<Noted> noted = inOrder.stream().map(one -> note(one)).toList();
-    machine.advance(person, now);
-    return noted;
+    return inOrder;
   }
 
   /** Notes what becomes of a message at the moment at which it goes out; does nothing yet. */
@@ -196,6 +217,11 @@ public final class Replay {
       case Happening.FormSubmitted form -> {
         form.values().forEach((field, value) -> person.changesField(field, value, at));
         person.submits(form.form(), at);
+        yield true;
+      }
+      case Happening.Moved moved -> {
+        person(
+            Standing.thaw(Standing.freeze(person).in(moved.zone()), person.world(), this::clock));
         yield true;
       }
       case Happening.CartChanged cart -> {

@@ -1,5 +1,6 @@
 package org.opentrellis.core.sentence;
 
+import java.util.ArrayList;
 import java.util.List;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
@@ -11,66 +12,86 @@ import org.opentrellis.core.journey.JourneyState;
  * @param to the state after it
  * @param label what a button that does it says
  * @param sentence what will happen, and to how many people
+ * @param goOn what becomes of those inside if they go on with the plan as it is now; empty if
+ *     nothing is to be chosen for them
+ * @param finishBegun likewise if they finish on the plan that they began
  */
-public record StateChange(JourneyState to, String label, String sentence) {
+public record StateChange(
+    JourneyState to, String label, String sentence, String goOn, String finishBegun) {
 
-  /** What can be done with a journey where journeys are planned, and do not run. */
-  public static List<StateChange> ofPlan(Journey journey, Catalogue catalogue) {
-    return of(journey, catalogue, 0).stream()
-        .map(
-            change ->
-                new StateChange(change.to, change.label, planned(change.to, journey, catalogue)))
-        .toList();
-  }
-
-  private static String planned(JourneyState to, Journey journey, Catalogue catalogue) {
-    return switch (to) {
-      case OPEN ->
-          journey.triggers().isEmpty()
-              ? "Nothing starts this journey yet."
-              : "Once journeys run here, it %s. Until then nobody enters and nothing is sent."
-                  .formatted(starts(journey, catalogue));
-      case CLOSING -> "Once journeys run here, it lets nobody new in. Nobody is inside now.";
-      case STOPPED -> "It stays shut when journeys run here. Nobody is inside now.";
-      case DRAFT -> "It is a plan again, which nobody enters until it is opened.";
-    };
-  }
-
-  /**
-   * What can be done with a journey as it runs.
-   *
-   * @param inside how many people are in it now
-   */
-  public static List<StateChange> of(Journey journey, Catalogue catalogue, long inside) {
+  /** What can be done with a journey. */
+  public static List<StateChange> of(Journey journey, Catalogue catalogue, Inside inside) {
     StateChange opening = opening(journey, catalogue, inside);
     StateChange closing =
-        new StateChange(JourneyState.CLOSING, "Close", "Nobody new enters. " + staying(inside));
+        plain(JourneyState.CLOSING, "Close", "Nobody new enters. " + staying(inside));
     StateChange stopping =
-        new StateChange(JourneyState.STOPPED, "Stop", "Nobody enters any more. " + leaving(inside));
+        plain(JourneyState.STOPPED, "Stop", "Nobody enters any more. " + leaving(inside));
     StateChange planning =
-        new StateChange(
+        plain(
             JourneyState.DRAFT,
             "Back to draft",
             "It is a plan again, which nobody enters until it is opened.");
     return switch (journey.state()) {
       case DRAFT -> List.of(opening);
-      case OPEN -> List.of(closing, stopping);
+      case OPEN -> {
+        List<StateChange> changes = new ArrayList<>();
+        if (inside.changed()) {
+          changes.add(opening);
+        }
+        changes.addAll(List.of(closing, stopping));
+        yield changes;
+      }
       case CLOSING -> List.of(opening, stopping);
       case STOPPED -> List.of(opening, planning);
     };
   }
 
-  private static StateChange opening(Journey journey, Catalogue catalogue, long inside) {
+  private static StateChange plain(JourneyState to, String label, String sentence) {
+    return new StateChange(to, label, sentence, "", "");
+  }
+
+  private static StateChange opening(Journey journey, Catalogue catalogue, Inside inside) {
+    String label =
+        switch (journey.state()) {
+          case DRAFT -> "Open";
+          case OPEN -> "Put into effect";
+          case CLOSING, STOPPED -> "Open again";
+        };
     String who =
         journey.triggers().isEmpty()
             ? "Nothing starts this journey yet."
             : "From now on it " + starts(journey, catalogue) + ".";
-    String already =
-        inside == 0
-            ? " Nobody is inside; whoever did this before does not enter."
-            : " " + people(inside) + " inside go" + (inside == 1 ? "es" : "") + " on as before.";
-    String again = journey.state() == JourneyState.DRAFT ? "Open" : "Open again";
-    return new StateChange(JourneyState.OPEN, again, who + already);
+    if (inside.people() == 0) {
+      return plain(
+          JourneyState.OPEN,
+          label,
+          who + " Nobody is inside; whoever did this before does not enter.");
+    }
+    if (!inside.changed()) {
+      return plain(
+          JourneyState.OPEN,
+          label,
+          "%s %s inside %s on as before."
+              .formatted(who, inside.who(), inside.ending("goes", "go")));
+    }
+    return new StateChange(
+        JourneyState.OPEN,
+        label,
+        who,
+        "%s inside %s on with the new plan from the step where they stand.%s"
+            .formatted(inside.who(), inside.ending("goes", "go"), gone(inside)),
+        "%s inside %s on the plan that they began."
+            .formatted(inside.who(), inside.ending("finishes", "finish")));
+  }
+
+  private static String gone(Inside inside) {
+    if (inside.onGoneSteps() == 0) {
+      return " Nobody stands at a step that is gone.";
+    }
+    return inside.onGoneSteps() == 1
+        ? " 1 of them stands at a step that is gone, and goes on at what came after it."
+        : " %,d of them stand at a step that is gone, and go on at what came after it."
+            .formatted(inside.onGoneSteps());
   }
 
   private static String starts(Journey journey, Catalogue catalogue) {
@@ -78,24 +99,17 @@ public record StateChange(JourneyState to, String label, String sentence) {
     return Character.toLowerCase(opening.charAt(0)) + opening.substring(1);
   }
 
-  private static String staying(long inside) {
-    return inside == 0
+  private static String staying(Inside inside) {
+    return inside.people() == 0
         ? "Nobody is inside, so nothing more will be sent."
-        : people(inside) + " inside go" + (inside == 1 ? "es" : "") + " on to the end.";
+        : "%s inside %s on to the end.".formatted(inside.who(), inside.ending("goes", "go"));
   }
 
-  private static String leaving(long inside) {
-    return inside == 0
+  private static String leaving(Inside inside) {
+    return inside.people() == 0
         ? "Nobody is inside, so nobody has to leave."
-        : people(inside)
-            + " inside leave"
-            + (inside == 1 ? "s" : "")
-            + " now and get"
-            + (inside == 1 ? "s" : "")
-            + " nothing more.";
-  }
-
-  private static String people(long count) {
-    return count == 1 ? "The 1 person" : "The %,d people".formatted(count);
+        : "%s inside %s now and %s nothing more."
+            .formatted(
+                inside.who(), inside.ending("leaves", "leave"), inside.ending("gets", "get"));
   }
 }

@@ -66,7 +66,8 @@ class LiveTurnTest {
   private List<String> turn(double hours, Happening... told) {
     LiveTurn.Done done = turns().take(life, List.of(told), at(hours), FIRST_WAY);
     log.add(
-        new LoggedTurn(editions.newest(), at(hours), List.of(told), done.atOnce(), done.deeds()));
+        new LoggedTurn(
+            editions.newest(), at(hours), List.of(told), List.of(), done.atOnce(), done.deeds()));
     life = done.life();
     nextAt = done.nextAt();
     return done.deeds().stream()
@@ -155,6 +156,7 @@ class LiveTurnTest {
             whole.edition(),
             whole.now(),
             whole.told(),
+            whole.quietly(),
             whole.atOnce(),
             whole.deeds().stream().filter(deed -> deed.kind() != Deed.Kind.SENT).toList());
     assertThat(Relived.differences(begun, List.of(less), life, turns()))

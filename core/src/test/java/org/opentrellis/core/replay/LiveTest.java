@@ -164,9 +164,9 @@ class LiveTest {
                   .filter(one -> one.message().equals(message))
                   .toList();
       known.forEach(LiveTest::isWrittenDown);
-      LiveTurn.Done done = turns.take(life, edition, known, now, lots, server);
+      LiveTurn.Done done = turns.take(life, edition, known, List.of(), now, lots, server);
       deeds.addAll(done.deeds());
-      log.add(new LoggedTurn(edition, now, known, done.atOnce(), done.deeds()));
+      log.add(new LoggedTurn(edition, now, known, List.of(), done.atOnce(), done.deeds()));
       String written = Json.write(Documents.write(done.life().standing()));
       life = new Life(done.life().edition(), Documents.readStanding(Json.tree(written)));
       assertThat(life).isEqualTo(done.life());

@@ -14,7 +14,8 @@ import org.opentrellis.core.journey.JourneyState;
 
 class StateChangeTest {
   private static String sentence(JourneyState from, JourneyState to, long inside) {
-    return StateChange.of(journey(send("a")).edit().state(from).done(), MESSAGES, inside).stream()
+    Inside there = new Inside(inside, 0, false);
+    return StateChange.of(journey(send("a")).edit().state(from).done(), MESSAGES, there).stream()
         .filter(change -> change.to() == to)
         .findFirst()
         .orElseThrow()
@@ -47,20 +48,40 @@ class StateChangeTest {
         .endsWith("The 3 people inside go on as before.");
   }
 
-  /** Where nothing runs, nothing promises entries that cannot happen. */
+  @Test
+  void whoeverEditsAnOpenJourneySaysWhatBecomesOfThoseInside() {
+    Journey open = journey(send("a")).edit().state(JourneyState.OPEN).done();
+    assertThat(StateChange.of(open, MESSAGES, new Inside(12, 0, false)))
+        .extracting(StateChange::to)
+        .containsExactly(JourneyState.CLOSING, JourneyState.STOPPED);
+    StateChange edited = StateChange.of(open, MESSAGES, new Inside(12, 1, true)).get(0);
+    assertThat(edited.to()).isEqualTo(JourneyState.OPEN);
+    assertThat(edited.goOn())
+        .isEqualTo(
+            "The 12 people inside go on with the new plan from the step where they stand."
+                + " 1 of them stands at a step that is gone, and goes on at what came after it.");
+    assertThat(edited.finishBegun())
+        .isEqualTo("The 12 people inside finish on the plan that they began.");
+  }
+
   @ParameterizedTest
   @EnumSource(JourneyState.class)
-  void aPlanPromisesNobodyAnything(JourneyState state) {
-    PlannedState words = PlannedState.of(state);
-    assertThat(words.sentence()).contains("do not run here yet");
+  void nothingLeadsFromAStateToItself(JourneyState state) {
     Journey plan = journey(send("a")).edit().state(state).done();
-    assertThat(StateChange.ofPlan(plan, MESSAGES))
+    assertThat(StateChange.of(plan, MESSAGES, Inside.NOBODY))
         .isNotEmpty()
-        .allSatisfy(
-            change ->
-                assertThat(change.sentence()).doesNotContain("From now on").doesNotContain("leave"))
         .extracting(StateChange::to)
-        .doesNotContain(state)
-        .isEqualTo(StateChange.of(plan, MESSAGES, 0).stream().map(StateChange::to).toList());
+        .doesNotContain(state);
+  }
+
+  @Test
+  void aStateSaysHowManyAreInside() {
+    assertThat(StateWords.of(JourneyState.OPEN, new Inside(1, 0, false)).sentence())
+        .isEqualTo("People enter. 1 is inside now.");
+    assertThat(StateWords.of(JourneyState.OPEN, new Inside(2000, 0, true)).sentence())
+        .contains("not in effect")
+        .endsWith("2,000 are inside now.");
+    assertThat(StateWords.of(JourneyState.CLOSING, new Inside(3, 0, false)).sentence())
+        .isEqualTo("Nobody new enters. The 3 people inside go on to the end.");
   }
 }

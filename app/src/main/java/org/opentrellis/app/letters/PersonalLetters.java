@@ -1,0 +1,105 @@
+package org.opentrellis.app.letters;
+
+import java.util.Optional;
+import org.opentrellis.app.account.Account;
+import org.opentrellis.app.account.AccountWriter;
+import org.opentrellis.app.messages.MessageLibrary;
+import org.opentrellis.core.account.Sender;
+import org.opentrellis.core.journey.MessageId;
+import org.opentrellis.core.message.Filling;
+import org.opentrellis.core.message.Manuscript;
+import org.opentrellis.core.message.OneLine;
+import org.opentrellis.core.problem.Refused;
+import org.opentrellis.mail.Letter;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Writes what journeys send, for one person each, as messages stand at that moment. */
+@Service
+@Transactional
+public class PersonalLetters {
+  private final MessageLibrary library;
+  private final Account account;
+  private final Recipients recipients;
+  private final Writing writing;
+
+  PersonalLetters(MessageLibrary library, Account account, Recipients recipients, Writing writing) {
+    this.library = library;
+    this.account = account;
+    this.recipients = recipients;
+    this.writing = writing;
+  }
+
+  /**
+   * A message that is to go out.
+   *
+   * @param outbox by which it is known again
+   * @param key nobody else's; its Message-ID begins with it, however often it is written
+   * @param subject instead of the message's
+   * @param preview likewise
+   * @param sender a sender's address or name instead of the message's
+   * @param journey whose name links carry, if they do
+   * @param tracked whether it tells that it was opened
+   */
+  public record Outgoing(
+      long outbox,
+      String key,
+      long person,
+      MessageId message,
+      Optional<String> subject,
+      Optional<String> preview,
+      Optional<String> sender,
+      Optional<String> journey,
+      boolean tracked) {}
+
+  /**
+   * An email.
+   *
+   * @throws Refused if it cannot be written, with the reason
+   */
+  public Letter email(Outgoing what) {
+    var written =
+        library
+            .find(what.message())
+            .orElseThrow(() -> new Refused("the message is not there any more"));
+    if (!(written.manuscript() instanceof Manuscript.Email kept)) {
+      throw new Refused("the message is no email any more");
+    }
+    Manuscript.Email email =
+        new Manuscript.Email(
+            what.subject().map(OneLine::of).orElse(kept.subject()),
+            what.preview().map(OneLine::of).orElse(kept.preview()),
+            kept.sender(),
+            kept.parts(),
+            kept.plain(),
+            kept.style());
+    AccountWriter writer = account.writer();
+    Sender sender =
+        what.sender()
+            .flatMap(said -> Senders.said(said, writer))
+            .or(() -> Senders.of(email, writer))
+            .orElseThrow(() -> new Refused("the page Account does not say who emails come from"));
+    Whoever reader = recipients.known(what.person(), writer, Optional.of(sender));
+    return writing.real(
+        what,
+        email,
+        sender,
+        reader,
+        what.journey().map(journey -> new Campaign(journey, written.name())));
+  }
+
+  /**
+   * A text, with how to stop behind it.
+   *
+   * @throws Refused if it cannot be written, with the reason
+   */
+  public String text(long person, MessageId message) {
+    if (!(library.find(message).map(one -> one.manuscript()).orElse(null)
+        instanceof Manuscript.Text text)) {
+      throw new Refused("the message is not there any more, or is no text");
+    }
+    AccountWriter writer = account.writer();
+    Whoever reader = recipients.known(person, writer, Optional.empty());
+    return account.texting().ended(new Filling(reader, writer.regional()).of(text.words()));
+  }
+}

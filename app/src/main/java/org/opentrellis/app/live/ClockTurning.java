@@ -1,0 +1,109 @@
+package org.opentrellis.app.live;
+
+import java.util.List;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.clock.AccountClock;
+import org.opentrellis.app.http.Refusal;
+import org.opentrellis.core.problem.Problem;
+import org.opentrellis.core.problem.ProblemsFound;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+
+/** Turns the clock on when somebody asks for it; one turning at a time. */
+@Service
+class ClockTurning implements DisposableBean {
+  private static final Logger LOG = LoggerFactory.getLogger(ClockTurning.class);
+  private static final long A_MOMENT_MILLIS = 1_500;
+  private static final long FURTHEST = 10L * 366 * 24 * 3600;
+
+  private final DueWork work;
+  private final AccountClock clock;
+  private final ExecutorService hand =
+      Executors.newSingleThreadExecutor(Thread.ofPlatform().name("clock-", 0).factory());
+
+  ClockTurning(DueWork work, AccountClock clock) {
+    this.work = work;
+    this.clock = clock;
+  }
+
+  ClockView view() {
+    long next = work.next();
+    return new ClockView(
+        clock.now(), clock.turnedOn(), next == Long.MAX_VALUE ? null : next, work.turning());
+  }
+
+  /**
+   * Begins; a short turning is over when this returns.
+   *
+   * @throws ProblemsFound if it is not said how far, or the moment lies behind
+   * @throws Refusal if it is being turned already
+   */
+  synchronized ClockView turn(ClockOrder order) {
+    if (work.turning() != null) {
+      throw new Refusal(HttpStatus.CONFLICT, "turning", "The clock is being turned already.", null);
+    }
+    long to = to(order);
+    Future<?> under = hand.submit(() -> work.turnTo(to));
+    try {
+      under.get(A_MOMENT_MILLIS, TimeUnit.MILLISECONDS);
+    } catch (TimeoutException longer) {
+      // it goes on
+    } catch (InterruptedException stop) {
+      Thread.currentThread().interrupt();
+    } catch (java.util.concurrent.ExecutionException failed) {
+      LOG.warn("The clock could not be turned to {}.", to, failed.getCause());
+      if (failed.getCause() instanceof RuntimeException why) {
+        throw why;
+      }
+      throw new IllegalStateException(failed);
+    }
+    return view();
+  }
+
+  ClockView stop() {
+    work.stop();
+    return view();
+  }
+
+  private long to(ClockOrder order) {
+    long now = clock.now();
+    @Nullable Long to = order.to();
+    if (Boolean.TRUE.equals(order.toNext())) {
+      long next = work.next();
+      if (next == Long.MAX_VALUE) {
+        throw refused("/toNext", "Nothing is due: nobody waits for anything.");
+      }
+      to = Math.max(next, now);
+    } else if (order.seconds() != null) {
+      to = now + order.seconds();
+    }
+    if (to == null) {
+      throw refused("", "Say how far the clock is to be turned.");
+    }
+    if (to < now) {
+      throw refused("/to", "The clock only goes on, never back.");
+    }
+    if (to > now + FURTHEST) {
+      throw refused("/to", "The clock can be turned on by ten years at most at a time.");
+    }
+    return to;
+  }
+
+  private static ProblemsFound refused(String place, String sentence) {
+    return new ProblemsFound(List.of(new Problem("clock", place, sentence)));
+  }
+
+  @Override
+  public void destroy() {
+    work.stop();
+    hand.shutdown();
+  }
+}

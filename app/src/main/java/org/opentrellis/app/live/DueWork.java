@@ -1,0 +1,185 @@
+package org.opentrellis.app.live;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.concurrent.locks.ReentrantLock;
+import java.util.stream.LongStream;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.clock.AccountClock;
+import org.opentrellis.app.clock.ClockKeeper;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.dao.DataAccessException;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.TransactionException;
+
+/**
+ * Does what is due: every second, and along the way when the clock is turned on, in order of time.
+ * Nothing is kept here that the database does not know, so it may be stopped after any moment.
+ */
+@Service
+class DueWork {
+  private static final Logger LOG = LoggerFactory.getLogger(DueWork.class);
+
+  /** Turns of different people that lie so close together are taken in one transaction. */
+  private static final long TOGETHER_SECONDS = 60;
+
+  private final LifeMapper lives;
+  private final OutboxMapper outbox;
+  private final TurnBatch batch;
+  private final Postman postman;
+  private final Lookouts lookouts;
+  private final ClockKeeper keeper;
+  private final AccountClock clock;
+  private final ReentrantLock working = new ReentrantLock();
+  private final AtomicBoolean stopped = new AtomicBoolean();
+  private final AtomicReference<@Nullable Turning> turning = new AtomicReference<>();
+  private volatile boolean ready;
+
+  DueWork(
+      LifeMapper lives,
+      OutboxMapper outbox,
+      TurnBatch batch,
+      Postman postman,
+      Lookouts lookouts,
+      ClockKeeper keeper,
+      AccountClock clock) {
+    this.lives = lives;
+    this.outbox = outbox;
+    this.batch = batch;
+    this.postman = postman;
+    this.lookouts = lookouts;
+    this.keeper = keeper;
+    this.clock = clock;
+  }
+
+  /**
+   * How far the clock has been turned.
+   *
+   * @param from in epoch seconds
+   * @param to where it is turned to
+   * @param turns taken so far
+   * @param messages handed over so far
+   */
+  record Turning(long from, long to, long turns, long messages) {
+    Turning and(Worked worked) {
+      return new Turning(from, to, turns + worked.turns(), messages + worked.messages());
+    }
+  }
+
+  private record Worked(long turns, long messages) {
+    boolean nothing() {
+      return turns == 0 && messages == 0;
+    }
+  }
+
+  /** Mail that was under way when the application ended is tried again. */
+  @EventListener(ApplicationReadyEvent.class)
+  void begin() {
+    int again = batch.tryAgain();
+    if (again > 0) {
+      LOG.warn("{} messages may have gone out before the last end; they are sent again.", again);
+    }
+    ready = true;
+  }
+
+  @Scheduled(initialDelay = 1000, fixedDelay = 1000)
+  void tick() {
+    if (!ready || !working.tryLock()) {
+      return;
+    }
+    try {
+      passTo(clock.now(), false);
+    } catch (DataAccessException | TransactionException trouble) {
+      LOG.warn("What is due waits: {}", trouble.getMessage());
+    } finally {
+      working.unlock();
+    }
+  }
+
+  /** How far it is, if the clock is being turned just now. */
+  @Nullable Turning turning() {
+    return turning.get();
+  }
+
+  /** Has the turning end after the moment that it is at. */
+  void stop() {
+    stopped.set(true);
+  }
+
+  /**
+   * Turns the clock on, and does all that is due on the way.
+   *
+   * @param to in epoch seconds; nothing happens if it lies behind
+   * @return what was done
+   */
+  Turning turnTo(long to) {
+    working.lock();
+    try {
+      stopped.set(false);
+      turning.set(new Turning(clock.now(), to, 0, 0));
+      keeper.stand(clock.instant());
+      passTo(to, true);
+      if (!stopped.get()) {
+        keeper.stand(Instant.ofEpochSecond(to));
+      }
+      Turning done = turning.get();
+      return done == null ? new Turning(to, to, 0, 0) : done;
+    } finally {
+      keeper.goOn();
+      turning.set(null);
+      working.unlock();
+    }
+  }
+
+  /** When the next thing is due, or {@link Long#MAX_VALUE}. */
+  long next() {
+    return LongStream.of(
+            lives.next().orElse(Long.MAX_VALUE),
+            outbox.next().orElse(Long.MAX_VALUE),
+            lookouts.next())
+        .min()
+        .orElse(Long.MAX_VALUE);
+  }
+
+  private void passTo(long to, boolean turn) {
+    long next = next();
+    while (next <= to && !stopped.get()) {
+      if (turn) {
+        keeper.stand(Instant.ofEpochSecond(next));
+      }
+      Worked worked = workAt(next, Math.min(to, next + TOGETHER_SECONDS));
+      if (turn) {
+        keeper.keep();
+        turning.updateAndGet(so -> so == null ? null : so.and(worked));
+      }
+      long after = next();
+      if (worked.nothing() && after <= next) {
+        return;
+      }
+      next = after;
+    }
+    if (!turn) {
+      stopped.set(false);
+    }
+  }
+
+  private Worked workAt(long from, long until) {
+    lookouts.lookTo(from);
+    long end = Math.min(until, lookouts.next() - 1);
+    List<LifeMapper.Due> due = batch.due(Math.max(from, end));
+    long turns = batch.take(due);
+    long messages = 0;
+    int handed = postman.round(Math.max(from, end));
+    while (handed > 0) {
+      messages += handed;
+      handed = postman.round(Math.max(from, end));
+    }
+    return new Worked(turns, messages);
+  }
+}

@@ -1,0 +1,75 @@
+package org.opentrellis.app.live;
+
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What runs now. Moments are epoch seconds.
+ *
+ * @param journeys that are open, closing, or have somebody inside
+ * @param happenings the last ones, the newest first
+ * @param mail how much of it waits, and what is late or was refused
+ * @param notices what the team was told last
+ */
+record GlasshouseView(
+    ClockView clock,
+    List<OpenJourney> journeys,
+    List<LoggedLine> happenings,
+    Mail mail,
+    List<ToldTeam> notices) {
+
+  /**
+   * A journey with people inside.
+   *
+   * @param since when it has been open without a break; null if nobody can enter
+   * @param atSteps how many stand at each step
+   */
+  record OpenJourney(
+      long id,
+      String name,
+      @Nullable Long since,
+      long entered,
+      long inside,
+      long finished,
+      long left,
+      Map<String, Long> atSteps) {}
+
+  /**
+   * A line of the log.
+   *
+   * @param person whose name or address is {@code who}; who was forgotten has none
+   * @param journey it belongs to, if any
+   */
+  record LoggedLine(
+      long at,
+      long person,
+      String who,
+      @Nullable Long journey,
+      @Nullable String journeyName,
+      @Nullable String step,
+      String sentence) {}
+
+  /**
+   * @param waiting messages that are to go out
+   * @param sentAgain how many may have gone out twice, since a crash came in between
+   */
+  record Mail(long waiting, long sentAgain, List<MailTrouble> troubles) {}
+
+  /**
+   * A message that is late or was refused.
+   *
+   * @param tryAt when it is tried again; null if it is not
+   */
+  record MailTrouble(
+      long outbox,
+      long person,
+      String who,
+      String message,
+      long dueAt,
+      int tries,
+      @Nullable Long tryAt,
+      @Nullable String said) {}
+
+  record ToldTeam(long at, long person, String who, String journeyName, String to, String words) {}
+}

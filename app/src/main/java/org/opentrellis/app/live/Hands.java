@@ -1,0 +1,83 @@
+package org.opentrellis.app.live;
+
+import java.util.List;
+import org.opentrellis.app.clock.AccountClock;
+import org.opentrellis.app.http.NotFound;
+import org.opentrellis.app.people.KnownPeople;
+import org.opentrellis.core.happening.Happening;
+import org.opentrellis.core.journey.JourneyName;
+import org.opentrellis.core.live.Deed;
+import org.opentrellis.core.problem.Problem;
+import org.opentrellis.core.problem.ProblemsFound;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What is done with people in journeys by hand. */
+@Service
+@Transactional
+class Hands {
+  private final Turns turns;
+  private final OpenJourneys open;
+  private final KnownPeople people;
+  private final Glasshouse glasshouse;
+  private final AccountClock clock;
+
+  Hands(
+      Turns turns,
+      OpenJourneys open,
+      KnownPeople people,
+      Glasshouse glasshouse,
+      AccountClock clock) {
+    this.turns = turns;
+    this.open = open;
+    this.people = people;
+    this.glasshouse = glasshouse;
+    this.clock = clock;
+  }
+
+  record PutInOrder(long person) {}
+
+  /**
+   * Puts somebody into an open journey.
+   *
+   * @throws ProblemsFound with the reason if they do not get in
+   * @throws NotFound if there is nobody of that number
+   */
+  PersonLive putIn(long journey, long person) {
+    JourneyName name = LiveNames.of(journey);
+    if (open.entrances().stream().noneMatch(one -> one.journey() == journey)) {
+      throw refused("not-open", "Nobody can be put into this journey: it is not open.");
+    }
+    people
+        .hindrance(person, false)
+        .ifPresent(
+            why -> {
+              throw refused("not-mailed", why + " They would leave at once.");
+            });
+    long now = clock.now();
+    List<Deed> deeds = turns.take(person, List.of(new Happening.PutIn(now, name)), now);
+    deeds.stream()
+        .filter(deed -> deed.journey().equals(name))
+        .forEach(
+            deed -> {
+              if (deed.kind() == Deed.Kind.KEPT_OUT) {
+                throw refused("kept-out", "They are not among those who may enter this journey.");
+              }
+              if (deed.kind() == Deed.Kind.TURNED_AWAY) {
+                throw refused("turned-away", "They may not enter again, as the journey says.");
+              }
+            });
+    return glasshouse.person(person);
+  }
+
+  /** Takes somebody out of a journey, if they are in it. */
+  PersonLive takeOut(long journey, long person) {
+    long now = clock.now();
+    turns.take(person, List.of(new Happening.TakenOut(now, LiveNames.of(journey))), now);
+    return glasshouse.person(person);
+  }
+
+  private static ProblemsFound refused(String code, String sentence) {
+    return new ProblemsFound(List.of(new Problem(code, "", sentence)));
+  }
+}

@@ -1,0 +1,85 @@
+package org.opentrellis.app.live;
+
+import java.util.List;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+@Mapper
+interface HappeningMapper {
+  String COLUMNS =
+      "person_id, turn, turn_at, edition, origin, at, kind, journey_id, version, visit, step,"
+          + " detail, document";
+
+  @Insert(
+      """
+      <script>
+      insert into happening (person_id, turn, turn_at, edition, origin, at, kind, journey_id,
+        version, visit, step, detail, document)
+      values
+        <foreach collection="rows" item="one" separator=",">
+          (#{one.personId}, #{one.turn}, #{one.turnAt}, #{one.edition}, #{one.origin}, #{one.at},
+           #{one.kind}, #{one.journeyId}, #{one.version}, #{one.visit}, #{one.step}, #{one.detail},
+           #{one.document})
+        </foreach>
+      </script>
+      """)
+  void insert(@Param("rows") List<HappeningRow> rows);
+
+  /** All that happened to somebody, in order. */
+  @Select("select " + COLUMNS + " from happening where person_id = #{person} order by id")
+  List<HappeningRow> of(long person);
+
+  /** Whether the very same was told before. */
+  @Select(
+      """
+      select exists (select 1 from happening
+        where person_id = #{person} and origin = 'TOLD' and at = #{at} and kind = #{kind}
+          and document = #{document})
+      """)
+  boolean toldBefore(long person, long at, String kind, String document);
+
+  /** The last that happened to anybody. */
+  @Select(
+      "select " + COLUMNS + " from happening where origin <> 'TURN' order by id desc limit #{most}")
+  List<HappeningRow> newest(int most);
+
+  /** How often the machine did something at a step of a journey, or as a whole. */
+  record Counted(long journeyId, String kind, String step, String detail, long times) {}
+
+  @Select(
+      """
+      select journey_id, kind, coalesce(step, '') as step, coalesce(detail, '') as detail,
+        count(*) as times
+      from happening where journey_id = #{journey} group by journey_id, kind, step, detail
+      """)
+  List<Counted> counted(long journey);
+
+  /** How often something happened in each journey. */
+  record Times(long journeyId, String kind, long times) {}
+
+  @Select(
+      """
+      select journey_id, kind, count(*) as times from happening
+      where kind in ('ENTERED', 'LEFT', 'FINISHED') group by journey_id, kind
+      """)
+  List<Times> counts();
+
+  /** What was told, as JSON. */
+  record Told(long id, String document) {}
+
+  /** Those in which some text stands. */
+  @Select("select id, document from happening where locate(#{text}, document) > 0 order by id")
+  List<Told> holding(String text);
+
+  @Update("update happening set document = #{document} where id = #{id}")
+  void rewrite(@Param("id") long id, @Param("document") String document);
+
+  /** What somebody said who was forgotten; that it happened still counts. */
+  @Update(
+      "update happening set document = null, detail = null where person_id = #{person}"
+          + " and origin = 'TOLD'")
+  void forget(long person);
+}

@@ -1,0 +1,76 @@
+package org.opentrellis.app.live;
+
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/live")
+class LiveController {
+  private final Glasshouse glasshouse;
+  private final Hands hands;
+  private final ClockTurning turning;
+  private final Audit audit;
+
+  LiveController(Glasshouse glasshouse, Hands hands, ClockTurning turning, Audit audit) {
+    this.glasshouse = glasshouse;
+    this.hands = hands;
+    this.turning = turning;
+    this.audit = audit;
+  }
+
+  /** What runs now: the clock, open journeys with who is where, what happened last, trouble. */
+  @GetMapping
+  GlasshouseView getLive() {
+    return glasshouse.view();
+  }
+
+  /** Turns the clock on; it goes on behind the caller. */
+  @PostMapping("/clock")
+  ClockView turnClock(@RequestBody ClockOrder order) {
+    return turning.turn(order);
+  }
+
+  /** Has the turning end after the moment that it is at. */
+  @DeleteMapping("/clock")
+  ClockView stopClock() {
+    return turning.stop();
+  }
+
+  /** Puts somebody into an open journey by hand. */
+  @PostMapping("/journeys/{journey}/people")
+  PersonLive putIn(@PathVariable long journey, @RequestBody Hands.PutInOrder order) {
+    return hands.putIn(journey, order.person());
+  }
+
+  /** Takes somebody out of a journey. */
+  @DeleteMapping("/journeys/{journey}/people/{person}")
+  PersonLive takeOut(@PathVariable long journey, @PathVariable long person) {
+    return hands.takeOut(journey, person);
+  }
+
+  /** Where somebody stands, and what happened to them in journeys. */
+  @GetMapping("/people/{person}")
+  PersonLive getPersonLive(@PathVariable long person) {
+    return glasshouse.person(person);
+  }
+
+  /** Who stands at a step of a journey, the longest there first. */
+  @GetMapping("/journeys/{journey}/steps/{step}")
+  StepPeople getStepPeople(@PathVariable long journey, @PathVariable String step) {
+    return glasshouse.atStep(journey, step);
+  }
+
+  /** Lives everybody's life once more by the log, and tells what comes out otherwise. */
+  @PostMapping("/audits")
+  @ResponseStatus(HttpStatus.OK)
+  Audit.Audited makeAudit() {
+    return audit.all();
+  }
+}

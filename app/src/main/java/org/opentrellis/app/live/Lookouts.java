@@ -1,0 +1,221 @@
+package org.opentrellis.app.live;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.time.ZonedDateTime;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Gatherers;
+import org.opentrellis.app.clock.AccountClock;
+import org.opentrellis.app.clock.ClockKeeper;
+import org.opentrellis.app.people.DatedPeople;
+import org.opentrellis.core.happening.Happening;
+import org.opentrellis.core.journey.SegmentName;
+import org.opentrellis.core.journey.Trigger;
+import org.springframework.stereotype.Component;
+
+/**
+ * Looks out for whom time alone brings into open journeys: by a date in their record, by a fixed
+ * date, or because they are in a segment that they were not in before. Of the latter those of whom
+ * no journey knows yet; the others find it themselves in their turns.
+ */
+@Component
+class Lookouts {
+  private static final int PIECE = 50;
+  private static final long HOUR = 3600;
+
+  /** So far back one looks for what nobody saw while the application was off. */
+  private static final long FURTHEST_BACK = 40L * 24 * HOUR;
+
+  private final OpenJourneys open;
+  private final DatedPeople people;
+  private final Arriving arriving;
+  private final ClockKeeper keeper;
+  private final AccountClock clock;
+  private volatile boolean changed;
+
+  Lookouts(
+      OpenJourneys open,
+      DatedPeople people,
+      Arriving arriving,
+      ClockKeeper keeper,
+      AccountClock clock) {
+    this.open = open;
+    this.people = people;
+    this.arriving = arriving;
+    this.keeper = keeper;
+    this.clock = clock;
+  }
+
+  /** Records have changed, so somebody may be in a segment now: it is looked at again at once. */
+  void somethingChanged() {
+    changed = true;
+  }
+
+  /** A moment at which a trigger brings those of a zone. */
+  private record Moment(
+      long at, OpenJourneys.Open journey, Trigger trigger, ZoneId zone, LocalDate day) {}
+
+  /** When there is something to look at next, or {@link Long#MAX_VALUE}. */
+  long next() {
+    List<OpenJourneys.Open> all = open.entrances();
+    if (all.stream().allMatch(one -> one.timed().isEmpty())) {
+      return Long.MAX_VALUE;
+    }
+    if (changed && all.stream().anyMatch(one -> !one.segments().isEmpty())) {
+      return clock.now();
+    }
+    long since = since();
+    long next = Long.MAX_VALUE;
+    List<ZoneId> zones = people.zones();
+    for (OpenJourneys.Open one : all) {
+      for (Trigger trigger : one.timed()) {
+        next = Math.min(next, next(one, trigger, zones, since));
+      }
+    }
+    return next;
+  }
+
+  private static long next(OpenJourneys.Open one, Trigger trigger, List<ZoneId> zones, long since) {
+    if (trigger instanceof Trigger.EntersSegment) {
+      return Math.floorDiv(since, HOUR) * HOUR + HOUR;
+    }
+    long next = Long.MAX_VALUE;
+    for (ZoneId zone : zones) {
+      for (Moment moment : moments(one, trigger, zone, since, since + 2 * 24 * HOUR)) {
+        next = Math.min(next, moment.at());
+      }
+    }
+    return next == Long.MAX_VALUE && trigger instanceof Trigger.OnDate on
+        ? zones.stream()
+            .mapToLong(zone -> on.date().atTime(on.at()).atZone(zone).toEpochSecond())
+            .filter(at -> at > Math.max(since, one.since()))
+            .min()
+            .orElse(Long.MAX_VALUE)
+        : next;
+  }
+
+  private long since() {
+    long furthest = clock.now() - FURTHEST_BACK;
+    return Math.max(furthest, keeper.lookedTo().orElse(clock.now() - 1));
+  }
+
+  /** Has those come whom time has brought up to a moment. */
+  void lookTo(long to) {
+    Optional<Long> looked = keeper.lookedTo();
+    List<OpenJourneys.Open> all = open.entrances();
+    boolean timed = all.stream().anyMatch(one -> !one.timed().isEmpty());
+    if (!timed || looked.isEmpty() || looked.get() >= to && !changed) {
+      return;
+    }
+    boolean segments = changed;
+    changed = false;
+    long since = since();
+    List<Moment> moments = new ArrayList<>();
+    List<ZoneId> zones = people.zones();
+    boolean hours = segments || Math.floorDiv(since, HOUR) < Math.floorDiv(to, HOUR);
+    for (OpenJourneys.Open one : all) {
+      for (Trigger trigger : one.timed()) {
+        if (trigger instanceof Trigger.EntersSegment enters) {
+          if (hours) {
+            segment(one, enters, to);
+          }
+        } else {
+          zones.forEach(zone -> moments.addAll(moments(one, trigger, zone, since, to)));
+        }
+      }
+    }
+    moments.sort(Comparator.comparingLong(Moment::at));
+    moments.forEach(moment -> come(moment, to));
+    if (to > since) {
+      keeper.lookTo(to);
+    }
+  }
+
+  /** A journey opens: whoever is in its segments already does not enter. */
+  void opens(long journey) {
+    if (keeper.lookedTo().isEmpty()) {
+      keeper.lookTo(clock.now());
+    }
+    open.entrances().stream()
+        .filter(one -> one.journey() == journey)
+        .forEach(one -> one.segments().forEach(name -> members(one, name)));
+  }
+
+  private static List<Moment> moments(
+      OpenJourneys.Open one, Trigger trigger, ZoneId zone, long since, long to) {
+    long from = Math.max(since, one.since());
+    return switch (trigger) {
+      case Trigger.DateComes comes -> {
+        List<Moment> all = new ArrayList<>();
+        LocalDate day = LocalDate.ofInstant(Instant.ofEpochSecond(from), zone);
+        LocalDate last = LocalDate.ofInstant(Instant.ofEpochSecond(to), zone);
+        for (; !day.isAfter(last); day = day.plusDays(1)) {
+          add(all, one, trigger, zone, day, comes.at(), from, to);
+        }
+        yield all;
+      }
+      case Trigger.OnDate on -> {
+        List<Moment> all = new ArrayList<>();
+        add(all, one, trigger, zone, on.date(), on.at(), from, to);
+        yield all;
+      }
+      default -> List.of();
+    };
+  }
+
+  private static void add(
+      List<Moment> all,
+      OpenJourneys.Open one,
+      Trigger trigger,
+      ZoneId zone,
+      LocalDate day,
+      LocalTime time,
+      long from,
+      long to) {
+    long at = ZonedDateTime.of(day, time, zone).toEpochSecond();
+    if (at > from && at <= to) {
+      all.add(new Moment(at, one, trigger, zone, day));
+    }
+  }
+
+  private void come(Moment moment, long now) {
+    List<Long> who =
+        switch (moment.trigger()) {
+          case Trigger.DateComes comes -> {
+            LocalDate date = moment.day().minusDays(comes.days());
+            yield comes.everyYear()
+                ? people.returning(comes.field(), moment.zone(), date, comes.onFirstOfMarch())
+                : people.with(comes.field(), moment.zone(), date);
+          }
+          case Trigger.OnDate on -> people.of(moment.zone());
+          default -> List.of();
+        };
+    Happening came = new Happening.Came(moment.at(), moment.journey().name(), moment.trigger());
+    who.stream()
+        .gather(Gatherers.windowFixed(PIECE))
+        .forEach(piece -> arriving.come(piece, came, now));
+  }
+
+  private Set<Long> members(OpenJourneys.Open one, SegmentName segment) {
+    Set<Long> now =
+        one.catalogue().segment(segment).stream()
+            .flatMap(found -> people.meant(found.who()).stream())
+            .collect(HashSet::new, HashSet::add, HashSet::addAll);
+    return arriving.newMembers(one.journey(), segment, now);
+  }
+
+  private void segment(OpenJourneys.Open one, Trigger.EntersSegment enters, long now) {
+    List<Long> fresh = members(one, enters.segment()).stream().sorted().toList();
+    Happening came = new Happening.Came(now, one.name(), enters);
+    fresh.stream()
+        .gather(Gatherers.windowFixed(PIECE))
+        .forEach(piece -> arriving.comeUnknown(piece, came, now));
+  }
+}

@@ -1,0 +1,40 @@
+package org.opentrellis.app.live;
+
+import java.util.List;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+
+@Mapper
+interface NoticeMapper {
+  @Insert(
+      """
+      insert into notice (person_id, journey_id, step, channel, address, words, at)
+      values (#{person}, #{journey}, #{step}, #{channel}, #{address}, #{words}, #{at})
+      """)
+  void insert(
+      long person,
+      long journey,
+      String step,
+      String channel,
+      String address,
+      String words,
+      long at);
+
+  /** What the team was told. */
+  record NoticeRow(
+      long id,
+      long personId,
+      long journeyId,
+      String channel,
+      String address,
+      String words,
+      long at) {}
+
+  @Select(
+      """
+      select id, person_id, journey_id, channel, address, words, at from notice
+      order by id desc limit #{most}
+      """)
+  List<NoticeRow> newest(int most);
+}

@@ -1,0 +1,71 @@
+package org.opentrellis.app.live;
+
+import java.util.List;
+import java.util.Set;
+import org.opentrellis.app.people.JourneyDoors;
+import org.opentrellis.core.happening.Happening;
+import org.opentrellis.core.journey.Name;
+import org.opentrellis.core.journey.Trigger;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Which open journeys something may bring people into. */
+@Component
+@Transactional(readOnly = true)
+class OpenDoors implements JourneyDoors {
+  private final OpenJourneys open;
+
+  OpenDoors(OpenJourneys open) {
+    this.open = open;
+  }
+
+  @Override
+  public List<String> enteredBy(Set<Name> labels) {
+    return open.entrances().stream()
+        .filter(one -> one.triggers().stream().anyMatch(trigger -> byLabel(trigger, labels)))
+        .map(one -> open.nameOf(one.journey()))
+        .toList();
+  }
+
+  private static boolean byLabel(Trigger trigger, Set<Name> labels) {
+    return switch (trigger) {
+      case Trigger.JoinsList joins -> labels.contains(joins.list());
+      case Trigger.GetsTag gets -> labels.contains(gets.tag());
+      default -> false;
+    };
+  }
+
+  /** Whether some open journey may be entered by what happened, so that the person has a turn. */
+  boolean opensTo(List<Happening> happened) {
+    return open.entrances().stream()
+        .flatMap(one -> one.triggers().stream())
+        .anyMatch(trigger -> happened.stream().anyMatch(one -> opensTo(trigger, one)));
+  }
+
+  private static boolean opensTo(Trigger trigger, Happening happening) {
+    return switch (happening) {
+      case Happening.Joined joined -> byLabel(trigger, Set.of(joined.list()));
+      case Happening.Tagged tagged -> byLabel(trigger, Set.of(tagged.tag()));
+      case Happening.FormSubmitted form -> trigger instanceof Trigger.SubmitsForm;
+      case Happening.CartChanged cart -> trigger instanceof Trigger.LeavesCart;
+      case Happening.Ordered ordered -> trigger instanceof Trigger.Buys;
+      case Happening.EventArrived event ->
+          trigger instanceof Trigger.EventArrives arrives && arrives.event().equals(event.event());
+      case Happening.Came came -> true;
+      case Happening.PutIn in -> true;
+      case Happening.LeftList left -> false;
+      case Happening.Untagged untagged -> false;
+      case Happening.FieldChanged changed -> false;
+      case Happening.Moved moved -> false;
+      case Happening.ConsentGiven given -> false;
+      case Happening.ConsentWithdrawn withdrawn -> false;
+      case Happening.Complained complained -> false;
+      case Happening.Erased erased -> false;
+      case Happening.OfMessage of -> false;
+      case Happening.TakenOut out -> false;
+      case Happening.Published published -> false;
+      case Happening.Closed closed -> false;
+      case Happening.Stopped stopped -> false;
+    };
+  }
+}

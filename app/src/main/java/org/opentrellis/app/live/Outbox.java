@@ -1,0 +1,171 @@
+package org.opentrellis.app.live;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.ZonedDateTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.account.Account;
+import org.opentrellis.app.clock.AccountClock;
+import org.opentrellis.app.people.KnownPeople;
+import org.opentrellis.core.account.QuietHours;
+import org.opentrellis.core.happening.Happening;
+import org.springframework.dao.PessimisticLockingFailureException;
+import org.springframework.resilience.annotation.Retryable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What is to be sent: who may get it now, what came of it, and when it is tried again. */
+@Service
+@Transactional
+class Outbox {
+  /** How long to wait before the next try: growing pauses (RFC 5321, section 4.5.4.1). */
+  private static final List<Duration> PAUSES =
+      List.of(
+          Duration.ofMinutes(1),
+          Duration.ofMinutes(5),
+          Duration.ofMinutes(30),
+          Duration.ofHours(1),
+          Duration.ofHours(2),
+          Duration.ofHours(4));
+
+  /** After so long nobody tries any more (RFC 5321: at least 4 to 5 days). */
+  private static final Duration GIVE_UP = Duration.ofDays(5);
+
+  private final OutboxMapper mapper;
+  private final Turns turns;
+  private final KnownPeople people;
+  private final Account account;
+  private final AccountClock clock;
+
+  Outbox(
+      OutboxMapper mapper, Turns turns, KnownPeople people, Account account, AccountClock clock) {
+    this.mapper = mapper;
+    this.turns = turns;
+    this.people = people;
+    this.account = account;
+    this.clock = clock;
+  }
+
+  /**
+   * Takes some of what is due to be handed over now; what must not go out is called off, and what
+   * has to wait waits.
+   */
+  List<OutboxRow> claim(long until, int most) {
+    List<OutboxRow> claimed = new ArrayList<>();
+    Quota quota = quota();
+    for (OutboxRow row : mapper.due(until, most)) {
+      long now = Math.max(row.tryAt(), clock.now());
+      Optional<String> hindrance = people.hindrance(row.personId(), text(row));
+      Optional<Instant> quietTo = people.zone(row.personId()).flatMap(zone -> quietTo(zone, now));
+      if (hindrance.isPresent()) {
+        mapper.note(
+            row.id(), OutboxRow.State.CALLED_OFF, row.tryAt(), null, hindrance.orElseThrow());
+      } else if (quietTo.isPresent()) {
+        waits(row, quietTo.get().getEpochSecond(), "Waits for the end of the quiet hours.");
+      } else if (!text(row) && quota.isUsedUp()) {
+        waits(row, quota.next(), "The month\u2019s quota of emails is used up.");
+      } else if (mapper.goesOut(row.id()) == 1) {
+        quota.take(text(row) ? 0 : 1);
+        claimed.add(row);
+      }
+    }
+    return claimed;
+  }
+
+  private static boolean text(OutboxRow row) {
+    return row.channel() == OutboxRow.Channel.TEXT;
+  }
+
+  private void waits(OutboxRow row, long until, String why) {
+    mapper.note(row.id(), OutboxRow.State.WAITING, until, null, why);
+  }
+
+  private Optional<Instant> quietTo(ZoneId zone, long now) {
+    Optional<QuietHours> quiet = account.quietHours();
+    ZonedDateTime there = Instant.ofEpochSecond(now).atZone(zone);
+    if (quiet.isEmpty() || !quiet.get().at(there.toLocalTime())) {
+      return Optional.empty();
+    }
+    LocalDate day = there.toLocalDate();
+    ZonedDateTime end = day.atTime(quiet.get().to()).atZone(zone);
+    return Optional.of((end.isAfter(there) ? end : end.plusDays(1)).toInstant());
+  }
+
+  /** How many emails may go out this month, and when the next one begins. */
+  private static final class Quota {
+    private final @Nullable Long most;
+    private final long next;
+    private long sent;
+
+    Quota(@Nullable Long most, long sent, long next) {
+      this.most = most;
+      this.sent = sent;
+      this.next = next;
+    }
+
+    boolean isUsedUp() {
+      return most != null && sent >= most;
+    }
+
+    void take(int some) {
+      sent += some;
+    }
+
+    long next() {
+      return next;
+    }
+  }
+
+  private Quota quota() {
+    @Nullable Long most = account.limits().monthlyQuota();
+    ZoneId zone = account.zone();
+    LocalDate month = LocalDate.ofInstant(clock.instant(), zone).withDayOfMonth(1);
+    long since = month.atStartOfDay(zone).toEpochSecond();
+    long next = month.plusMonths(1).atStartOfDay(zone).toEpochSecond();
+    return new Quota(most, most == null ? 0 : mapper.emailsSince(since), next);
+  }
+
+  /** Notes what came of handing over, with the turns that follow. */
+  @Retryable(includes = PessimisticLockingFailureException.class, maxRetries = 20, delay = 20)
+  void note(List<Postman.Handed> handed) {
+    handed.forEach(this::note);
+  }
+
+  private void note(Postman.Handed one) {
+    OutboxRow row = one.row();
+    long now = Math.max(row.tryAt(), clock.now());
+    switch (one.outcome().result()) {
+      case TAKEN -> {
+        mapper.note(row.id(), OutboxRow.State.SENT, row.tryAt(), now, null);
+        tell(row, new Happening.Delivered(now, row.message()));
+      }
+      case REFUSED -> refused(row, now, one.outcome());
+      case LATER -> {
+        long next = now + pause(row.tries());
+        if (next > row.dueAt() + GIVE_UP.toSeconds()) {
+          refused(row, now, one.outcome());
+        } else {
+          waits(row, next, one.outcome().said());
+        }
+      }
+    }
+  }
+
+  private void refused(OutboxRow row, long now, Handover outcome) {
+    mapper.note(row.id(), OutboxRow.State.REFUSED, row.tryAt(), null, outcome.said());
+    tell(row, new Happening.Bounced(now, row.message(), outcome.dead()));
+  }
+
+  private void tell(OutboxRow row, Happening happening) {
+    turns.take(row.personId(), List.of(happening), happening.at());
+  }
+
+  private static long pause(int tries) {
+    return PAUSES.get(Math.min(tries, PAUSES.size() - 1)).toSeconds();
+  }
+}

@@ -1,0 +1,12 @@
+package org.opentrellis.app.people;
+
+import java.util.List;
+import java.util.Set;
+import org.opentrellis.core.journey.Name;
+
+/** Knows which journeys people can enter. */
+public interface JourneyDoors {
+
+  /** The names of the journeys that somebody enters who gets these tags and lists. */
+  List<String> enteredBy(Set<Name> labels);
+}

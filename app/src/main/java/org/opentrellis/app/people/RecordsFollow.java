@@ -1,0 +1,144 @@
+package org.opentrellis.app.people;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.names.NameKind;
+import org.opentrellis.app.names.RegisteredNames;
+import org.opentrellis.core.journey.FieldName;
+import org.opentrellis.core.journey.Name;
+import org.opentrellis.core.journey.Operand;
+import org.opentrellis.core.machine.Person;
+import org.opentrellis.core.machine.PersonState;
+import org.opentrellis.core.people.Mailing;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** People's records follow what journeys do with them, and what mail servers say of them. */
+@Service
+@Transactional
+public class RecordsFollow {
+  private final PeopleMapper mapper;
+  private final ArrivalMapper many;
+  private final ChangeWriter writer;
+  private final RegisteredNames names;
+
+  RecordsFollow(
+      PeopleMapper mapper, ArrivalMapper many, ChangeWriter writer, RegisteredNames names) {
+    this.mapper = mapper;
+    this.many = many;
+    this.writer = writer;
+    this.names = names;
+  }
+
+  /**
+   * Has the record say what is different in how somebody stands; what it says already stays.
+   *
+   * @param at in epoch seconds
+   * @param how what brought it about, such as "by hand"
+   */
+  public void follow(long person, PersonState before, PersonState after, long at, String how) {
+    List<ChangeRow> changes = new ArrayList<>();
+    if (!before.labels().equals(after.labels())) {
+      changes.addAll(labels(person, before.labels(), after.labels(), at, how));
+    }
+    if (!before.fields().equals(after.fields())) {
+      changes.addAll(fields(person, before.fields(), after.fields()));
+    }
+    if (!mailing(before).equals(mailing(after))) {
+      changes.addAll(mailing(person, mailing(after), at, how));
+    }
+    if (!changes.isEmpty()) {
+      writer.apply(changes);
+      writer.tell(null, at, changes, how);
+      writer.markChanged(changes);
+    }
+  }
+
+  private List<ChangeRow> labels(
+      long person, Set<Name> before, Set<Name> after, long at, String how) {
+    Map<Name, LabelRow> recorded = new HashMap<>();
+    many.labels(new Long[] {person}).forEach(row -> recorded.put(row.label(), row));
+    Set<Name> all = new HashSet<>(before);
+    all.addAll(after);
+    List<ChangeRow> changes = new ArrayList<>();
+    for (Name label : all) {
+      @Nullable LabelRow row = recorded.get(label);
+      boolean carried = row != null && row.until() == null;
+      if (after.contains(label) && !before.contains(label) && !carried) {
+        changes.add(label(person, label, row, new Side(null, how, at, null)));
+      } else if (before.contains(label) && !after.contains(label) && row != null && carried) {
+        changes.add(label(person, label, row, new Side(null, row.how(), row.since(), at)));
+      }
+    }
+    return changes;
+  }
+
+  private ChangeRow label(long person, Name label, @Nullable LabelRow row, Side after) {
+    return ChangeRow.of(
+        person,
+        What.LABEL,
+        names.number(label),
+        NameKind.of(label).orElseThrow(),
+        label.value(),
+        row == null ? Side.NONE : row.side(),
+        after);
+  }
+
+  private List<ChangeRow> fields(
+      long person, Map<FieldName, Operand> before, Map<FieldName, Operand> after) {
+    Map<String, ValueRow> recorded = new HashMap<>();
+    mapper.fields(person).forEach(row -> recorded.put(row.name(), row));
+    Set<FieldName> all = new HashSet<>(before.keySet());
+    all.addAll(after.keySet());
+    List<ChangeRow> changes = new ArrayList<>();
+    for (FieldName field : all) {
+      @Nullable Operand value = after.get(field);
+      @Nullable ValueRow had = recorded.get(field.value());
+      @Nullable ValueRow has = value == null ? null : ValueRow.of(field.value(), value);
+      boolean said = Objects.equals(had, has) || had != null && has != null && had.says(has);
+      if (!said && !Objects.equals(before.get(field), value)) {
+        changes.add(
+            ChangeRow.of(
+                person,
+                What.FIELD,
+                value == null ? names.number(field) : names.number(field, value),
+                NameKind.FIELD,
+                field.value(),
+                Side.of(had == null ? null : had.coded()),
+                Side.of(has == null ? null : has.coded())));
+      }
+    }
+    return changes;
+  }
+
+  /** As the machine has it. */
+  private static Mailing mailing(PersonState standing) {
+    if (standing.complainedAt() != Person.NEVER) {
+      return Mailing.COMPLAINED;
+    }
+    if (standing.bouncedAt() != Person.NEVER) {
+      return Mailing.BOUNCED;
+    }
+    return standing.unsubscribedAt() == Person.NEVER ? Mailing.MAY_BE_MAILED : Mailing.UNSUBSCRIBED;
+  }
+
+  private List<ChangeRow> mailing(long person, Mailing now, long at, String how) {
+    PersonRow row = mapper.find(person).orElseThrow();
+    Mailing after = now == Mailing.MAY_BE_MAILED ? now : row.mailing().askedByOthers(now);
+    if (row.mailing() == after) {
+      return List.of();
+    }
+    return List.of(
+        ChangeRow.of(
+            person,
+            What.MAILING,
+            new Side(row.mailing().name(), row.mailingHow(), row.mailingSince(), null),
+            new Side(after.name(), how, at, null)));
+  }
+}

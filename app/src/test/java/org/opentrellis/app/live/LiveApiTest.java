@@ -1,0 +1,107 @@
+package org.opentrellis.app.live;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.opentrellis.app.Answers.Answer;
+import org.opentrellis.app.RunningApplication;
+import tools.jackson.databind.JsonNode;
+
+/** Journeys that really run: over HTTP, SMTP, the redirect and the clock. */
+class LiveApiTest {
+  @RegisterExtension static final RunningApplication APP = RunningApplication.withPeople(40);
+
+  private static final long DAY = 24 * 3600;
+  private final LiveWorkshop workshop = new LiveWorkshop(APP);
+
+  private static String planner(String name) {
+    return """
+        welcome: %s
+        Starts when someone joins list "Newcomers", once per person
+        Send "Your hive planner is here"
+        Wait 1 day
+        Branch on clicked "Hive kits" in "Your hive planner is here"
+          if so:
+            Tag "market"
+          otherwise:
+            Send "Choosing a kit"
+        Wait 2 days
+        """
+        .formatted(name);
+  }
+
+  @Test
+  void somebodyPutInReadsClicksAndTakesTheBranch() {
+    long journey = workshop.open(planner("Thinnest path"));
+    long person = workshop.person("thin@example.com");
+    assertThat(workshop.putIn(journey, person).status()).isEqualTo(200);
+    workshop.turn(60);
+    List<JsonNode> mails = workshop.mails("thin@example.com");
+    assertThat(mails).hasSize(1);
+    JsonNode mail = mails.getFirst();
+    assertThat(mail.at("/line/subject").asString()).isEqualTo("Your hive planner, Ida");
+    var redirect = workshop.follow(LiveWorkshop.link(mail, "Hive kits"));
+    assertThat(redirect.statusCode()).isEqualTo(302);
+    assertThat(redirect.headers().firstValue("Location").orElseThrow())
+        .startsWith("https://ambercomb.example/shop/hives");
+    workshop.turn(DAY);
+    assertThat(workshop.story(person))
+        .contains(
+            "Came in.",
+            "Got email \u201cYour hive planner is here\u201d.",
+            "Clicked \u201cHive kits\u201d in email \u201cYour hive planner is here\u201d.",
+            "Took the way of those who clicked \u201cHive kits\u201d in \u201cYour hive planner is here\u201d.",
+            "Tag market.");
+    JsonNode record = APP.get("/api/people/" + person).body();
+    assertThat(record.toString()).contains("market");
+    assertThat(workshop.live(person).at("/stands/0/why").asString()).isEqualTo("Wait 2 days");
+    workshop.turn(3 * DAY);
+    assertThat(workshop.live(person).get("stands")).isEmpty();
+    assertThat(workshop.story(person)).endsWith("Is through.");
+    workshop.auditIsClean();
+  }
+
+  @Test
+  void oneClickUnsubscribesAndNobodyIsMailedAfterwards() {
+    long journey = workshop.open(planner("One click"));
+    long person = workshop.person("click@example.com");
+    workshop.putIn(journey, person);
+    workshop.turn(60);
+    JsonNode mail = workshop.mails("click@example.com").getFirst();
+    String unsubscribe =
+        LiveWorkshop.header(mail, "List-Unsubscribe").replaceAll("[<>]", "").strip();
+    assertThat(LiveWorkshop.header(mail, "List-Unsubscribe-Post"))
+        .isEqualTo("List-Unsubscribe=One-Click");
+    // Programs that look at links follow them all: nothing happens.
+    assertThat(workshop.follow(unsubscribe).statusCode()).isEqualTo(200);
+    assertThat(workshop.live(person).get("stands")).hasSize(1);
+    assertThat(workshop.oneClick(unsubscribe).statusCode()).isEqualTo(200);
+    assertThat(workshop.story(person)).endsWith("Unsubscribed.", "Left: they get no more mail.");
+    assertThat(APP.get("/api/people/" + person).body().toString()).contains("UNSUBSCRIBED");
+    workshop.turn(5 * DAY);
+    assertThat(workshop.mails("click@example.com")).hasSize(1);
+    Answer again = workshop.putIn(journey, person);
+    assertThat(again.status()).isEqualTo(400);
+    assertThat(again.body().get("detail").asString())
+        .isEqualTo("They may not be mailed: unsubscribed. They would leave at once.");
+    workshop.auditIsClean();
+  }
+
+  @Test
+  void stoppingTakesEverybodyOutAtOnce() {
+    long journey = workshop.open(planner("Stopped"));
+    long person = workshop.person("stop@example.com");
+    workshop.putIn(journey, person);
+    JsonNode view = APP.get("/api/journeys/" + journey).body();
+    assertThat(view.at("/state/sentence").asString()).isEqualTo("People enter. 1 is inside now.");
+    assertThat(workshop.state(journey, "STOPPED", false).status()).isEqualTo(200);
+    workshop.turn(1);
+    assertThat(workshop.live(person).get("stands")).isEmpty();
+    assertThat(workshop.story(person)).endsWith("Left: the journey was stopped.");
+    assertThat(workshop.putIn(journey, person).body().get("detail").asString())
+        .isEqualTo("Nobody can be put into this journey: it is not open.");
+    workshop.auditIsClean();
+  }
+}

@@ -1,0 +1,158 @@
+package org.opentrellis.app.live;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.util.List;
+import org.opentrellis.app.Answers.Answer;
+import org.opentrellis.app.RunningApplication;
+import org.opentrellis.app.journeys.Journeys;
+import org.opentrellis.core.reading.Plan;
+import tools.jackson.databind.JsonNode;
+
+/** What tests do with journeys that run, over the doors that people and programs use. */
+final class LiveWorkshop {
+  private final RunningApplication app;
+  private final HttpClient browser =
+      HttpClient.newBuilder().followRedirects(HttpClient.Redirect.NEVER).build();
+
+  LiveWorkshop(RunningApplication app) {
+    this.app = app;
+  }
+
+  /** Keeps a journey as it is typed, its emails those of the demo, and opens it. */
+  long open(String plan) {
+    Journeys journeys = app.bean(Journeys.class);
+    long id = journeys.add(Plan.read(plan).journey(), journeys.usual(), null);
+    assertThat(state(id, "OPEN", false).status()).as("%s", last).isEqualTo(200);
+    return id;
+  }
+
+  private Answer last;
+
+  Answer state(long journey, String state, boolean finishBegun) {
+    int version = app.get("/api/journeys/" + journey).body().get("version").asInt();
+    last =
+        app.put(
+            "/api/journeys/" + journey + "/state",
+            "{\"version\": %d, \"state\": \"%s\", \"by\": null, \"finishBegun\": %s}"
+                .formatted(version, state, finishBegun));
+    return last;
+  }
+
+  /** Adds somebody who may be mailed. */
+  long person(String address) {
+    Answer added =
+        app.post(
+            "/api/people",
+            "{\"address\": \"%s\", \"firstName\": \"Ida\", \"lastName\": \"Test\", \"phone\": null, \"zone\": \"Europe/Berlin\", \"agreed\": \"said so\"}"
+                .formatted(address));
+    assertThat(added.status()).as("%s", added.body()).isLessThan(300);
+    return added.body().get("id").asLong();
+  }
+
+  Answer putIn(long journey, long person) {
+    return app.post("/api/live/journeys/" + journey + "/people", "{\"person\": " + person + "}");
+  }
+
+  JsonNode live(long person) {
+    return app.get("/api/live/people/" + person).body();
+  }
+
+  /** What happened to somebody, the first first. */
+  List<String> story(long person) {
+    return live(person)
+        .get("happened")
+        .valueStream()
+        .map(line -> line.get("sentence").asString())
+        .toList()
+        .reversed();
+  }
+
+  /** Turns the clock on, and waits until it has come there. */
+  void turn(long seconds) {
+    Answer turned = app.post("/api/live/clock", "{\"seconds\": " + seconds + "}");
+    assertThat(turned.status()).as("%s", turned.body()).isEqualTo(200);
+    while (!app.get("/api/live").body().at("/clock/turning").isNull()) {
+      pause();
+    }
+  }
+
+  private static void pause() {
+    try {
+      Thread.sleep(50);
+    } catch (InterruptedException stop) {
+      throw new IllegalStateException(stop);
+    }
+  }
+
+  /** The mails that came to an address, the newest first, as they are read. */
+  List<JsonNode> mails(String address) {
+    return app.post(
+            "/api/inbox/pages", "{\"address\": \"%s\", \"before\": null}".formatted(address))
+        .body()
+        .get("items")
+        .valueStream()
+        .map(line -> app.get("/api/inbox/" + line.get("id").asLong()).body())
+        .toList();
+  }
+
+  static String link(JsonNode mail, String words) {
+    return mail.get("links")
+        .valueStream()
+        .filter(one -> one.get("words").asString().equals(words))
+        .findFirst()
+        .orElseThrow(() -> new AssertionError("no link " + words + " in " + mail.get("links")))
+        .get("address")
+        .asString();
+  }
+
+  static String header(JsonNode mail, String name) {
+    return mail.get("headers")
+        .valueStream()
+        .filter(one -> one.get("name").asString().equals(name))
+        .findFirst()
+        .orElseThrow()
+        .get("value")
+        .asString();
+  }
+
+  /** Follows a link as a browser does, without going where it leads. */
+  HttpResponse<String> follow(String address) {
+    return send(HttpRequest.newBuilder(here(address)).GET());
+  }
+
+  /** One click (RFC 8058, section 3.1). */
+  HttpResponse<String> oneClick(String address) {
+    return send(
+        HttpRequest.newBuilder(here(address))
+            .header("Content-Type", "application/x-www-form-urlencoded")
+            .POST(HttpRequest.BodyPublishers.ofString("List-Unsubscribe=One-Click")));
+  }
+
+  private URI here(String address) {
+    return URI.create(app.address() + URI.create(address).getPath());
+  }
+
+  private HttpResponse<String> send(HttpRequest.Builder request) {
+    try {
+      return browser.send(request.build(), HttpResponse.BodyHandlers.ofString());
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    } catch (InterruptedException stop) {
+      throw new IllegalStateException(stop);
+    }
+  }
+
+  /** Everybody's life leads to how they stand. */
+  void auditIsClean() {
+    JsonNode audit = app.post("/api/live/audits", "").body();
+    assertThat(audit.get("differences")).as("%s", audit).isEmpty();
+    assertThat(audit.get("people").asLong()).isPositive();
+  }
+}
