@@ -69,6 +69,11 @@ export const router = createRouter({
       component: () => import('@/features/messages/composer/ComposerView.vue'),
     },
     {
+      path: '/glasshouse',
+      name: 'glasshouse',
+      component: () => import('@/features/glasshouse/GlasshouseView.vue'),
+    },
+    {
       path: '/side-by-side',
       name: 'side-by-side',
       component: () => import('@/features/compare/SideBySideView.vue'),

@@ -310,6 +310,46 @@ export const questions = {
       placeholderData: keepPreviousData,
     }),
 
+  /** What runs; looked at again and again, more often while the clock is being turned. */
+  live: () =>
+    queryOptions({
+      queryKey: ['live', 'all'],
+      queryFn: () => answerOf(api.GET('/api/live')),
+      refetchInterval: (query) => (query.state.data?.clock.turning ? 500 : 3000),
+    }),
+
+  /** A journey with its steps, to look at it. */
+  journeyView: (id: number) =>
+    queryOptions({
+      queryKey: ['journeys', 'view', id],
+      queryFn: () => answerOf(api.GET('/api/journeys/{id}', { params: { path: { id } } })),
+      ...FOR_A_MINUTE,
+    }),
+
+  personLive: (person: number) =>
+    queryOptions({
+      queryKey: ['live', 'person', person],
+      queryFn: () =>
+        answerOf(api.GET('/api/live/people/{person}', { params: { path: { person } } })),
+    }),
+
+  stepPeople: (journey: number, step: string) =>
+    queryOptions({
+      queryKey: ['live', 'step', journey, step],
+      queryFn: () =>
+        answerOf(
+          api.GET('/api/live/journeys/{journey}/steps/{step}', {
+            params: { path: { journey, step } },
+          }),
+        ),
+    }),
+
+  phone: () =>
+    queryOptions({
+      queryKey: ['inbox', 'phone'],
+      queryFn: () => answerOf(api.GET('/api/phone')),
+    }),
+
   inboxMail: (id: number) =>
     queryOptions({
       queryKey: ['inbox', 'one', id],

@@ -22,6 +22,8 @@ const props = defineProps<{
   hovered?: string | null
   /** How many people stand at each step, for the view of who is where. */
   standing?: Map<string, number> | null
+  /** Of how many, where no measures say it. */
+  among?: number
   /** How high it may become, in pixels, where it is as high as it needs to be, never cut off. */
   most?: number
 }>()
@@ -109,7 +111,7 @@ const way = computed(() => {
 
 /** A circle for those who stand somewhere, as large as their share of all who entered. */
 const crowds = computed(() => {
-  const all = props.measures?.entered ?? 0
+  const all = props.measures?.entered ?? props.among ?? 0
   if (!props.standing || all === 0) return []
   const waiting = picture.value.waiting.map(({ step, x, y }) => ({ step, x, y }))
   const atMarks = picture.value.marks.map(({ id, x, y }) => ({ step: id, x, y }))

@@ -10,6 +10,7 @@ const places = [
   { to: '/messages', text: 'Messages' },
   { to: '/people', text: 'People' },
   { to: '/side-by-side', text: 'Side by side' },
+  { to: '/glasshouse', text: 'Glasshouse' },
 ]
 </script>
 

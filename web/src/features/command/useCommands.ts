@@ -58,6 +58,7 @@ export function useCommands(words: Ref<string>) {
       action('style', 'House style', '', () => router.push('/messages/house-style')),
       action('people', 'People', '', () => router.push('/people')),
       action('side', 'Side by side', '', () => router.push('/side-by-side')),
+      action('glasshouse', 'Glasshouse', 'what runs now', () => router.push('/glasshouse')),
       ...(journey
         ? [
             action('sheet', 'Run sheet', about, go('workbench')),

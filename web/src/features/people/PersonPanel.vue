@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { answerOf, api, reasonOf } from '@/api/client'
 import { outdated, questions } from '@/api/queries'
 import { useAttempt } from '@/api/useAttempt'
+import PersonJourneys from '@/features/glasshouse/PersonJourneys.vue'
 import GoneForGood from '@/ui/GoneForGood.vue'
 import Trouble from '@/ui/Trouble.vue'
 import EditPerson from './EditPerson.vue'
@@ -98,6 +99,7 @@ function saved() {
         @saved="saved"
         @cancel="editing = false"
       />
+      <PersonJourneys :person="person.id" />
       <h3 class="flex items-center px-3 pt-2.5 pb-1 font-semibold">
         Story
         <button

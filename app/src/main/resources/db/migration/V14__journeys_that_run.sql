@@ -151,3 +151,41 @@ create table segment_member (
 
 -- Grows with each edition.
 insert into revision (kind, number) values ('EDITIONS', 1);
+
+-- Simulated people. What they are going to do is known beforehand, and goes from here once it is
+-- done; which way their lots fall stays.
+create table guest (
+  person_id bigint primary key references person (id) on delete cascade,
+  crowd int not null
+);
+create table guest_act (
+  id bigint generated always as identity (cache 100000) primary key,
+  person_id bigint not null references guest (person_id) on delete cascade,
+  at bigint not null,
+  -- Whether the mail server says it at the moment at which the message goes out.
+  at_once boolean not null,
+  document varchar(16000) not null
+);
+create index guest_act_at on guest_act (at_once, at, person_id);
+create table guest_lot (
+  person_id bigint not null references guest (person_id) on delete cascade,
+  journey_id bigint not null references journey (id),
+  visit int not null,
+  step varchar(80) not null,
+  way int not null,
+  primary key (person_id, journey_id, visit, step)
+);
+
+-- Until now a journey was open only as a plan. Nobody is to be mailed because of an update, so each
+-- is a draft again until somebody opens it; as a new save, which says so.
+insert into journey_version (journey_id, version, document, saved_at, saved_by)
+select id, version + 1,
+  replace(replace(document, '"state":"OPEN"', '"state":"DRAFT"'),
+    '"state":"CLOSING"', '"state":"DRAFT"'),
+  saved_at, 'an update: journeys run now'
+from journey
+where locate('"state":"OPEN"', document) > 0 or locate('"state":"CLOSING"', document) > 0;
+update journey set version = version + 1,
+  document = replace(replace(document, '"state":"OPEN"', '"state":"DRAFT"'),
+    '"state":"CLOSING"', '"state":"DRAFT"')
+where locate('"state":"OPEN"', document) > 0 or locate('"state":"CLOSING"', document) > 0;

@@ -11,6 +11,7 @@ import org.springframework.util.unit.DataSize;
  * @param data the folder that holds the database
  * @param demo whether to lay the demo's data into an empty database
  * @param demoPeople how many people the demo gets
+ * @param demoLive whether the demo's journeys have been open for three weeks
  * @param fresh whether to remove what the folder holds first, and lay the demo anew
  * @param hosts names that the application answers to besides those of this machine
  * @param leastRoom on the disk; with less, changes are refused before they begin
@@ -26,6 +27,7 @@ public record TrellisSettings(
     Path data,
     boolean demo,
     int demoPeople,
+    boolean demoLive,
     boolean fresh,
     List<String> hosts,
     DataSize leastRoom,

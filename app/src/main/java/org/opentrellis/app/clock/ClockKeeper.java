@@ -1,5 +1,6 @@
 package org.opentrellis.app.clock;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -14,6 +15,13 @@ public class ClockKeeper {
   ClockKeeper(AccountClock clock, ClockMapper mapper) {
     this.clock = clock;
     this.mapper = mapper;
+  }
+
+  /** An account in which nothing has happened yet begins so much before the machine's time. */
+  @Transactional
+  public void beginBefore(Duration time) {
+    mapper.turnOn(-time.toSeconds());
+    clock.goesOn(-time.toSeconds());
   }
 
   /** The clock stands at a moment ahead until it is told to go on. */

@@ -28,6 +28,8 @@ import org.opentrellis.core.behaviour.CohortPlan;
 import org.opentrellis.core.behaviour.TypicalBehaviour;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.JourneyFile;
+import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.JourneyState;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.message.Manuscript;
@@ -71,6 +73,7 @@ class DemoLayer implements ApplicationRunner {
   private final DryRuns dryRuns;
   private final Cohorts cohorts;
   private final KeptComparisons comparisons;
+  private final DemoLife life;
   private final TransactionTemplate transaction;
 
   DemoLayer(
@@ -87,6 +90,7 @@ class DemoLayer implements ApplicationRunner {
       DryRuns dryRuns,
       Cohorts cohorts,
       KeptComparisons comparisons,
+      DemoLife life,
       TransactionTemplate transaction) {
     this.settings = settings;
     this.account = account;
@@ -101,6 +105,7 @@ class DemoLayer implements ApplicationRunner {
     this.dryRuns = dryRuns;
     this.cohorts = cohorts;
     this.comparisons = comparisons;
+    this.life = life;
     this.transaction = transaction;
   }
 
@@ -108,6 +113,9 @@ class DemoLayer implements ApplicationRunner {
   @Override
   public void run(ApplicationArguments arguments) {
     if (settings.demo() && journeys.none()) {
+      if (settings.demoLive()) {
+        life.beginsBefore();
+      }
       if (account.untouched()) {
         account.set(DemoAccount.account());
       }
@@ -118,6 +126,11 @@ class DemoLayer implements ApplicationRunner {
       List<JourneyFile> files = JOURNEYS.stream().map(DemoLayer::read).toList();
       List<DryRuns.Made> runs = files.stream().map(this::dryRun).toList();
       transaction.executeWithoutResult(status -> lay(files, runs));
+      if (settings.demoLive()) {
+        life.goesOn(settings.demoPeople());
+      }
+    } else if (settings.demo()) {
+      life.catchesUp();
     }
   }
 
@@ -154,7 +167,8 @@ class DemoLayer implements ApplicationRunner {
         .forEach(message -> lay(message, written));
     file.strands().forEach(catalogues::replace);
     file.segments().forEach(catalogues::replace);
-    return journeys.find(journeys.add(file.journey(), behaviourOf(file), null));
+    Journey plan = file.journey().edit().state(JourneyState.DRAFT).done();
+    return journeys.find(journeys.add(plan, behaviourOf(file), null));
   }
 
   private void lay(Message message, Map<MessageId, Manuscript> written) {

@@ -61,7 +61,8 @@ class HttpConfiguration implements WebMvcConfigurer {
           "/journeys/*/walk",
           "/strands/*",
           "/dry-runs/*",
-          "/side-by-side"
+          "/side-by-side",
+          "/glasshouse"
         }) {
       registry.addViewController(page).setViewName("forward:/index.html");
     }

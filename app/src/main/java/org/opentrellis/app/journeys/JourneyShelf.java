@@ -17,7 +17,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** What is done with a journey as a whole: opening and stopping, copying, putting away. */
 @Service
 @Transactional
-class JourneyShelf {
+public class JourneyShelf {
   private final JourneyMapper mapper;
   private final Journeys journeys;
   private final Cards cards;
@@ -74,6 +74,16 @@ class JourneyShelf {
     events.publishEvent(
         new JourneyStateChanged(id, save.state(), !Boolean.TRUE.equals(save.finishBegun())));
     return JourneyView.of(look, running);
+  }
+
+  /**
+   * Opens a journey as it is saved.
+   *
+   * @throws ProblemsFound if it may not be opened yet
+   */
+  public void open(long id) {
+    int version = journeys.find(id).version();
+    change(id, new JourneyEdits.StateSave(version, JourneyState.OPEN, null, false));
   }
 
   private static void requireNoErrors(JourneyView view) {

@@ -52,7 +52,8 @@ public class Smtp {
    * @throws MessagingException if the server does not answer
    */
   public Connection connect() throws MessagingException {
-    Transport transport = Session.getInstance(properties()).getTransport("smtp");
+    Session session = Session.getInstance(properties());
+    Transport transport = session.getTransport("smtp");
     transport.connect();
     return new Connection(transport);
   }
@@ -64,6 +65,7 @@ public class Smtp {
     properties.put("mail.smtp.connectiontimeout", PATIENCE_MILLIS);
     properties.put("mail.smtp.timeout", PATIENCE_MILLIS);
     properties.put("mail.smtp.localhost", "localhost");
+    properties.put("mail.smtp.socketFactory", new PromptSockets());
     return properties;
   }
 }

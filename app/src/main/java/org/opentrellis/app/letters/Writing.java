@@ -1,13 +1,17 @@
 package org.opentrellis.app.letters;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.Optional;
+import java.util.Set;
 import org.opentrellis.app.http.PublicAddress;
 import org.opentrellis.core.account.Sender;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.LinkName;
 import org.opentrellis.core.journey.MessageId;
+import org.opentrellis.core.journey.PartId;
 import org.opentrellis.core.message.Filling;
 import org.opentrellis.core.message.Letterhead;
 import org.opentrellis.core.message.Manuscript;
@@ -17,6 +21,7 @@ import org.opentrellis.core.message.Target;
 import org.opentrellis.core.people.EmailAddress;
 import org.opentrellis.mail.Letter;
 import org.opentrellis.mail.LetterPress;
+import org.opentrellis.mail.Template;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -26,6 +31,11 @@ import org.springframework.transaction.annotation.Transactional;
 class Writing {
   private static final Optional<LinkName> UNSUBSCRIBE =
       Optional.of(new LinkName(Letterhead.UNSUBSCRIBE));
+
+  /** Letters are printed once for each choice of passages, and filled for each person. */
+  private final Cache<Printed, Template> printed = Caffeine.newBuilder().maximumSize(200).build();
+
+  private record Printed(Manuscript.Email email, Letterhead head, Set<PartId> holding) {}
 
   private final HouseStyles styles;
   private final ProofAddresses here;
@@ -89,8 +99,12 @@ class Writing {
       MailAddresses addresses) {
     Letterhead head = styles.letterhead();
     Filling filling = new Filling(reader, head.regional());
+    Set<PartId> holding = Passages.holding(email, reader);
     String html =
-        LetterPress.print(email, head, Passages.holding(email, reader))
+        printed
+            .get(
+                new Printed(email, head, holding),
+                one -> LetterPress.print(one.email(), one.head(), one.holding()))
             .fill(filling, reader, addresses);
     String plain = PlainText.of(email, head, reader, addresses);
     String unsubscribe = addresses.link(new Target.Unsubscribe(), UNSUBSCRIBE);

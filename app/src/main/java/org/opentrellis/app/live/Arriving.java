@@ -10,15 +10,19 @@ import org.springframework.resilience.annotation.Retryable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Has people come whom time brings, some in one transaction. */
+/**
+ * Has people come whom time brings, some in one transaction. Simulated people come by themselves.
+ */
 @Component
 @Transactional
 class Arriving {
   private final Turns turns;
   private final LifeMapper lives;
+  private final GuestMapper guests;
   private final SegmentMemberMapper members;
 
-  Arriving(Turns turns, LifeMapper lives, SegmentMemberMapper members) {
+  Arriving(Turns turns, LifeMapper lives, GuestMapper guests, SegmentMemberMapper members) {
+    this.guests = guests;
     this.turns = turns;
     this.lives = lives;
     this.members = members;
@@ -26,7 +30,9 @@ class Arriving {
 
   @Retryable(includes = PessimisticLockingFailureException.class, maxRetries = 20, delay = 20)
   void come(List<Long> people, Happening came, long now) {
-    people.forEach(person -> turns.take(person, List.of(came), now));
+    people.stream()
+        .filter(person -> !guests.isThere(person))
+        .forEach(person -> turns.take(person, List.of(came), now));
   }
 
   /** Only those of whom no journey knows: the others find out for themselves. */

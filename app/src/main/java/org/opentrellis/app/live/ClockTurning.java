@@ -1,6 +1,7 @@
 package org.opentrellis.app.live;
 
 import java.util.List;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
@@ -8,6 +9,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.clock.AccountClock;
+import org.opentrellis.app.http.Incident;
 import org.opentrellis.app.http.Refusal;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
@@ -19,13 +21,14 @@ import org.springframework.stereotype.Service;
 
 /** Turns the clock on when somebody asks for it; one turning at a time. */
 @Service
-class ClockTurning implements DisposableBean {
+public class ClockTurning implements DisposableBean {
   private static final Logger LOG = LoggerFactory.getLogger(ClockTurning.class);
   private static final long A_MOMENT_MILLIS = 1_500;
   private static final long FURTHEST = 10L * 366 * 24 * 3600;
 
   private final DueWork work;
   private final AccountClock clock;
+  private volatile @Nullable String failure;
   private final ExecutorService hand =
       Executors.newSingleThreadExecutor(Thread.ofPlatform().name("clock-", 0).factory());
 
@@ -37,7 +40,11 @@ class ClockTurning implements DisposableBean {
   ClockView view() {
     long next = work.next();
     return new ClockView(
-        clock.now(), clock.turnedOn(), next == Long.MAX_VALUE ? null : next, work.turning());
+        clock.now(),
+        clock.turnedOn(),
+        next == Long.MAX_VALUE ? null : next,
+        work.turning(),
+        failure);
   }
 
   /**
@@ -51,21 +58,34 @@ class ClockTurning implements DisposableBean {
       throw new Refusal(HttpStatus.CONFLICT, "turning", "The clock is being turned already.", null);
     }
     long to = to(order);
-    Future<?> under = hand.submit(() -> work.turnTo(to));
+    failure = null;
+    Future<?> under = hand.submit(() -> carryOut(to));
     try {
       under.get(A_MOMENT_MILLIS, TimeUnit.MILLISECONDS);
     } catch (TimeoutException longer) {
       // it goes on
     } catch (InterruptedException stop) {
       Thread.currentThread().interrupt();
-    } catch (java.util.concurrent.ExecutionException failed) {
-      LOG.warn("The clock could not be turned to {}.", to, failed.getCause());
-      if (failed.getCause() instanceof RuntimeException why) {
-        throw why;
-      }
-      throw new IllegalStateException(failed);
+    } catch (ExecutionException impossible) {
+      throw new IllegalStateException(impossible);
     }
     return view();
+  }
+
+  /** Turns it on to where the machine's clock is, and returns when it is there. */
+  public void catchUp() {
+    while (clock.turnedOn() < 0) {
+      work.turnTo(clock.now() - clock.turnedOn());
+    }
+  }
+
+  private void carryOut(long to) {
+    try {
+      work.turnTo(to);
+    } catch (RuntimeException trouble) {
+      LOG.warn("The clock could not be turned to {}.", to, trouble);
+      failure = Incident.noted(trouble).sentence();
+    }
   }
 
   ClockView stop() {

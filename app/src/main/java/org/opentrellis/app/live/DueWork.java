@@ -27,10 +27,11 @@ class DueWork {
   private static final Logger LOG = LoggerFactory.getLogger(DueWork.class);
 
   /** Turns of different people that lie so close together are taken in one transaction. */
-  private static final long TOGETHER_SECONDS = 60;
+  private static final long TOGETHER_SECONDS = 900;
 
   private final LifeMapper lives;
   private final OutboxMapper outbox;
+  private final GuestMapper guests;
   private final TurnBatch batch;
   private final Postman postman;
   private final Lookouts lookouts;
@@ -44,6 +45,7 @@ class DueWork {
   DueWork(
       LifeMapper lives,
       OutboxMapper outbox,
+      GuestMapper guests,
       TurnBatch batch,
       Postman postman,
       Lookouts lookouts,
@@ -51,6 +53,7 @@ class DueWork {
       AccountClock clock) {
     this.lives = lives;
     this.outbox = outbox;
+    this.guests = guests;
     this.batch = batch;
     this.postman = postman;
     this.lookouts = lookouts;
@@ -142,27 +145,36 @@ class DueWork {
     return LongStream.of(
             lives.next().orElse(Long.MAX_VALUE),
             outbox.next().orElse(Long.MAX_VALUE),
+            guests.next().orElse(Long.MAX_VALUE),
             lookouts.next())
         .min()
         .orElse(Long.MAX_VALUE);
   }
 
+  /** Once it is to stop, what belongs to the moments that have come is done to the end. */
   private void passTo(long to, boolean turn) {
-    long next = next();
-    while (next <= to && !stopped.get()) {
-      if (turn) {
-        keeper.stand(Instant.ofEpochSecond(next));
+    long come = Long.MIN_VALUE;
+    for (long next = next(); next <= to && (!stopped.get() || next <= come); ) {
+      if (next > come) {
+        come = Math.min(to, next + TOGETHER_SECONDS);
+        if (turn) {
+          keeper.stand(Instant.ofEpochSecond(next));
+          keeper.keep();
+        }
       }
-      Worked worked = workAt(next, Math.min(to, next + TOGETHER_SECONDS));
+      Worked worked = workAt(next, come);
       if (turn) {
-        keeper.keep();
         turning.updateAndGet(so -> so == null ? null : so.and(worked));
       }
       long after = next();
       if (worked.nothing() && after <= next) {
-        return;
+        break;
       }
       next = after;
+    }
+    postman.hangUp();
+    if (turn && stopped.get()) {
+      keeper.stand(Instant.ofEpochSecond(come));
     }
     if (!turn) {
       stopped.set(false);

@@ -1,6 +1,8 @@
 package org.opentrellis.app.live;
 
 import java.util.Optional;
+import org.opentrellis.core.happening.Happening;
+import org.opentrellis.core.happening.MessageRef;
 import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.journey.Notice;
 import org.opentrellis.core.journey.Step;
@@ -28,7 +30,7 @@ class Effects {
   void of(long person, LiveTurn.Done done, Editions editions) {
     for (Deed deed : done.deeds()) {
       switch (deed.kind()) {
-        case SENT -> send(person, deed, (Step.Send) step(deed, editions));
+        case SENT -> send(person, deed, (Step.Send) step(deed, editions), done);
         case LEFT ->
             outbox.callOff(
                 person,
@@ -58,7 +60,11 @@ class Effects {
     return PlannedStep.of(editions, deed.journey(), deed.version(), deed.step().orElseThrow());
   }
 
-  private void send(long person, Deed deed, Step.Send send) {
+  private void send(long person, Deed deed, Step.Send send, LiveTurn.Done done) {
+    MessageRef ref = new MessageRef(deed.journey(), deed.visit(), send.id());
+    boolean refused =
+        done.atOnce().stream()
+            .anyMatch(one -> one instanceof Happening.Bounced && one.message().equals(ref));
     outbox.insert(
         new OutboxRow(
             0,
@@ -71,11 +77,11 @@ class Effects {
             message(send, deed.detail()).value(),
             send instanceof Step.SendText ? OutboxRow.Channel.TEXT : OutboxRow.Channel.EMAIL,
             deed.at(),
-            OutboxRow.State.WAITING,
+            refused ? OutboxRow.State.REFUSED : OutboxRow.State.WAITING,
             0,
             deed.at(),
             null,
-            null,
+            refused ? "The stand-in took it for nobody: no such mailbox." : null,
             false));
   }
 

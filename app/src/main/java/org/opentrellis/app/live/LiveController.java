@@ -15,11 +15,14 @@ import org.springframework.web.bind.annotation.RestController;
 class LiveController {
   private final Glasshouse glasshouse;
   private final Hands hands;
+  private final Crowds crowds;
   private final ClockTurning turning;
   private final Audit audit;
 
-  LiveController(Glasshouse glasshouse, Hands hands, ClockTurning turning, Audit audit) {
+  LiveController(
+      Glasshouse glasshouse, Hands hands, Crowds crowds, ClockTurning turning, Audit audit) {
     this.glasshouse = glasshouse;
+    this.crowds = crowds;
     this.hands = hands;
     this.turning = turning;
     this.audit = audit;
@@ -29,6 +32,13 @@ class LiveController {
   @GetMapping
   GlasshouseView getLive() {
     return glasshouse.view();
+  }
+
+  /** Lets simulated people come into open journeys, from tomorrow on. */
+  @PostMapping("/crowds")
+  @ResponseStatus(HttpStatus.CREATED)
+  Crowds.CrowdView letCrowdCome(@RequestBody Crowds.CrowdOrder order) {
+    return crowds.come(order);
   }
 
   /** Turns the clock on; it goes on behind the caller. */

@@ -111,6 +111,9 @@ class Lookouts {
     Optional<Long> looked = keeper.lookedTo();
     List<OpenJourneys.Open> all = open.entrances();
     boolean timed = all.stream().anyMatch(one -> !one.timed().isEmpty());
+    if (timed && looked.isEmpty()) {
+      keeper.lookTo(to);
+    }
     if (!timed || looked.isEmpty() || looked.get() >= to && !changed) {
       return;
     }

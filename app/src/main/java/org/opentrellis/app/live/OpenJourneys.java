@@ -13,6 +13,7 @@ import org.opentrellis.app.revisions.Snapshot;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.Catalogue;
+import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.JourneyName;
 import org.opentrellis.core.journey.Product;
 import org.opentrellis.core.journey.SegmentName;
@@ -133,16 +134,21 @@ class OpenJourneys {
    */
   void open(long journey, boolean takesAlong) {
     KeptJourney kept = journeys.find(journey);
+    Journey plan = LiveNames.running(journey, kept.journey(), journeys.names());
+    open(journey, plan, kept.version(), catalogues.current(), takesAlong);
+  }
+
+  /** The same with a plan that is called by the journey's number. */
+  void open(long journey, Journey plan, int version, Catalogue catalogue, boolean takesAlong) {
     add(
         new EditionRow(
             mapper.newest() + 1,
             journey,
             EditionRow.Kind.OPENED,
             clock.now(),
-            kept.version(),
-            Json.write(
-                Documents.write(LiveNames.running(journey, kept.journey(), journeys.names()))),
-            Json.write(Documents.write(catalogues.current())),
+            version,
+            Json.write(Documents.write(plan)),
+            Json.write(Documents.write(catalogue)),
             takesAlong));
   }
 

@@ -38,14 +38,21 @@ class Outbox {
 
   private final OutboxMapper mapper;
   private final Turns turns;
+  private final GuestMapper guests;
   private final KnownPeople people;
   private final Account account;
   private final AccountClock clock;
 
   Outbox(
-      OutboxMapper mapper, Turns turns, KnownPeople people, Account account, AccountClock clock) {
+      OutboxMapper mapper,
+      Turns turns,
+      GuestMapper guests,
+      KnownPeople people,
+      Account account,
+      AccountClock clock) {
     this.mapper = mapper;
     this.turns = turns;
+    this.guests = guests;
     this.people = people;
     this.account = account;
     this.clock = clock;
@@ -161,7 +168,11 @@ class Outbox {
     tell(row, new Happening.Bounced(now, row.message(), outcome.dead()));
   }
 
+  /** Of simulated people it is known already. */
   private void tell(OutboxRow row, Happening happening) {
+    if (guests.isThere(row.personId())) {
+      return;
+    }
     turns.take(row.personId(), List.of(happening), happening.at());
   }
 

@@ -18,9 +18,9 @@ interface OutboxMapper {
   @Insert(
       """
       insert into outbox (person_id, journey_id, version, visit, step, variant, message_id, channel,
-        due_at, state, try_at)
+        due_at, state, try_at, said)
       values (#{personId}, #{journeyId}, #{version}, #{visit}, #{step}, #{variant}, #{messageId},
-        #{channel}, #{dueAt}, 'WAITING', #{dueAt})
+        #{channel}, #{dueAt}, #{state}, #{tryAt}, #{said})
       """)
   void insert(OutboxRow row);
 

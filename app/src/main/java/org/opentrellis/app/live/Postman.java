@@ -26,11 +26,19 @@ import org.springframework.stereotype.Component;
 class Postman {
   private static final int SOME = 20;
 
+  /** A connection is renewed after so many messages, as servers wish. */
+  private static final int MOST_OVER_ONE = 500;
+
   private final Outbox outbox;
   private final OpenJourneys open;
   private final PersonalLetters letters;
   private final Smtp smtp;
   private final PhoneLine phone;
+
+  /** Of whoever does what is due, one at a time. */
+  private Smtp.@Nullable Connection connection;
+
+  private int used;
 
   Postman(Outbox outbox, OpenJourneys open, PersonalLetters letters, Smtp smtp, PhoneLine phone) {
     this.outbox = outbox;
@@ -54,42 +62,47 @@ class Postman {
       return 0;
     }
     List<Handed> handed = new ArrayList<>();
-    @Nullable Smtp.Connection connection = null;
-    try {
-      for (OutboxRow row : rows) {
-        if (row.channel() == OutboxRow.Channel.TEXT) {
-          handed.add(new Handed(row, phone.send(row)));
-          continue;
-        }
-        Letter letter;
-        try {
-          letter = letters.email(outgoing(row));
-        } catch (Refused refused) {
-          handed.add(new Handed(row, Handover.unwritten(refused)));
-          continue;
-        }
-        try {
-          connection = connection == null ? smtp.connect() : connection;
-        } catch (MessagingException none) {
-          handed.add(new Handed(row, Handover.of(none)));
-          continue;
-        }
-        handed.add(new Handed(row, Handover.of(letter, connection)));
-      }
-    } finally {
-      close(connection);
+    for (OutboxRow row : rows) {
+      handed.add(new Handed(row, hand(row)));
     }
     outbox.note(handed);
     return rows.size();
   }
 
-  private static void close(Smtp.@Nullable Connection connection) {
+  private Handover hand(OutboxRow row) {
+    if (row.channel() == OutboxRow.Channel.TEXT) {
+      return phone.send(row);
+    }
+    try {
+      Letter letter = letters.email(outgoing(row));
+      if (connection == null || used >= MOST_OVER_ONE) {
+        hangUp();
+        connection = smtp.connect();
+        used = 0;
+      }
+      used++;
+      Handover came = Handover.of(letter, connection);
+      if (came.result() == Handover.Result.LATER) {
+        hangUp();
+      }
+      return came;
+    } catch (Refused refused) {
+      return Handover.unwritten(refused);
+    } catch (MessagingException none) {
+      return Handover.of(none);
+    }
+  }
+
+  /** Nothing more is to be handed over for now. */
+  void hangUp() {
     try {
       if (connection != null) {
         connection.close();
       }
     } catch (MessagingException gone) {
       // it is closed then
+    } finally {
+      connection = null;
     }
   }
 
@@ -102,7 +115,7 @@ class Postman {
         step.variants().stream().filter(one -> one.id().value().equals(row.variant())).findFirst();
     return new PersonalLetters.Outgoing(
         row.id(),
-        "t%d.%d.%d.%d".formatted(row.id(), row.personId(), row.journeyId(), row.dueAt()),
+        Returns.key(row),
         row.personId(),
         new MessageId(row.messageId()),
         variant.flatMap(Variant::subject).or(step::subject),

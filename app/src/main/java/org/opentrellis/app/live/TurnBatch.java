@@ -1,7 +1,10 @@
 package org.opentrellis.app.live;
 
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -18,11 +21,13 @@ class TurnBatch implements DisposableBean {
 
   private final LifeMapper lives;
   private final OutboxMapper outbox;
+  private final GuestMapper guests;
   private final TurnPiece piece;
   private final ExecutorService hands =
       Executors.newFixedThreadPool(2, Thread.ofPlatform().name("turns-", 0).factory());
 
-  TurnBatch(LifeMapper lives, OutboxMapper outbox, TurnPiece piece) {
+  TurnBatch(LifeMapper lives, OutboxMapper outbox, GuestMapper guests, TurnPiece piece) {
+    this.guests = guests;
     this.lives = lives;
     this.outbox = outbox;
     this.piece = piece;
@@ -33,8 +38,26 @@ class TurnBatch implements DisposableBean {
     return outbox.tryAgain();
   }
 
+  /** Who has a turn, each once and at the first moment at which they have. */
   List<LifeMapper.Due> due(long until) {
-    return lives.due(until, MOST);
+    List<LifeMapper.Due> waiting = lives.due(until, MOST);
+    List<LifeMapper.Due> acting = guests.due(until, MOST);
+    long known = Math.min(end(waiting), end(acting));
+    Map<Long, Long> first = new HashMap<>();
+    waiting.forEach(one -> first.merge(one.personId(), one.nextAt(), Math::min));
+    acting.forEach(one -> first.merge(one.personId(), one.nextAt(), Math::min));
+    return first.entrySet().stream()
+        .filter(one -> one.getValue() <= known)
+        .map(one -> new LifeMapper.Due(one.getKey(), one.getValue()))
+        .sorted(
+            Comparator.comparingLong(LifeMapper.Due::nextAt)
+                .thenComparingLong(LifeMapper.Due::personId))
+        .toList();
+  }
+
+  /** Up to when a list has everybody. */
+  private static long end(List<LifeMapper.Due> list) {
+    return list.size() < MOST ? Long.MAX_VALUE : list.getLast().nextAt();
   }
 
   /** How many turns were taken. */

@@ -2,6 +2,10 @@ package org.opentrellis.app.live;
 
 import java.util.List;
 import org.opentrellis.app.clock.AccountClock;
+import org.opentrellis.app.people.OutsideHappenings;
+import org.opentrellis.core.format.Documents;
+import org.opentrellis.core.format.Json;
+import org.opentrellis.core.happening.Happening;
 import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.resilience.annotation.Retryable;
 import org.springframework.stereotype.Component;
@@ -14,10 +18,14 @@ class TurnPiece {
   private static final long SEEN_SECONDS = 5;
 
   private final Turns turns;
+  private final GuestMapper guests;
+  private final OutsideHappenings people;
   private final AccountClock clock;
 
-  TurnPiece(Turns turns, AccountClock clock) {
+  TurnPiece(Turns turns, GuestMapper guests, OutsideHappenings people, AccountClock clock) {
     this.turns = turns;
+    this.guests = guests;
+    this.people = people;
     this.clock = clock;
   }
 
@@ -26,8 +34,20 @@ class TurnPiece {
   @Transactional
   public void take(List<LifeMapper.Due> some) {
     for (LifeMapper.Due one : some) {
-      turns.take(one.personId(), List.of(), moment(one.nextAt()));
+      long moment = moment(one.nextAt());
+      turns.take(one.personId(), acts(one.personId(), moment), moment);
+      guests.done(one.personId(), moment);
     }
+  }
+
+  /** What simulated people do of themselves. */
+  private List<Happening> acts(long person, long moment) {
+    List<Happening> acts =
+        guests.acts(person, moment, false).stream()
+            .map(row -> Documents.readHappening(Json.tree(row.document())))
+            .toList();
+    acts.forEach(act -> people.keep(person, act));
+    return acts;
   }
 
   private long moment(long dueAt) {

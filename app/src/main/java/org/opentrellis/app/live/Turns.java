@@ -12,7 +12,6 @@ import org.opentrellis.core.live.Deed;
 import org.opentrellis.core.live.Editions;
 import org.opentrellis.core.live.Life;
 import org.opentrellis.core.live.LiveTurn;
-import org.opentrellis.core.live.PersonalLots;
 import org.opentrellis.core.machine.Person;
 import org.opentrellis.core.machine.PersonState;
 import org.opentrellis.core.sentence.Style;
@@ -36,6 +35,7 @@ class Turns {
   private final RecordsFollow records;
   private final ZoneClocks clocks;
   private final AtOnce atOnce;
+  private final GuestMapper guests;
 
   Turns(
       OpenJourneys open,
@@ -45,7 +45,8 @@ class Turns {
       Standings standings,
       RecordsFollow records,
       ZoneClocks clocks,
-      AtOnce atOnce) {
+      AtOnce atOnce,
+      GuestMapper guests) {
     this.open = open;
     this.lives = lives;
     this.log = log;
@@ -54,6 +55,7 @@ class Turns {
     this.records = records;
     this.clocks = clocks;
     this.atOnce = atOnce;
+    this.guests = guests;
   }
 
   /**
@@ -97,6 +99,7 @@ class Turns {
         news.told().stream().filter(one -> isNew(person, one)).toList();
     Life life = row.life();
     long present = Math.max(now, life.standing().now());
+    boolean guest = guests.isThere(person);
     LiveTurn.Done done =
         new LiveTurn(editions, clocks.around(present))
             .take(
@@ -105,8 +108,8 @@ class Turns {
                 told,
                 news.quietly(),
                 present,
-                new PersonalLots(row.lotKey()),
-                atOnce.of(person));
+                atOnce.lots(row, guest),
+                atOnce.server(person, guest, present));
     write(row, life, done, new News(told, news.quietly(), news.before()), present, editions);
     return done.deeds();
   }
@@ -155,8 +158,8 @@ class Turns {
     List<HappeningRow> rows = new ArrayList<>();
     news.told().forEach(one -> rows.add(of.told(one, HappeningRow.Origin.TOLD)));
     news.quietly().forEach(one -> rows.add(of.told(one, HappeningRow.Origin.QUIETLY)));
-    done.atOnce().forEach(one -> rows.add(of.told(one, HappeningRow.Origin.AT_ONCE)));
     done.deeds().forEach(deed -> rows.add(of.done(deed)));
+    done.atOnce().forEach(one -> rows.add(of.told(one, HappeningRow.Origin.AT_ONCE)));
     if (rows.isEmpty()) {
       rows.add(of.nothing());
     }

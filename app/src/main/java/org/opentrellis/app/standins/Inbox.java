@@ -11,6 +11,7 @@ import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Locale;
 import org.opentrellis.app.http.NotFound;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -24,10 +25,12 @@ class Inbox {
 
   private final InboxMapper mapper;
   private final OnTheirWay onTheirWay;
+  private final ApplicationEventPublisher events;
   private final Clock clock;
 
-  Inbox(InboxMapper mapper, OnTheirWay onTheirWay, Clock clock) {
+  Inbox(InboxMapper mapper, OnTheirWay onTheirWay, ApplicationEventPublisher events, Clock clock) {
     this.mapper = mapper;
+    this.events = events;
     this.onTheirWay = onTheirWay;
     this.clock = clock;
   }
@@ -45,6 +48,7 @@ class Inbox {
         onTheirWay.arrives(message.getMessageID()),
         OffsetDateTime.now(clock),
         content);
+    events.publishEvent(new MailCame(address, content));
   }
 
   private static byte[] bytes(MimeMessage message) throws MessagingException {

@@ -21,11 +21,13 @@ class InboxController {
   private final Inbox inbox;
   private final MailServer server;
   private final PublicAddress address;
+  private final MailProgram program;
 
-  InboxController(Inbox inbox, MailServer server, PublicAddress address) {
+  InboxController(Inbox inbox, MailServer server, PublicAddress address, MailProgram program) {
     this.inbox = inbox;
     this.server = server;
     this.address = address;
+    this.program = program;
   }
 
   /**
@@ -53,6 +55,20 @@ class InboxController {
         .contentType(MediaType.parseMediaType("message/rfc822"))
         .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"mail-" + id + ".eml\"")
         .body(inbox.content(id));
+  }
+
+  /**
+   * What somebody does with a mail.
+   *
+   * @param link which of its links is clicked, from 0
+   */
+  record MailDeed(MailProgram.Deed deed, @Nullable Integer link) {}
+
+  /** Does with a mail what people and their mail programs do. */
+  @PostMapping("/{id}/deeds")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void actOnMail(@PathVariable long id, @RequestBody MailDeed deed) {
+    program.act(id, deed.deed(), deed.link() == null ? 0 : deed.link());
   }
 
   @DeleteMapping

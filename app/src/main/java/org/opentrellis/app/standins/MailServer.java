@@ -4,6 +4,7 @@ import com.icegreen.greenmail.util.GreenMail;
 import com.icegreen.greenmail.util.ServerSetup;
 import org.opentrellis.app.TrellisSettings;
 import org.springframework.context.SmartLifecycle;
+import org.springframework.core.env.Environment;
 import org.springframework.stereotype.Component;
 
 /**
@@ -15,9 +16,11 @@ public class MailServer implements SmartLifecycle {
   private static final String HERE = "127.0.0.1";
 
   private final GreenMail server;
+  private final Environment environment;
   private volatile boolean running;
 
-  MailServer(TrellisSettings settings, Inbox inbox) {
+  MailServer(TrellisSettings settings, Inbox inbox, Environment environment) {
+    this.environment = environment;
     this.server =
         new GreenMail(new ServerSetup(settings.smtpPort(), HERE, ServerSetup.PROTOCOL_SMTP));
     server.getUserManager().setAuthRequired(false);
@@ -32,6 +35,11 @@ public class MailServer implements SmartLifecycle {
 
   public String host() {
     return HERE;
+  }
+
+  /** Where the application itself listens, without a slash at its end. */
+  String ownAddress() {
+    return "http://" + HERE + ":" + environment.getRequiredProperty("local.server.port");
   }
 
   /** The port that it listens on. */

@@ -104,4 +104,91 @@ class LiveApiTest {
         .isEqualTo("Nobody can be put into this journey: it is not open.");
     workshop.auditIsClean();
   }
+
+  private void act(String address, String deed) {
+    long mail = workshop.mails(address).getFirst().at("/line/id").asLong();
+    Answer done =
+        APP.post(
+            "/api/inbox/" + mail + "/deeds", "{\"deed\": \"%s\", \"link\": null}".formatted(deed));
+    assertThat(done.status()).as("%s", done.body()).isEqualTo(204);
+  }
+
+  @Test
+  void bouncesAndComplaintsComeBackTheWayMailBringsThem() {
+    long journey = workshop.open(planner("Returned"));
+    long bounced = workshop.person("bounced@example.com");
+    long complained = workshop.person("complained@example.com");
+    workshop.putIn(journey, bounced);
+    workshop.putIn(journey, complained);
+    workshop.turn(60);
+    act("bounced@example.com", "BOUNCE");
+    act("complained@example.com", "COMPLAIN");
+    assertThat(workshop.story(bounced))
+        .contains("email \u201cYour hive planner is here\u201d came back: the address is dead.")
+        .endsWith("Left: their address bounced.");
+    assertThat(workshop.story(complained)).endsWith("Complained.", "Left: they complained.");
+    assertThat(APP.get("/api/people/" + bounced).body().get("mailing").asString())
+        .isEqualTo("BOUNCED");
+    assertThat(APP.get("/api/people/" + complained).body().get("mailing").asString())
+        .isEqualTo("COMPLAINED");
+    workshop.turn(3 * DAY);
+    assertThat(workshop.mails("bounced@example.com")).hasSize(1);
+    assertThat(workshop.mails("complained@example.com")).hasSize(1);
+    workshop.auditIsClean();
+  }
+
+  @Test
+  void aReaderIsToldFromAProgramThatLoadsPicturesAhead() {
+    long journey = workshop.open(planner("Opened"));
+    long ahead = workshop.person("ahead@example.com");
+    long reader = workshop.person("reader@example.com");
+    workshop.putIn(journey, ahead);
+    workshop.putIn(journey, reader);
+    workshop.turn(60);
+    act("ahead@example.com", "FETCH_AHEAD");
+    act("reader@example.com", "OPEN");
+    assertThat(workshop.story(ahead))
+        .endsWith("The pictures of email \u201cYour hive planner is here\u201d were loaded.");
+    assertThat(workshop.story(reader))
+        .endsWith("Opened email \u201cYour hive planner is here\u201d.");
+    workshop.auditIsClean();
+  }
+
+  /** The step where they stand is gone in the new plan; those who finish as they began stay. */
+  @Test
+  void anOpenJourneyIsEditedWithPeopleInsideBothWays() {
+    for (boolean finishBegun : new boolean[] {false, true}) {
+      String name = finishBegun ? "Edited, as begun" : "Edited, taken along";
+      long journey = workshop.open(planner(name));
+      String address = finishBegun ? "stays@example.com" : "moves@example.com";
+      long person = workshop.person(address);
+      workshop.putIn(journey, person);
+      workshop.turn(60);
+      JsonNode view = APP.get("/api/journeys/" + journey).body();
+      tools.jackson.databind.node.ObjectNode shorter =
+          (tools.jackson.databind.node.ObjectNode) view.get("journey").deepCopy();
+      shorter.withArray("body").remove(1);
+      assertThat(
+              APP.put(
+                      "/api/journeys/" + journey,
+                      "{\"version\": %d, \"journey\": %s, \"by\": null}"
+                          .formatted(view.get("version").asInt(), shorter))
+                  .status())
+          .isEqualTo(200);
+      JsonNode changed = APP.get("/api/journeys/" + journey).body();
+      assertThat(changed.at("/state/sentence").asString()).contains("not in effect");
+      assertThat(changed.at("/stateChanges/0/goOn").asString())
+          .contains("1 of them stands at a step that is gone");
+      assertThat(workshop.state(journey, "OPEN", finishBegun).status()).isEqualTo(200);
+      workshop.turn(1);
+      JsonNode stands = workshop.live(person).get("stands");
+      assertThat(stands.at("/0/why").asString())
+          .isEqualTo(finishBegun ? "Wait 1 day" : "Wait 2 days");
+      assertThat(stands.at("/0/earlierPlan").asBoolean()).isEqualTo(finishBegun);
+      assertThat(APP.get("/api/journeys/" + journey).body().at("/state/sentence").asString())
+          .isEqualTo("People enter. 1 is inside now.");
+      workshop.turn(4 * DAY);
+    }
+    workshop.auditIsClean();
+  }
 }

@@ -76,11 +76,21 @@ final class LiveWorkshop {
 
   /** Turns the clock on, and waits until it has come there. */
   void turn(long seconds) {
-    Answer turned = app.post("/api/live/clock", "{\"seconds\": " + seconds + "}");
+    turn("{\"seconds\": " + seconds + "}");
+  }
+
+  /** To a moment, in epoch seconds. */
+  void turnTo(long moment) {
+    turn("{\"to\": " + moment + "}");
+  }
+
+  private void turn(String order) {
+    Answer turned = app.post("/api/live/clock", order);
     assertThat(turned.status()).as("%s", turned.body()).isEqualTo(200);
     while (!app.get("/api/live").body().at("/clock/turning").isNull()) {
       pause();
     }
+    assertThat(app.get("/api/live").body().at("/clock/failure").isNull()).isTrue();
   }
 
   private static void pause() {

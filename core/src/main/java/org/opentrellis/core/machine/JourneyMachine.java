@@ -188,8 +188,9 @@ public final class JourneyMachine {
     int origin = person.entries.nextOrigin();
     long cart = person.entries.nextCart();
     person.entries.removeNext();
-    Program program = person.world.current(number);
-    if (program == null || cart != Person.NOT_YET && !person.stillLeaves(cart, at)) {
+    @Nullable Program program = person.world.current(number);
+    boolean shut = program == null || !person.world.isOpen(number);
+    if (shut || cart != Person.NOT_YET && !person.stillLeaves(cart, at)) {
       return;
     }
     Witness told = witness.of(program);
@@ -232,7 +233,7 @@ public final class JourneyMachine {
 
   private static boolean mayEnter(Person person, Program program, int trigger, long at) {
     int times = person.timesEntered[program.number()];
-    if (person.goneAt() <= at || times >= MOST_ENTRIES || !person.world.isOpen(program.number())) {
+    if (person.goneAt() <= at || times >= MOST_ENTRIES) {
       return false;
     }
     if (times == 0 || program.perCart(trigger)) {

@@ -174,6 +174,11 @@ public final class World {
     return names().events.find(event);
   }
 
+  /** The event of a number. */
+  public EventName event(int number) {
+    return names().events.name(number);
+  }
+
   /** The number of a product, or -1 if the shop does not sell it. */
   public int offer(ProductName product) {
     List<Product> all = vocabulary.products();

@@ -11,6 +11,7 @@ import org.opentrellis.core.journey.Money;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepId;
 import org.opentrellis.core.journey.Strands;
+import org.opentrellis.core.journey.Trigger;
 import org.opentrellis.core.live.Deed;
 import org.opentrellis.core.machine.LeaveReason;
 import org.opentrellis.core.machine.SkipReason;
@@ -163,7 +164,25 @@ public final class LogWords {
           one.channel() == Channel.TEXT ? "Wants no more texts." : "Unsubscribed.";
       case Happening.Complained one -> "Complained.";
       case Happening.Erased one -> "Was forgotten.";
-      case Happening.Came one -> "A date or a segment brought them to " + journey + ".";
+      case Happening.Came one ->
+          switch (one.by()) {
+            case Trigger.DateComes date -> "A date brought them to " + journey + ".";
+            case Trigger.OnDate date -> "A date brought them to " + journey + ".";
+            case Trigger.EntersSegment enters ->
+                "Is in segment " + Style.quoted(enters.segment().value()) + " now.";
+            case Trigger.JoinsList joins ->
+                "Joined list " + Style.quoted(joins.list().value()) + ".";
+            case Trigger.GetsTag gets -> "Was tagged " + Style.quoted(gets.tag().value()) + ".";
+            case Trigger.SubmitsForm form -> "Filled in a form.";
+            case Trigger.LeavesCart cart -> "Left a cart.";
+            case Trigger.Buys buys -> "Bought something.";
+            case Trigger.EventArrives event ->
+                "Event " + Style.quoted(event.event().value()) + " arrived.";
+            case Trigger.OpensMessage opens -> "Opened a message.";
+            case Trigger.ClicksMessage clicks -> "Clicked in a message.";
+            case Trigger.HandedOver over -> "Was handed over to " + journey + ".";
+            case Trigger.PutIn in -> "Was put into " + journey + ".";
+          };
       case Happening.PutIn one -> "Was put into " + journey + " by hand.";
       case Happening.TakenOut one -> "Was taken out of " + journey + " by hand.";
       case Happening.Published one -> journey + " was opened.";

@@ -131,7 +131,7 @@ class LiveTurnTest {
     opens(1, false, pause("w", 1, TimeUnit.DAYS));
     turn(9, putIn(9));
     editions = editions.and(new Edition.Closed(FIRST));
-    assertThat(turn(10, putIn(10))).containsExactly("TURNED_AWAY");
+    assertThat(turn(10, putIn(10))).isEmpty();
     assertThat(life.standing().visits().getFirst().step()).contains(id("w"));
     editions = editions.and(new Edition.Stopped(FIRST));
     assertThat(turn(11)).containsExactly("LEFT w STOPPED");

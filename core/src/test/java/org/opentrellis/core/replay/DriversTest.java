@@ -12,6 +12,7 @@ import java.util.stream.LongStream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.opentrellis.core.behaviour.Behaviour;
+import org.opentrellis.core.crowd.History;
 import org.opentrellis.core.dryrun.CohortSettings;
 import org.opentrellis.core.dryrun.DryRun;
 import org.opentrellis.core.journey.Journey;
@@ -101,6 +102,16 @@ class DriversTest {
     return met;
   }
 
+  /** What was bought at a moment, by its number; -1 if nothing was. */
+  private static int offer(Person person, long at) {
+    for (int n = 0; n < person.purchases().size(); n++) {
+      if (person.purchases().at(n) == at) {
+        return person.purchases().what(n);
+      }
+    }
+    return -1;
+  }
+
   static long end(DryRun run, int number) {
     long first =
         run.newcomer(number, true).comings().stream()
@@ -164,7 +175,7 @@ class DriversTest {
               : later(before.unsubscribesAt(), then.sent(send).peopleOpenAt(), now),
           later(before.complainsAt(), then.sent(send).peopleOpenAt(), now),
           after(then.sent(send).orderAt(), now),
-          History.offer(before, then.sent(send).orderAt()),
+          offer(before, then.sent(send).orderAt()),
           then.sent(send).orderCents());
     }
 

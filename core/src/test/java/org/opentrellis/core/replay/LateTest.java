@@ -12,6 +12,7 @@ import java.util.stream.LongStream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.opentrellis.core.calendar.SendWindow;
+import org.opentrellis.core.crowd.History;
 import org.opentrellis.core.dryrun.DryRun;
 import org.opentrellis.core.happening.Happening;
 import org.opentrellis.core.journey.FrequencyGuard;

@@ -1,4 +1,4 @@
-package org.opentrellis.core.replay;
+package org.opentrellis.core.crowd;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -8,7 +8,6 @@ import org.opentrellis.core.happening.Happening;
 import org.opentrellis.core.happening.Line;
 import org.opentrellis.core.happening.MessageRef;
 import org.opentrellis.core.journey.Channel;
-import org.opentrellis.core.journey.EventName;
 import org.opentrellis.core.journey.LinkName;
 import org.opentrellis.core.journey.Money;
 import org.opentrellis.core.journey.Product;
@@ -23,10 +22,7 @@ import org.opentrellis.core.machine.Visit;
 import org.opentrellis.core.walk.Turn;
 
 /** Everything that happened to a sampled person, as a mail server and a shop would tell of it. */
-final class History {
-  /** The one event of random journeys. */
-  private static final EventName VISIT = new EventName("visit");
-
+public final class History {
   private final DryRun run;
   private final Person person;
   private final List<Happening> all = new ArrayList<>();
@@ -37,10 +33,12 @@ final class History {
   }
 
   /**
+   * What happened to one of a run's people.
+   *
    * @param person who went through
    * @param turns what the machine did
    */
-  static List<Happening> of(DryRun run, int number, Person person, List<Turn> turns) {
+  public static List<Happening> of(DryRun run, int number, Person person, List<Turn> turns) {
     History history = new History(run, person);
     history.fate(run.newcomer(number, true));
     person.visits().forEach(history::add);
@@ -57,7 +55,7 @@ final class History {
   }
 
   /** The person before anything happened, and what will lie in the carts that they leave. */
-  static Person beforehand(DryRun run, int number) {
+  public static Person beforehand(DryRun run, int number) {
     Person person = run.newcomer(number, false);
     Happenings carts = run.newcomer(number, true).carts();
     for (int n = 0; n < carts.size(); n++) {
@@ -86,7 +84,11 @@ final class History {
     }
     for (int n = 0; n < fated.events().size(); n++) {
       all.add(
-          new Happening.EventArrived(fated.events().at(n), "event " + n, VISIT, fated.payload(n)));
+          new Happening.EventArrived(
+              fated.events().at(n),
+              "event " + n,
+              run.world().event(fated.events().what(n)),
+              fated.payload(n)));
     }
   }
 
@@ -105,7 +107,7 @@ final class History {
   }
 
   /** Whether a step of a journey did it, which the machine does by itself. */
-  static boolean unsubscribedByStep(Program program, List<Turn> turns, long at) {
+  public static boolean unsubscribedByStep(Program program, List<Turn> turns, long at) {
     return turns.stream()
         .filter(turn -> turn.journey() == program.number() && turn.at() == at && turn.step() >= 0)
         .map(turn -> program.steps().get(turn.step()))
@@ -162,15 +164,5 @@ final class History {
       }
     }
     throw new IllegalStateException("nothing was bought at " + at);
-  }
-
-  /** What was bought at a moment, by its number; -1 if nothing was. */
-  static int offer(Person person, long at) {
-    for (int n = 0; n < person.purchases().size(); n++) {
-      if (person.purchases().at(n) == at) {
-        return person.purchases().what(n);
-      }
-    }
-    return -1;
   }
 }

@@ -1,0 +1,83 @@
+package org.opentrellis.app.demo;
+
+import java.time.Duration;
+import java.util.List;
+import org.opentrellis.app.clock.ClockKeeper;
+import org.opentrellis.app.journeys.JourneyShelf;
+import org.opentrellis.app.journeys.Journeys;
+import org.opentrellis.app.live.ClockTurning;
+import org.opentrellis.app.live.Crowds;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Has the demo's journeys been open for three weeks: they are opened then, simulated people come,
+ * and the clock is turned on to today, with all that happens on the way.
+ */
+@Component
+class DemoLife {
+  private static final Duration OPEN_FOR = Duration.ofDays(21);
+  private static final int DAYS = 17;
+  private static final long SEED = 61;
+
+  /** So many of the account's people come as guests, by journey. */
+  private static final List<Coming> COMING =
+      List.of(
+          new Coming("First frames", 0.06),
+          new Coming("Left on the bench", 0.03),
+          new Coming("Membership turns over", 0));
+
+  private static final int FEWEST = 12;
+
+  private record Coming(String journey, double share) {}
+
+  private final Journeys journeys;
+  private final JourneyShelf shelf;
+  private final Crowds crowds;
+  private final ClockKeeper keeper;
+  private final ClockTurning clock;
+  private final TransactionTemplate transaction;
+
+  DemoLife(
+      Journeys journeys,
+      JourneyShelf shelf,
+      Crowds crowds,
+      ClockKeeper keeper,
+      ClockTurning clock,
+      TransactionTemplate transaction) {
+    this.journeys = journeys;
+    this.shelf = shelf;
+    this.crowds = crowds;
+    this.keeper = keeper;
+    this.clock = clock;
+    this.transaction = transaction;
+  }
+
+  /** Before anything is laid: it is three weeks ago. */
+  void beginsBefore() {
+    keeper.beginBefore(OPEN_FOR);
+  }
+
+  /** After everything is laid. */
+  void goesOn(int people) {
+    for (Coming coming : COMING) {
+      long id =
+          journeys.names().stream()
+              .filter(one -> one.name().equals(coming.journey()))
+              .findFirst()
+              .orElseThrow()
+              .id();
+      transaction.executeWithoutResult(status -> shelf.open(id));
+      if (coming.share() > 0) {
+        int guests = Math.max(FEWEST, (int) (people * coming.share()));
+        crowds.come(new Crowds.CrowdOrder(List.of(id), guests, DAYS, SEED + id));
+      }
+    }
+    clock.catchUp();
+  }
+
+  /** What was cut off before goes on. */
+  void catchesUp() {
+    clock.catchUp();
+  }
+}

@@ -1,0 +1,228 @@
+package org.opentrellis.app.live;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.opentrellis.app.RunningApplication;
+import org.opentrellis.app.journeys.Journeys;
+import org.opentrellis.app.names.RegisteredNames;
+import org.opentrellis.core.behaviour.Behaviour;
+import org.opentrellis.core.crowd.Rehearsal;
+import org.opentrellis.core.dryrun.DryRun;
+import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.JourneyName;
+import org.opentrellis.core.journey.NameExchange;
+import org.opentrellis.core.journey.Step;
+import org.opentrellis.core.journey.StepId;
+import org.opentrellis.core.live.Deed;
+import org.opentrellis.core.machine.LeaveReason;
+import org.opentrellis.core.machine.Program;
+import org.opentrellis.core.machine.SkipReason;
+import org.opentrellis.core.testing.RandomJourneys;
+import org.opentrellis.core.testing.RandomPeople;
+import org.opentrellis.core.walk.Turn;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * What runs does what the dry run of the same people said: each thing that happens to each of them,
+ * at the same second and step, and so every count by step and day. The crowd comes through the
+ * services that everybody comes through, while the clock is turned from thing to thing.
+ */
+class LiveEqualsDryRunTest {
+  @RegisterExtension static final RunningApplication APP = RunningApplication.withPeople(20);
+
+  private static final long DAY = 24 * 3600;
+  private static final int HORIZON = 60;
+
+  /** More with {@code -Dlive.journeys=200}. */
+  private static final int RANDOM = Integer.getInteger("live.journeys", 24);
+
+  private final LiveWorkshop workshop = new LiveWorkshop(APP);
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "First frames",
+        "Through the season",
+        "Left on the bench",
+        "Membership turns over"
+      })
+  void journeysOfAllPurposes(String name) {
+    long id = number(name);
+    APP.bean(TransactionTemplate.class)
+        .executeWithoutResult(status -> APP.bean(OpenJourneys.class).open(id, true));
+    goTheSameWay(List.of(id), 40, 11);
+  }
+
+  @Test
+  void twoJourneysThatHandPeopleOver() {
+    Journeys journeys = APP.bean(Journeys.class);
+    Behaviour behaviour = RandomJourneys.behaviour(3);
+    long second = open("Behind", RandomJourneys.journey(31, 10), behaviour);
+    Journey plan = RandomJourneys.journey(30, 10);
+    List<Step> body = new ArrayList<>(plan.body());
+    body.add(new Step.HandOver(new StepId("over"), LiveNames.of(second), true));
+    long first = open("In front", plan.withBody(body), behaviour);
+    assertThat(journeys.names()).extracting(Journeys.Named::id).contains(first, second);
+    goTheSameWay(List.of(first, second), 20, 5);
+  }
+
+  @Test
+  void randomJourneys() {
+    int turns = 0;
+    for (int seed = 0; seed < RANDOM; seed++) {
+      long id =
+          open(
+              "Random " + seed,
+              RandomJourneys.journey(seed, 1 + seed % 25),
+              RandomJourneys.behaviour(seed));
+      turns += goTheSameWay(List.of(id), 2, seed);
+    }
+    assertThat(turns).isGreaterThan(8 * RANDOM);
+    workshop.auditIsClean();
+  }
+
+  private static long number(String name) {
+    return APP.bean(Journeys.class).names().stream()
+        .filter(one -> one.name().equals(name))
+        .findFirst()
+        .orElseThrow()
+        .id();
+  }
+
+  /** Opens a plan that no user could have saved here, since its messages are not in the library. */
+  private static long open(String name, Journey plan, Behaviour behaviour) {
+    return APP.bean(TransactionTemplate.class)
+        .execute(
+            status -> {
+              RegisteredNames names = APP.bean(RegisteredNames.class);
+              RandomPeople.PRODUCTS.forEach(names::number);
+              long id =
+                  APP.bean(Journeys.class)
+                      .add(plan.withBody(List.of()).edit().name(name).done(), behaviour, null);
+              JourneyName called = LiveNames.of(id);
+              Journey running =
+                  new NameExchange(plan.journeyName(), called)
+                      .in(plan)
+                      .edit()
+                      .name(called.value())
+                      .done();
+              APP.bean(OpenJourneys.class).open(id, running, 1, RandomJourneys.CATALOGUE, true);
+              return id;
+            });
+  }
+
+  /** How many things happened. */
+  private int goTheSameWay(List<Long> journeys, int people, long seed) {
+    Crowds crowds = APP.bean(Crowds.class);
+    Crowds.CrowdOrder order = new Crowds.CrowdOrder(journeys, people, 3, seed);
+    DryRun run = crowds.run(order, HORIZON);
+    Crowds.CrowdView crowd = crowds.come(order, run);
+    long last = 0;
+    for (int n = 0; n < people; n++) {
+      for (Turn turn : Rehearsal.of(run, n).turns()) {
+        last = Math.max(last, turn.at());
+      }
+    }
+    workshop.turnTo(last + DAY);
+    APP.bean(TransactionTemplate.class)
+        .executeWithoutResult(
+            status -> journeys.forEach(id -> APP.bean(OpenJourneys.class).stop(id)));
+
+    List<Long> guests = APP.bean(GuestMapper.class).of(crowd.crowd());
+    assertThat(guests).hasSize(people);
+    int all = 0;
+    for (int n = 0; n < people; n++) {
+      Rehearsal rehearsal = Rehearsal.of(run, n);
+      long end = rehearsal.turns().stream().mapToLong(Turn::at).max().orElse(0);
+      List<String> said = said(run, rehearsal.turns());
+      assertThat(done(guests.get(n), end, run))
+          .as("person %d of seed %d through %s", n, seed, journeys)
+          .isEqualTo(said);
+      all += said.size();
+    }
+    return all;
+  }
+
+  /** What the dry run did, a line each, in order. */
+  private static List<String> said(DryRun run, List<Turn> turns) {
+    List<String> all = new ArrayList<>();
+    for (Turn turn : turns) {
+      Program program =
+          run.world().programs().stream()
+              .filter(one -> one.number() == turn.journey())
+              .findFirst()
+              .orElseThrow();
+      String step = turn.step() < 0 ? "" : " " + program.steps().get(turn.step()).id().value();
+      String what =
+          switch (turn.kind()) {
+            case ENTERED_JOURNEY -> "ENTERED";
+            case KEPT_OUT_BY_FILTER -> "KEPT_OUT";
+            case MAY_NOT_ENTER_AGAIN -> "TURNED_AWAY";
+            case HELD -> "HELD_BACK";
+            case SENT -> "SENT " + variant(program, turn);
+            case SKIPPED -> "SKIPPED " + SkipReason.values()[turn.detail()];
+            case TOOK -> "WENT_WAY " + turn.detail();
+            case LEFT -> "LEFT " + LeaveReason.values()[turn.detail()];
+            case FINISHED -> "FINISHED";
+            case GOT_TO, WENT_ON, STILL_THERE -> "";
+          };
+      if (!what.isEmpty()) {
+        boolean whole = turn.kind() == Turn.Kind.ENTERED_JOURNEY || turn.kind() == Turn.Kind.LEFT;
+        all.add(turn.at() + " " + program.name() + (whole ? "" : step) + " " + what);
+      }
+    }
+    Collections.sort(all);
+    return all;
+  }
+
+  private static String variant(Program program, Turn turn) {
+    Step.Send send = (Step.Send) program.steps().get(turn.step());
+    return send.versions().isEmpty() ? "" : send.versions().get(turn.detail()).id().value();
+  }
+
+  /** What the machine did with somebody, in the same words. */
+  private static List<String> done(long person, long end, DryRun run) {
+    List<String> all = new ArrayList<>();
+    for (HappeningRow row : APP.bean(HappeningMapper.class).of(person)) {
+      if (row.origin() != HappeningRow.Origin.DONE || row.at() > end) {
+        continue;
+      }
+      Deed deed = row.deed();
+      boolean told =
+          switch (deed.kind()) {
+            case LOT_DRAWN, RECORD_CHANGED, HANDED_OVER, TEAM_TOLD, GOAL_MET, SECONDARY_GOAL_MET ->
+                false;
+            case ENTERED,
+                KEPT_OUT,
+                TURNED_AWAY,
+                WENT_WAY,
+                SENT,
+                HELD_BACK,
+                SKIPPED,
+                LEFT,
+                FINISHED ->
+                true;
+          };
+      if (told) {
+        String step =
+            deed.kind() == Deed.Kind.LEFT || deed.step().isEmpty()
+                ? ""
+                : " " + deed.step().get().value();
+        String detail =
+            deed.kind() == Deed.Kind.SENT
+                ? " " + deed.detail().orElse("")
+                : deed.detail().map(one -> " " + one).orElse("");
+        all.add(deed.at() + " " + deed.journey() + step + " " + deed.kind() + detail);
+      }
+    }
+    Collections.sort(all);
+    return all;
+  }
+}

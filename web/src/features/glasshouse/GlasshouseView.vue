@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { reasonOf } from '@/api/client'
+import { questions } from '@/api/queries'
+import ChoiceBar from '@/ui/ChoiceBar.vue'
+import { count } from '@/ui/figures'
+import Trouble from '@/ui/Trouble.vue'
+import { useTabTitle } from '@/ui/useTabTitle'
+import ClockBar from './ClockBar.vue'
+import CrowdForm from './CrowdForm.vue'
+import HappeningList from './HappeningList.vue'
+import MailTroubles from './MailTroubles.vue'
+import OpenJourneyPanel from './OpenJourneyPanel.vue'
+import StandIns from './StandIns.vue'
+
+/** The sheltered place where journeys run for real against the stand-ins. */
+const { data: live, error } = useQuery(questions.live())
+
+const picked = ref<number | null>(null)
+const journey = computed(
+  () => live.value?.journeys.find((one) => one.id === picked.value) ?? live.value?.journeys[0],
+)
+const inside = computed(() => live.value?.journeys.reduce((sum, one) => sum + one.inside, 0) ?? 0)
+const open = computed(() => live.value?.journeys.filter((one) => one.since !== null).length ?? 0)
+
+const BELOW = [
+  { key: 'happenings', name: 'what happened' },
+  { key: 'mail', name: 'late and refused' },
+] as const
+const below = ref<(typeof BELOW)[number]['key']>('happenings')
+useTabTitle(() => 'Glasshouse')
+
+function journeys(many: number): string {
+  return many === 1 ? '1 open journey' : `${count(many)} open journeys`
+}
+</script>
+
+<template>
+  <main class="flex min-h-0 flex-col gap-2 p-3">
+    <Trouble v-if="error" :text="reasonOf(error)" />
+    <template v-if="live">
+      <header class="flex items-center gap-4">
+        <h1 class="text-page">Glasshouse</h1>
+        <ClockBar class="flex-1" :clock="live.clock" />
+      </header>
+      <p class="px-1">
+        <b
+          >{{ inside === 1 ? '1 person is' : `${count(inside)} people are` }} inside
+          {{ journeys(open) }}.</b
+        >{{ ' ' }}
+        <span class="text-ink2">
+          {{
+            live.mail.waiting === 0
+              ? 'No message waits.'
+              : `${count(live.mail.waiting)} messages wait.`
+          }}
+          {{
+            live.mail.troubles.length === 0
+              ? 'Nothing is late, nothing was refused.'
+              : `${count(live.mail.troubles.length)} late or refused.`
+          }}
+          Everything here stays on this machine.
+        </span>
+      </p>
+      <div class="grid min-h-0 flex-1 grid-cols-[1fr_minmax(320px,29%)] gap-3">
+        <div class="grid min-h-0 min-w-0 grid-rows-[minmax(0,1.15fr)_minmax(0,1fr)] gap-3">
+          <section class="panel flex min-h-0 flex-col" aria-labelledby="running">
+            <div class="panel-head overflow-x-auto">
+              <h2 id="running" class="sr-only">Journeys that run</h2>
+              <button
+                v-for="one in live.journeys"
+                :key="one.id"
+                type="button"
+                class="rounded-md px-2 py-0.5 whitespace-nowrap"
+                :class="
+                  one.id === journey?.id ? 'bg-pine font-semibold text-white' : 'hover:bg-sunk'
+                "
+                :aria-pressed="one.id === journey?.id"
+                @click="picked = one.id"
+              >
+                {{ one.name }}
+                <span class="figure text-note">{{ count(one.inside) }}</span>
+              </button>
+            </div>
+            <OpenJourneyPanel v-if="journey" :journey="journey" />
+            <p v-else class="p-6 text-ink2">
+              No journey is open yet. Open one in its
+              <RouterLink class="underline" to="/journeys">workbench</RouterLink>: then people enter
+              as it says, and can be put in by hand from their page under People.
+            </p>
+          </section>
+          <section class="panel flex min-h-0 flex-col" aria-labelledby="below">
+            <div class="panel-head">
+              <h2 id="below" class="sr-only">What happened</h2>
+              <ChoiceBar v-model="below" label="What is shown" :choices="BELOW" />
+            </div>
+            <div class="min-h-0 flex-1 overflow-y-auto" tabindex="0" aria-label="What is shown">
+              <MailTroubles v-if="below === 'mail'" :mail="live.mail" />
+              <HappeningList
+                v-else-if="live.happenings.length"
+                :lines="live.happenings"
+                with-names
+              />
+              <p v-else class="p-6 text-ink2">Nothing has happened yet.</p>
+            </div>
+          </section>
+        </div>
+        <div class="grid min-h-0 grid-rows-[minmax(0,1fr)_auto] gap-3">
+          <StandIns class="min-h-0" :notices="live.notices" />
+          <CrowdForm :journeys="live.journeys" />
+        </div>
+      </div>
+    </template>
+  </main>
+</template>

@@ -1,0 +1,21 @@
+<script setup lang="ts">
+import type { ToldTeam } from '@/api/types'
+import { shortMoment } from './moments'
+
+/** What journeys told the team. */
+defineProps<{ notices: ToldTeam[] }>()
+</script>
+
+<template>
+  <ol v-if="notices.length" class="min-h-0 flex-1 overflow-y-auto px-3 py-1" tabindex="0">
+    <li v-for="(one, i) in notices" :key="i" class="border-b border-line2 py-2">
+      <span class="flex justify-between gap-2"
+        ><b class="truncate">{{ one.to }}</b
+        ><span class="figure note">{{ shortMoment(one.at) }}</span></span
+      >
+      {{ one.words || 'Told over the web.' }}
+      <span class="note block">about {{ one.who }}, by {{ one.journeyName }}</span>
+    </li>
+  </ol>
+  <p v-else class="p-6 text-center text-ink2">No journey has told the team anything yet.</p>
+</template>

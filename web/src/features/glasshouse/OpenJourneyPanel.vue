@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref, watch } from 'vue'
+import { questions } from '@/api/queries'
+import type { OpenJourney } from '@/api/types'
+import Trellis from '@/trellis/Trellis.vue'
+import { count } from '@/ui/figures'
+import Trouble from '@/ui/Trouble.vue'
+import { reasonOf } from '@/api/client'
+import { shortMoment } from './moments'
+import StepPeopleList from './StepPeopleList.vue'
+
+/** A journey that runs, with the people on its trellis as they stand now. */
+const props = defineProps<{ journey: OpenJourney }>()
+
+const { data: view, error } = useQuery(computed(() => questions.journeyView(props.journey.id)))
+const selected = ref<string | null>(null)
+watch(
+  () => props.journey.id,
+  () => (selected.value = null),
+)
+const standing = computed(() => new Map(Object.entries(props.journey.atSteps)))
+const nameOfStep = computed(
+  () => view.value?.sheet.rows.find((row) => row.id === selected.value)?.brief ?? selected.value,
+)
+</script>
+
+<template>
+  <div class="flex min-h-0 flex-1 flex-col">
+    <p class="px-3 py-1.5 text-ink2">
+      <template v-if="journey.since !== null">open since {{ shortMoment(journey.since) }}</template>
+      <template v-else>nobody new enters</template>
+      · {{ count(journey.entered) }} came,
+      <b class="text-ink">{{ count(journey.inside) }} inside</b>,
+      {{ count(journey.finished) }} through, {{ count(journey.left) }} left
+      <RouterLink
+        class="ml-2 underline"
+        :to="{
+          name: 'workbench',
+          params: { id: journey.id },
+          query: selected ? { step: selected } : {},
+        }"
+        >Workbench</RouterLink
+      >
+    </p>
+    <Trouble v-if="error" class="m-3" :text="reasonOf(error)" />
+    <div v-if="view" class="min-h-0 flex-1 px-2">
+      <Trellis
+        :body="view.expanded.body"
+        :measures="null"
+        :sheet="view.sheet"
+        :selected="selected"
+        :standing="standing"
+        :among="Math.max(1, journey.inside)"
+        @select="(step) => (selected = selected === step ? null : step)"
+      />
+    </div>
+    <StepPeopleList
+      v-if="selected"
+      class="max-h-44 overflow-y-auto border-t border-line"
+      :journey="journey.id"
+      :step="selected"
+      :name="nameOfStep ?? ''"
+    />
+    <p v-else class="px-3 pb-2 text-note text-ink2">
+      Circles are people as they stand now. Choose a step to see who they are.
+    </p>
+  </div>
+</template>

@@ -1,0 +1,30 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import type { ToldTeam } from '@/api/types'
+import ChoiceBar from '@/ui/ChoiceBar.vue'
+import NoticeList from './NoticeList.vue'
+import PhoneTexts from './PhoneTexts.vue'
+import ReadMail from './ReadMail.vue'
+
+/** The mail server, phone and team inbox that ship with the application. */
+defineProps<{ notices: ToldTeam[] }>()
+
+const CHOICES = [
+  { key: 'inbox', name: 'inbox' },
+  { key: 'phone', name: 'phone' },
+  { key: 'notices', name: 'notices' },
+] as const
+const shown = ref<(typeof CHOICES)[number]['key']>('inbox')
+</script>
+
+<template>
+  <section class="panel flex min-h-0 flex-col" aria-labelledby="stand-ins">
+    <div class="panel-head">
+      <ChoiceBar v-model="shown" label="Which stand-in" :choices="CHOICES" />
+      <h2 id="stand-ins" class="ml-auto text-note font-normal text-ink2">stand-ins</h2>
+    </div>
+    <ReadMail v-if="shown === 'inbox'" />
+    <PhoneTexts v-else-if="shown === 'phone'" />
+    <NoticeList v-else :notices="notices" />
+  </section>
+</template>

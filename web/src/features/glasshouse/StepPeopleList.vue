@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { answerOf, api } from '@/api/client'
+import { outdated, questions } from '@/api/queries'
+import { useAttempt } from '@/api/useAttempt'
+import { count } from '@/ui/figures'
+import Trouble from '@/ui/Trouble.vue'
+import { shortMoment } from './moments'
+
+/** Who stands at a step of a journey now. */
+const props = defineProps<{ journey: number; step: string; name: string }>()
+
+const { data, error } = useQuery(computed(() => questions.stepPeople(props.journey, props.step)))
+const { failure, attempt } = useAttempt(error)
+
+async function takeOut(person: number) {
+  await attempt(() =>
+    answerOf(
+      api.DELETE('/api/live/journeys/{journey}/people/{person}', {
+        params: { path: { journey: props.journey, person } },
+      }),
+    ),
+  )
+  await outdated('live')
+}
+</script>
+
+<template>
+  <section :aria-label="`Who stands at ${name}`" tabindex="0">
+    <h3 class="px-3 pt-2 font-semibold">
+      {{ name }}: {{ data ? count(data.total) : '…' }} {{ data?.total === 1 ? 'person' : 'people' }}
+    </h3>
+    <Trouble v-if="failure" class="m-3" :text="failure" />
+    <ul v-if="data" class="px-3 pb-2">
+      <li
+        v-for="one in data.people"
+        :key="one.person"
+        class="flex items-center gap-3 border-b border-line2 py-1 last:border-0"
+      >
+        <RouterLink
+          class="min-w-40 hover:underline"
+          :to="{ name: 'people', query: { person: one.person } }"
+          >{{ one.who }}</RouterLink
+        >
+        <span class="text-note text-ink2"
+          >since {{ shortMoment(one.since)
+          }}<template v-if="one.until !== null"
+            >, until {{ shortMoment(one.until) }}</template
+          ></span
+        >
+        <button
+          type="button"
+          class="button button-small ml-auto"
+          :aria-label="`Take ${one.who} out`"
+          @click="takeOut(one.person)"
+        >
+          Take out
+        </button>
+      </li>
+    </ul>
+    <p v-if="data && data.total > data.people.length" class="px-3 pb-2 text-note text-ink2">
+      The {{ data.people.length }} who have stood there longest.
+    </p>
+  </section>
+</template>
