@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { reasonOf } from '@/api/client'
-import { questions } from '@/api/queries'
+import { outdated, questions } from '@/api/queries'
 import ChoiceBar from '@/ui/ChoiceBar.vue'
 import { count } from '@/ui/figures'
 import Trouble from '@/ui/Trouble.vue'
@@ -16,6 +16,12 @@ import StandIns from './StandIns.vue'
 
 /** The sheltered place where journeys run for real against the stand-ins. */
 const { data: live, error } = useQuery(questions.live())
+
+/* Whatever happened may have brought mail or a text. */
+watch(
+  () => JSON.stringify(live.value?.happenings[0] ?? null),
+  () => void outdated('inbox'),
+)
 
 const picked = ref<number | null>(null)
 const journey = computed(

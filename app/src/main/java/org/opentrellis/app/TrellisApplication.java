@@ -20,6 +20,9 @@ public class TrellisApplication {
     if (UpkeepCommand.isMeant(arguments)) {
       System.exit(UpkeepCommand.run(arguments));
     }
+    if (AuditCommand.isMeant(arguments)) {
+      System.exit(AuditCommand.run(arguments));
+    }
     try {
       SpringApplication.run(TrellisApplication.class, arguments);
     } catch (RuntimeException reported) {

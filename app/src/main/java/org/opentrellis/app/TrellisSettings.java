@@ -12,6 +12,7 @@ import org.springframework.util.unit.DataSize;
  * @param demo whether to lay the demo's data into an empty database
  * @param demoPeople how many people the demo gets
  * @param demoLive whether the demo's journeys have been open for three weeks
+ * @param rests whether nothing that is due is done, as while it is audited
  * @param fresh whether to remove what the folder holds first, and lay the demo anew
  * @param hosts names that the application answers to besides those of this machine
  * @param leastRoom on the disk; with less, changes are refused before they begin
@@ -28,6 +29,7 @@ public record TrellisSettings(
     boolean demo,
     int demoPeople,
     boolean demoLive,
+    boolean rests,
     boolean fresh,
     List<String> hosts,
     DataSize leastRoom,

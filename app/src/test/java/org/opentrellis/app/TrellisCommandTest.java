@@ -39,6 +39,7 @@ class TrellisCommandTest {
             "restore",
             "password",
             "torture",
+            "audit",
             "--port",
             "--data",
             "--fresh",
@@ -60,6 +61,7 @@ class TrellisCommandTest {
     "restore a b, restore takes one file.",
     "backup --none x, --none is for password only.",
     "password x, password takes no file.",
+    "audit x, audit takes no file.",
     "torture --minutes x, '--minutes takes a number, not x.'",
   })
   void badUseIsSaidAndExitsWithTwo(String arguments, String message) throws Exception {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.lang.reflect.RecordComponent;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -210,6 +211,9 @@ class KindsTest {
       throws ReflectiveOperationException {
     if (type == long.class) {
       return start;
+    }
+    if (type == ZoneId.class) {
+      return ZoneOffset.UTC;
     }
     if (type == int.class) {
       return 2;

@@ -129,7 +129,7 @@ class DemoLayer implements ApplicationRunner {
       if (settings.demoLive()) {
         life.goesOn(settings.demoPeople());
       }
-    } else if (settings.demo()) {
+    } else if (settings.demo() && !settings.rests()) {
       life.catchesUp();
     }
   }

@@ -7,6 +7,7 @@ import java.util.concurrent.atomic.AtomicReference;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.stream.LongStream;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.TrellisSettings;
 import org.opentrellis.app.clock.AccountClock;
 import org.opentrellis.app.clock.ClockKeeper;
 import org.slf4j.Logger;
@@ -37,6 +38,7 @@ class DueWork {
   private final Lookouts lookouts;
   private final ClockKeeper keeper;
   private final AccountClock clock;
+  private final TrellisSettings settings;
   private final ReentrantLock working = new ReentrantLock();
   private final AtomicBoolean stopped = new AtomicBoolean();
   private final AtomicReference<@Nullable Turning> turning = new AtomicReference<>();
@@ -50,7 +52,8 @@ class DueWork {
       Postman postman,
       Lookouts lookouts,
       ClockKeeper keeper,
-      AccountClock clock) {
+      AccountClock clock,
+      TrellisSettings settings) {
     this.lives = lives;
     this.outbox = outbox;
     this.guests = guests;
@@ -59,6 +62,7 @@ class DueWork {
     this.lookouts = lookouts;
     this.keeper = keeper;
     this.clock = clock;
+    this.settings = settings;
   }
 
   /**
@@ -84,6 +88,9 @@ class DueWork {
   /** Mail that was under way when the application ended is tried again. */
   @EventListener(ApplicationReadyEvent.class)
   void begin() {
+    if (settings.rests()) {
+      return;
+    }
     int again = batch.tryAgain();
     if (again > 0) {
       LOG.warn("{} messages may have gone out before the last end; they are sent again.", again);

@@ -77,6 +77,14 @@ interface LifeMapper {
       """)
   void wakeInside(long journey, long now);
 
+  /** Some of those inside a journey. */
+  @Select(
+      """
+      select distinct person_id from visit where journey_id = #{journey}
+      order by person_id limit #{most}
+      """)
+  List<Long> inside(long journey, int most);
+
   /** Somebody for whom something is due, and when. */
   record Due(long personId, long nextAt) {}
 

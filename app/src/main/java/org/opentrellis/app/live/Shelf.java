@@ -1,5 +1,6 @@
 package org.opentrellis.app.live;
 
+import java.util.List;
 import org.opentrellis.app.clock.AccountClock;
 import org.opentrellis.app.journeys.JourneyStateChanged;
 import org.springframework.context.event.EventListener;
@@ -10,12 +11,17 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 @Transactional
 class Shelf {
+  /** So many have their turn at once; more than that have it while the answer is on its way. */
+  private static final int AT_ONCE = 200;
+
   private final OpenJourneys open;
   private final Lookouts lookouts;
   private final LifeMapper lives;
+  private final Turns turns;
   private final AccountClock clock;
 
-  Shelf(OpenJourneys open, Lookouts lookouts, LifeMapper lives, AccountClock clock) {
+  Shelf(OpenJourneys open, Lookouts lookouts, LifeMapper lives, Turns turns, AccountClock clock) {
+    this.turns = turns;
     this.open = open;
     this.lookouts = lookouts;
     this.lives = lives;
@@ -33,6 +39,11 @@ class Shelf {
       case STOPPED -> open.stop(change.journey());
       case DRAFT -> {}
     }
-    lives.wakeInside(change.journey(), clock.now());
+    long now = clock.now();
+    lives.wakeInside(change.journey(), now);
+    List<Long> inside = lives.inside(change.journey(), AT_ONCE);
+    if (inside.size() < AT_ONCE) {
+      inside.forEach(person -> turns.take(person, List.of(), now));
+    }
   }
 }
