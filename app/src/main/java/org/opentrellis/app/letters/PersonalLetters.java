@@ -3,6 +3,7 @@ package org.opentrellis.app.letters;
 import java.util.Optional;
 import org.opentrellis.app.account.Account;
 import org.opentrellis.app.account.AccountWriter;
+import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.messages.MessageLibrary;
 import org.opentrellis.core.account.Sender;
 import org.opentrellis.core.journey.MessageId;
@@ -16,7 +17,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Writes what journeys send, for one person each, as messages stand at that moment. */
 @Service
-@Transactional
+@Transactional(noRollbackFor = {Refused.class, NotFound.class})
 public class PersonalLetters {
   private final MessageLibrary library;
   private final Account account;

@@ -14,10 +14,8 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
-import org.springframework.dao.DataAccessException;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.TransactionException;
 
 /**
  * Does what is due: every second, and along the way when the clock is turned on, in order of time.
@@ -43,6 +41,7 @@ class DueWork {
   private final AtomicBoolean stopped = new AtomicBoolean();
   private final AtomicReference<@Nullable Turning> turning = new AtomicReference<>();
   private volatile boolean ready;
+  private volatile boolean troubled;
 
   DueWork(
       LifeMapper lives,
@@ -104,11 +103,21 @@ class DueWork {
       return;
     }
     try {
+      handAgain();
       passTo(clock.now(), false);
-    } catch (DataAccessException | TransactionException trouble) {
-      LOG.warn("What is due waits: {}", trouble.getMessage());
+    } catch (RuntimeException trouble) {
+      troubled = true;
+      LOG.warn("What is due waits: {}", trouble.getMessage(), trouble);
     } finally {
       working.unlock();
+    }
+  }
+
+  /** After a trouble nobody knows whether what was under way went out. */
+  private void handAgain() {
+    if (troubled) {
+      batch.tryAgain();
+      troubled = false;
     }
   }
 
@@ -134,12 +143,16 @@ class DueWork {
       stopped.set(false);
       turning.set(new Turning(clock.now(), to, 0, 0));
       keeper.stand(clock.instant());
+      handAgain();
       passTo(to, true);
       if (!stopped.get()) {
         keeper.stand(Instant.ofEpochSecond(to));
       }
       Turning done = turning.get();
       return done == null ? new Turning(to, to, 0, 0) : done;
+    } catch (RuntimeException trouble) {
+      troubled = true;
+      throw trouble;
     } finally {
       keeper.goOn();
       turning.set(null);

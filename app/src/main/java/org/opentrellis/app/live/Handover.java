@@ -5,7 +5,6 @@ import org.eclipse.angus.mail.smtp.SMTPAddressFailedException;
 import org.eclipse.angus.mail.smtp.SMTPSendFailedException;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.letters.Smtp;
-import org.opentrellis.core.problem.Refused;
 import org.opentrellis.mail.Letter;
 
 /**
@@ -28,8 +27,8 @@ record Handover(Result result, boolean dead, String said) {
   }
 
   /** What we do not even hand over. */
-  static Handover unwritten(Refused why) {
-    return new Handover(Result.REFUSED, false, why.sentence());
+  static Handover unwritten(String why) {
+    return new Handover(Result.REFUSED, false, why);
   }
 
   static Handover of(Letter letter, Smtp.Connection connection) {

@@ -33,7 +33,7 @@ class PhoneLine {
       phone.take(number, account.texting().sender(), words);
       return Handover.TAKEN;
     } catch (Refused refused) {
-      return Handover.unwritten(refused);
+      return Handover.unwritten(refused.sentence());
     }
   }
 }

@@ -3,17 +3,9 @@ package org.opentrellis.app.live;
 import jakarta.mail.MessagingException;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
-import org.opentrellis.app.letters.PersonalLetters;
 import org.opentrellis.app.letters.Smtp;
-import org.opentrellis.core.journey.JourneyName;
-import org.opentrellis.core.journey.MessageId;
-import org.opentrellis.core.journey.Step;
-import org.opentrellis.core.journey.StepId;
-import org.opentrellis.core.journey.Variant;
-import org.opentrellis.core.live.Editions;
-import org.opentrellis.core.problem.Refused;
 import org.opentrellis.mail.Letter;
 import org.springframework.stereotype.Component;
 
@@ -30,8 +22,7 @@ class Postman {
   private static final int MOST_OVER_ONE = 500;
 
   private final Outbox outbox;
-  private final OpenJourneys open;
-  private final PersonalLetters letters;
+  private final Composing composing;
   private final Smtp smtp;
   private final PhoneLine phone;
 
@@ -40,10 +31,9 @@ class Postman {
 
   private int used;
 
-  Postman(Outbox outbox, OpenJourneys open, PersonalLetters letters, Smtp smtp, PhoneLine phone) {
+  Postman(Outbox outbox, Composing composing, Smtp smtp, PhoneLine phone) {
     this.outbox = outbox;
-    this.open = open;
-    this.letters = letters;
+    this.composing = composing;
     this.smtp = smtp;
     this.phone = phone;
   }
@@ -61,20 +51,27 @@ class Postman {
     if (rows.isEmpty()) {
       return 0;
     }
+    Map<Long, Composing.Composed> written = composing.emails(rows);
     List<Handed> handed = new ArrayList<>();
     for (OutboxRow row : rows) {
-      handed.add(new Handed(row, hand(row)));
+      handed.add(new Handed(row, hand(row, written.get(row.id()))));
     }
     outbox.note(handed);
     return rows.size();
   }
 
-  private Handover hand(OutboxRow row) {
-    if (row.channel() == OutboxRow.Channel.TEXT) {
+  /**
+   * @param written null for a text
+   */
+  private Handover hand(OutboxRow row, Composing.@Nullable Composed written) {
+    if (written == null) {
       return phone.send(row);
     }
+    Letter letter = written.letter();
+    if (letter == null) {
+      return Handover.unwritten(written.refusal());
+    }
     try {
-      Letter letter = letters.email(outgoing(row));
       if (connection == null || used >= MOST_OVER_ONE) {
         hangUp();
         connection = smtp.connect();
@@ -86,8 +83,6 @@ class Postman {
         hangUp();
       }
       return came;
-    } catch (Refused refused) {
-      return Handover.unwritten(refused);
     } catch (MessagingException none) {
       return Handover.of(none);
     }
@@ -104,24 +99,5 @@ class Postman {
     } finally {
       connection = null;
     }
-  }
-
-  private PersonalLetters.Outgoing outgoing(OutboxRow row) {
-    Editions editions = open.current();
-    JourneyName name = LiveNames.of(row.journeyId());
-    Step.SendEmail step =
-        (Step.SendEmail) PlannedStep.of(editions, name, row.version(), new StepId(row.step()));
-    Optional<Variant> variant =
-        step.variants().stream().filter(one -> one.id().value().equals(row.variant())).findFirst();
-    return new PersonalLetters.Outgoing(
-        row.id(),
-        Returns.key(row),
-        row.personId(),
-        new MessageId(row.messageId()),
-        variant.flatMap(Variant::subject).or(step::subject),
-        step.preview(),
-        step.sender(),
-        step.linkParameters() ? Optional.of(open.nameOf(row.journeyId())) : Optional.empty(),
-        !step.untracked());
   }
 }

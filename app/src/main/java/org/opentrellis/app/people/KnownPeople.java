@@ -19,7 +19,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** What messages can say of people, and which passages are for them. */
 @Service
-@Transactional(readOnly = true)
+@Transactional(readOnly = true, noRollbackFor = NotFound.class)
 public class KnownPeople {
   private final PeopleMapper mapper;
   private final Crowd crowd;

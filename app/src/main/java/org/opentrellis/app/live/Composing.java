@@ -1,0 +1,79 @@
+package org.opentrellis.app.live;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.http.NotFound;
+import org.opentrellis.app.letters.PersonalLetters;
+import org.opentrellis.core.journey.JourneyName;
+import org.opentrellis.core.journey.MessageId;
+import org.opentrellis.core.journey.Step;
+import org.opentrellis.core.journey.StepId;
+import org.opentrellis.core.journey.Variant;
+import org.opentrellis.core.live.Editions;
+import org.opentrellis.core.problem.Refused;
+import org.opentrellis.mail.Letter;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Writes the emails of an outbox, some in one transaction. */
+@Component
+@Transactional(noRollbackFor = {Refused.class, NotFound.class})
+class Composing {
+  private final OpenJourneys open;
+  private final PersonalLetters letters;
+
+  Composing(OpenJourneys open, PersonalLetters letters) {
+    this.open = open;
+    this.letters = letters;
+  }
+
+  /**
+   * An email, or why it cannot be written.
+   *
+   * @param letter null if it cannot
+   */
+  record Composed(@Nullable Letter letter, String refusal) {}
+
+  /** By the rows' numbers; texts are left out. */
+  Map<Long, Composed> emails(List<OutboxRow> rows) {
+    Editions editions = open.current();
+    Map<Long, Composed> all = new LinkedHashMap<>();
+    for (OutboxRow row : rows) {
+      if (row.channel() == OutboxRow.Channel.EMAIL) {
+        all.put(row.id(), email(row, editions));
+      }
+    }
+    return all;
+  }
+
+  private Composed email(OutboxRow row, Editions editions) {
+    try {
+      return new Composed(letters.email(outgoing(row, editions)), "");
+    } catch (Refused refused) {
+      return new Composed(null, refused.sentence());
+    } catch (NotFound gone) {
+      return new Composed(null, "They were forgotten.");
+    }
+  }
+
+  private PersonalLetters.Outgoing outgoing(OutboxRow row, Editions editions) {
+    JourneyName name = LiveNames.of(row.journeyId());
+    Step.SendEmail step =
+        (Step.SendEmail) PlannedStep.of(editions, name, row.version(), new StepId(row.step()));
+    Optional<Variant> variant =
+        step.variants().stream().filter(one -> one.id().value().equals(row.variant())).findFirst();
+    return new PersonalLetters.Outgoing(
+        row.id(),
+        Returns.key(row),
+        row.personId(),
+        new MessageId(row.messageId()),
+        variant.flatMap(Variant::subject).or(step::subject),
+        step.preview(),
+        step.sender(),
+        step.linkParameters() ? Optional.of(open.nameOf(row.journeyId())) : Optional.empty(),
+        !step.untracked());
+  }
+}
