@@ -1,6 +1,9 @@
 package org.opentrellis.app.letters;
 
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.opentrellis.app.account.Account;
 import org.opentrellis.app.account.AccountWriter;
 import org.opentrellis.app.http.NotFound;
@@ -11,6 +14,7 @@ import org.opentrellis.core.message.Filling;
 import org.opentrellis.core.message.Manuscript;
 import org.opentrellis.core.message.OneLine;
 import org.opentrellis.core.problem.Refused;
+import org.opentrellis.core.problem.Severity;
 import org.opentrellis.mail.Letter;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -23,8 +27,15 @@ public class PersonalLetters {
   private final Account account;
   private final Recipients recipients;
   private final Writing writing;
+  private final Proofreader proofreader;
 
-  PersonalLetters(MessageLibrary library, Account account, Recipients recipients, Writing writing) {
+  PersonalLetters(
+      MessageLibrary library,
+      Account account,
+      Recipients recipients,
+      Writing writing,
+      Proofreader proofreader) {
+    this.proofreader = proofreader;
     this.library = library;
     this.account = account;
     this.recipients = recipients;
@@ -87,6 +98,23 @@ public class PersonalLetters {
         sender,
         reader,
         what.journey().map(journey -> new Campaign(journey, written.name())));
+  }
+
+  /**
+   * Why some messages cannot be sent as they are saved now, by their ids; those that can are left
+   * out. Nobody is to see the name of a field, or a hole.
+   */
+  public Map<MessageId, String> faults(Set<MessageId> messages) {
+    Map<MessageId, String> faults = new HashMap<>();
+    proofreader
+        .saved(messages)
+        .forEach(
+            (written, found) ->
+                found.stream()
+                    .filter(one -> one.severity() == Severity.ERROR)
+                    .findFirst()
+                    .ifPresent(one -> faults.put(written.id(), one.sentence())));
+    return faults;
   }
 
   /**

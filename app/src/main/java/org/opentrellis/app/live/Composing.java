@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.letters.PersonalLetters;
@@ -34,15 +35,22 @@ class Composing {
    * An email, or why it cannot be written.
    *
    * @param letter null if it cannot
+   * @param later whether it can once somebody has mended the message
    */
-  record Composed(@Nullable Letter letter, String refusal) {}
+  record Composed(@Nullable Letter letter, String refusal, boolean later) {}
 
-  /** By the rows' numbers; texts are left out. */
+  /** By the rows' numbers; texts that have no fault are left out. */
   Map<Long, Composed> emails(List<OutboxRow> rows) {
     Editions editions = open.current();
+    Map<MessageId, String> faults =
+        letters.faults(
+            rows.stream().map(row -> new MessageId(row.messageId())).collect(Collectors.toSet()));
     Map<Long, Composed> all = new LinkedHashMap<>();
     for (OutboxRow row : rows) {
-      if (row.channel() == OutboxRow.Channel.EMAIL) {
+      String fault = faults.get(new MessageId(row.messageId()));
+      if (fault != null) {
+        all.put(row.id(), new Composed(null, "The message has a fault: " + fault, true));
+      } else if (row.channel() == OutboxRow.Channel.EMAIL) {
         all.put(row.id(), email(row, editions));
       }
     }
@@ -51,11 +59,11 @@ class Composing {
 
   private Composed email(OutboxRow row, Editions editions) {
     try {
-      return new Composed(letters.email(outgoing(row, editions)), "");
+      return new Composed(letters.email(outgoing(row, editions)), "", false);
     } catch (Refused refused) {
-      return new Composed(null, refused.sentence());
+      return new Composed(null, refused.sentence(), false);
     } catch (NotFound gone) {
-      return new Composed(null, "They were forgotten.");
+      return new Composed(null, "They were forgotten.", false);
     }
   }
 

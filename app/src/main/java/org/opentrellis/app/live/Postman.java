@@ -61,7 +61,7 @@ class Postman {
   }
 
   /**
-   * @param written null for a text
+   * @param written null for a text without fault
    */
   private Handover hand(OutboxRow row, Composing.@Nullable Composed written) {
     if (written == null) {
@@ -69,7 +69,9 @@ class Postman {
     }
     Letter letter = written.letter();
     if (letter == null) {
-      return Handover.unwritten(written.refusal());
+      return written.later()
+          ? new Handover(Handover.Result.LATER, false, written.refusal())
+          : Handover.unwritten(written.refusal());
     }
     try {
       if (connection == null || used >= MOST_OVER_ONE) {

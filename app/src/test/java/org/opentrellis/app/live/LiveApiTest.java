@@ -7,6 +7,14 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.opentrellis.app.Answers.Answer;
 import org.opentrellis.app.RunningApplication;
+import org.opentrellis.app.messages.MessageLibrary;
+import org.opentrellis.app.messages.Written;
+import org.opentrellis.core.journey.MessageId;
+import org.opentrellis.core.message.Inline;
+import org.opentrellis.core.message.Manuscript;
+import org.opentrellis.core.message.MergeField;
+import org.opentrellis.core.message.OneLine;
+import org.opentrellis.core.message.Source;
 import tools.jackson.databind.JsonNode;
 
 /** Journeys that really run: over HTTP, SMTP, the redirect and the clock. */
@@ -189,6 +197,34 @@ class LiveApiTest {
           .isEqualTo("People enter. 1 is inside now.");
       workshop.turn(4 * DAY);
     }
+    workshop.auditIsClean();
+  }
+
+  /** Edited into a fault while it is sent, it waits until somebody has mended it. */
+  @Test
+  void nobodySeesAHole() {
+    long journey = workshop.open(planner("A hole"));
+    MessageLibrary library = APP.bean(MessageLibrary.class);
+    MessageId id = new MessageId("your-hive-planner-is-here");
+    Written whole = library.written(id);
+    MergeField hole = MergeField.of(new Source.FirstName(), "");
+    Manuscript.Email faulty =
+        ((Manuscript.Email) whole.manuscript())
+            .withSubject(new OneLine(List.of(Inline.Field.plain(hole))));
+    library.replace(id, whole.name(), faulty);
+    try {
+      long person = workshop.person("hole@example.com");
+      workshop.putIn(journey, person);
+      workshop.turn(30);
+      assertThat(workshop.mails("hole@example.com")).isEmpty();
+      JsonNode trouble = APP.get("/api/live").body().at("/mail/troubles/0");
+      assertThat(trouble.get("said").asString()).startsWith("The message has a fault: ");
+      assertThat(trouble.get("tryAt").isNull()).isFalse();
+    } finally {
+      library.replace(id, whole.name(), whole.manuscript());
+    }
+    workshop.turn(3600);
+    assertThat(workshop.mails("hole@example.com")).hasSize(1);
     workshop.auditIsClean();
   }
 }
