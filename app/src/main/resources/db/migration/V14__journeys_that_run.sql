@@ -31,9 +31,9 @@ create table life (
   -- By which their lots fall.
   lot_key bigint not null,
   -- As they stood before their first turn.
-  begun clob not null,
+  begun varchar(1000000) not null,
   begun_edition int not null,
-  standing clob not null,
+  standing varchar(1000000) not null,
   edition int not null,
   turns int not null,
   -- When something is due next; null if nothing is.
@@ -107,7 +107,7 @@ create table outbox (
 create index outbox_next on outbox (state, try_at, id);
 
 alter table sent_mail add column outbox_id bigint references outbox (id);
-alter table sent_mail add column link_names clob;
+alter table sent_mail add column link_names varchar(100000);
 create index sent_mail_of_outbox on sent_mail (outbox_id);
 
 -- What came to the phone stand-in.
