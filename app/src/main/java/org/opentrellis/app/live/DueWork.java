@@ -188,7 +188,7 @@ class DueWork {
       }
       long after = next();
       if (worked.nothing() && after <= next) {
-        break;
+        throw new IllegalStateException("what is due at " + next + " does not get done");
       }
       next = after;
     }

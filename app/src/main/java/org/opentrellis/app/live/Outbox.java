@@ -61,11 +61,23 @@ class Outbox {
   /**
    * Takes some of what is due to be handed over now; what must not go out is called off, and what
    * has to wait waits.
+   *
+   * @return none only if nothing more is due that may go out
    */
   List<OutboxRow> claim(long until, int most) {
-    List<OutboxRow> claimed = new ArrayList<>();
     Quota quota = quota();
-    for (OutboxRow row : mapper.due(until, most)) {
+    List<OutboxRow> due = mapper.due(until, most);
+    List<OutboxRow> claimed = claim(due, quota);
+    while (claimed.isEmpty() && !due.isEmpty()) {
+      due = mapper.due(until, most);
+      claimed = claim(due, quota);
+    }
+    return claimed;
+  }
+
+  private List<OutboxRow> claim(List<OutboxRow> due, Quota quota) {
+    List<OutboxRow> claimed = new ArrayList<>();
+    for (OutboxRow row : due) {
       long now = Math.max(row.tryAt(), clock.now());
       Optional<String> hindrance = people.hindrance(row.personId(), text(row));
       Optional<Instant> quietTo = people.zone(row.personId()).flatMap(zone -> quietTo(zone, now));

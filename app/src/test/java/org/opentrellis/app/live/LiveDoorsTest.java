@@ -178,6 +178,10 @@ class LiveDoorsTest {
   }
 
   private static void bring(String table, boolean starts) {
+    bring(table, starts, 2);
+  }
+
+  private static void bring(String table, boolean starts, int people) {
     JsonNode view =
         APP.postCsv("/api/people-tables?name=fair.csv", table.getBytes(StandardCharsets.UTF_8))
             .body();
@@ -187,7 +191,7 @@ class LiveDoorsTest {
             .formatted(
                 view.get("columns").valueStream().map(one -> one.get("plan")).toList(), starts);
     JsonNode check = APP.post("/api/people-tables/" + id + "/checks", order).body();
-    assertThat(check.get("sentences").toString().contains("2 people would enter"))
+    assertThat(check.get("sentences").toString().contains(people + " people would enter"))
         .as("%s", check)
         .isEqualTo(starts);
     assertThat(APP.post("/api/people-tables/" + id + "/acts", order).status()).isLessThan(300);
@@ -268,5 +272,44 @@ class LiveDoorsTest {
         .doesNotContain("forgotten@example.com")
         .contains("Left: they were forgotten.");
     workshop.turn(2 * DAY);
+  }
+
+  /** More of them than are handed over in one go, so that all but one wait at the same time. */
+  @Test
+  void whatIsOverTheMonthsQuotaWaitsAndThenGoesOut() {
+    workshop.open(
+        """
+        other: Over the quota
+        Starts when someone gets tag "fair"
+        Send "Your hive planner is here"
+        """);
+    limit("1");
+    try {
+      StringBuilder table = new StringBuilder("email\n");
+      for (int n = 0; n < 30; n++) {
+        table.append("quota").append(n).append("@example.com\n");
+      }
+      bring(table.toString(), true, 30);
+      workshop.turn(60);
+      assertThat(APP.get("/api/live").body().at("/mail/waiting").asInt()).isEqualTo(29);
+      workshop.turn(32 * DAY);
+      assertThat(APP.get("/api/live").body().at("/mail/waiting").asInt()).isLessThan(29);
+    } finally {
+      limit("null");
+    }
+    workshop.turn(32 * DAY);
+    assertThat(APP.get("/api/live").body().at("/mail/waiting").asInt()).isZero();
+    assertThat(workshop.mails("quota29@example.com")).hasSize(1);
+  }
+
+  private static void limit(String quota) {
+    JsonNode now = APP.get("/api/sending-limits").body();
+    Answer set =
+        APP.put(
+            "/api/sending-limits",
+            "{\"monthlyQuota\": %s, \"segmentPrice\": %s, \"emailsPerWeek\": %s, \"version\": %s}"
+                .formatted(
+                    quota, now.get("segmentPrice"), now.get("emailsPerWeek"), now.get("version")));
+    assertThat(set.status()).as("%s", set.body()).isEqualTo(200);
   }
 }
