@@ -72,6 +72,7 @@ class EditorsTest {
     labelled(page, "How to wait").selectOption("untilHappens");
     labelled(page, "Question").selectOption("bought");
     page.getByLabel("one category").click();
+    assertThat(labelled(page, "one category")).hasCount(2);
     type(labelled(page, "one category").last(), "Hives");
     assertThat(row(page, "two-days"))
         .containsText("Wait until they bought something from Hives, at most 1 day");
