@@ -29,6 +29,9 @@ public class ClockTurning implements DisposableBean {
   private final DueWork work;
   private final AccountClock clock;
   private volatile @Nullable String failure;
+
+  /** A turning that has been asked for; it may have to wait for what is being done just now. */
+  private volatile DueWork.@Nullable Turning asked;
   private final ExecutorService hand =
       Executors.newSingleThreadExecutor(Thread.ofPlatform().name("clock-", 0).factory());
 
@@ -43,7 +46,7 @@ public class ClockTurning implements DisposableBean {
         clock.now(),
         clock.turnedOn(),
         next == Long.MAX_VALUE ? null : next,
-        work.turning(),
+        turning(),
         failure);
   }
 
@@ -54,11 +57,12 @@ public class ClockTurning implements DisposableBean {
    * @throws Refusal if it is being turned already
    */
   synchronized ClockView turn(ClockOrder order) {
-    if (work.turning() != null) {
+    if (turning() != null) {
       throw new Refusal(HttpStatus.CONFLICT, "turning", "The clock is being turned already.", null);
     }
     long to = to(order);
     failure = null;
+    asked = new DueWork.Turning(clock.now(), to, 0, 0);
     Future<?> under = hand.submit(() -> carryOut(to));
     try {
       under.get(A_MOMENT_MILLIS, TimeUnit.MILLISECONDS);
@@ -79,12 +83,19 @@ public class ClockTurning implements DisposableBean {
     }
   }
 
+  private DueWork.@Nullable Turning turning() {
+    DueWork.Turning under = work.turning();
+    return under == null ? asked : under;
+  }
+
   private void carryOut(long to) {
     try {
       work.turnTo(to);
     } catch (RuntimeException trouble) {
       LOG.warn("The clock could not be turned to {}.", to, trouble);
       failure = Incident.noted(trouble).sentence();
+    } finally {
+      asked = null;
     }
   }
 

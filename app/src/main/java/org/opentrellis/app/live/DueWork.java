@@ -90,9 +90,10 @@ class DueWork {
     if (settings.rests()) {
       return;
     }
-    int again = batch.tryAgain();
-    if (again > 0) {
-      LOG.warn("{} messages may have gone out before the last end; they are sent again.", again);
+    // On a disk that is full nothing is written at the start; it is looked at again later.
+    troubled = outbox.underWay() > 0;
+    if (troubled) {
+      LOG.warn("Some messages may have gone out before the last end; they are sent again.");
     }
     ready = true;
   }

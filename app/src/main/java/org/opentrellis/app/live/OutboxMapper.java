@@ -107,6 +107,10 @@ interface OutboxMapper {
           + " order by id desc limit #{most}")
   List<OutboxRow> troubled(int most);
 
+  /** How many were handed over of which nobody has noted what came of it. */
+  @Select("select count(*) from outbox where state = 'ON_ITS_WAY'")
+  long underWay();
+
   @Select("select count(*) from outbox where state = 'WAITING'")
   long waiting();
 

@@ -41,7 +41,7 @@ class LiveEqualsDryRunTest {
   private static final int HORIZON = 60;
 
   /** More with {@code -Dlive.journeys=200}. */
-  private static final int RANDOM = Integer.getInteger("live.journeys", 16);
+  private static final int RANDOM = Integer.getInteger("live.journeys", 8);
 
   private final LiveWorkshop workshop = new LiveWorkshop(APP);
 
