@@ -32,6 +32,7 @@ public class ClockTurning implements DisposableBean {
 
   /** A turning that has been asked for; it may have to wait for what is being done just now. */
   private volatile DueWork.@Nullable Turning asked;
+
   private final ExecutorService hand =
       Executors.newSingleThreadExecutor(Thread.ofPlatform().name("clock-", 0).factory());
 
@@ -43,11 +44,7 @@ public class ClockTurning implements DisposableBean {
   ClockView view() {
     long next = work.next();
     return new ClockView(
-        clock.now(),
-        clock.turnedOn(),
-        next == Long.MAX_VALUE ? null : next,
-        turning(),
-        failure);
+        clock.now(), clock.turnedOn(), next == Long.MAX_VALUE ? null : next, turning(), failure);
   }
 
   /**
