@@ -53,6 +53,13 @@ public final class RunningApplication implements BeforeAllCallback, AfterAllCall
         List.of("trellis.demo=true", "trellis.demo-people=" + people), null);
   }
 
+  /** The same whose journeys have been open for three weeks, as the demo is started by hand. */
+  public static RunningApplication withLife(int people) {
+    return new RunningApplication(
+        List.of("trellis.demo=true", "trellis.demo-people=" + people, "trellis.demo-live=true"),
+        null);
+  }
+
   /** One that reads the description of its API off its controllers. */
   public static RunningApplication describingItself() {
     return new RunningApplication(DESCRIBING, ApiDocument.class);

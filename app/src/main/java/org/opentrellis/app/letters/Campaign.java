@@ -1,5 +1,6 @@
 package org.opentrellis.app.letters;
 
+import java.nio.charset.StandardCharsets;
 import org.springframework.web.util.UriComponentsBuilder;
 import org.springframework.web.util.UriUtils;
 
@@ -24,7 +25,7 @@ record Campaign(String journey, String message) {
 
   private static void add(UriComponentsBuilder uri, boolean there, String name, String value) {
     if (!there) {
-      uri.queryParam(name, UriUtils.encode(value, java.nio.charset.StandardCharsets.UTF_8));
+      uri.queryParam(name, UriUtils.encode(value, StandardCharsets.UTF_8));
     }
   }
 }

@@ -39,33 +39,30 @@ class MailAnswers {
   void clicked(Token token, int number) {
     mapper
         .links(token.hash())
-        .ifPresent(
-            sent ->
-                tell(
-                    sent,
-                    MailAnswered.Kind.CLICKED,
-                    Optional.ofNullable(sent.names())
-                        .flatMap(names -> at(names, number))
-                        .filter(name -> !name.isEmpty())
-                        .map(LinkName::new)));
+        .ifPresent(sent -> tell(sent, MailAnswered.Kind.CLICKED, name(sent, number)));
+  }
+
+  private static Optional<LinkName> name(SentMailMapper.SentLinks sent, int number) {
+    return Optional.ofNullable(sent.names())
+        .flatMap(names -> at(names, number))
+        .filter(name -> !name.isEmpty())
+        .map(LinkName::new);
   }
 
   /** The picture that tells of an opening was fetched, by a reader or ahead of one. */
   void opened(Token token, boolean ahead) {
-    mapper
-        .links(token.hash())
-        .ifPresent(
-            sent ->
-                tell(
-                    sent,
-                    ahead ? MailAnswered.Kind.PRE_LOADED : MailAnswered.Kind.OPENED,
-                    Optional.empty()));
+    tells(token, ahead ? MailAnswered.Kind.PRE_LOADED : MailAnswered.Kind.OPENED);
   }
 
   /** Whether there is such a mail, whose reader wants no more of them. */
   boolean unsubscribed(Token token) {
+    return tells(token, MailAnswered.Kind.UNSUBSCRIBED);
+  }
+
+  /** Whether there is such a mail. */
+  private boolean tells(Token token, MailAnswered.Kind kind) {
     Optional<SentMailMapper.SentLinks> sent = mapper.links(token.hash());
-    sent.ifPresent(one -> tell(one, MailAnswered.Kind.UNSUBSCRIBED, Optional.empty()));
+    sent.ifPresent(one -> tell(one, kind, Optional.empty()));
     return sent.isPresent();
   }
 

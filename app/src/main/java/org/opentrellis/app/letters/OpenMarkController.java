@@ -2,6 +2,7 @@ package org.opentrellis.app.letters;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Base64;
+import org.opentrellis.app.http.ShownAnywhere;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -37,7 +38,7 @@ class OpenMarkController {
     return ResponseEntity.ok()
         .contentType(MediaType.IMAGE_GIF)
         .cacheControl(CacheControl.noStore())
-        .headers(org.opentrellis.app.http.ShownAnywhere::mark)
+        .headers(ShownAnywhere::mark)
         .body(CLEAR);
   }
 }

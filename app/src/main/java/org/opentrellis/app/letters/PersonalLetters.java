@@ -35,11 +35,11 @@ public class PersonalLetters {
       Recipients recipients,
       Writing writing,
       Proofreader proofreader) {
-    this.proofreader = proofreader;
     this.library = library;
     this.account = account;
     this.recipients = recipients;
     this.writing = writing;
+    this.proofreader = proofreader;
   }
 
   /**

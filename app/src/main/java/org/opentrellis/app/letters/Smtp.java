@@ -52,6 +52,9 @@ public class Smtp {
    * @throws MessagingException if the server does not answer
    */
   public Connection connect() throws MessagingException {
+    if (!server.isRunning()) {
+      throw new MessagingException("The mail server does not answer.");
+    }
     Session session = Session.getInstance(properties());
     Transport transport = session.getTransport("smtp");
     transport.connect();

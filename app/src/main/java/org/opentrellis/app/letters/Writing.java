@@ -6,6 +6,7 @@ import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.PublicAddress;
 import org.opentrellis.core.account.Sender;
 import org.opentrellis.core.format.Json;
@@ -121,10 +122,7 @@ class Writing {
   }
 
   private void keep(
-      Token token,
-      MessageId message,
-      MailAddresses addresses,
-      @org.jspecify.annotations.Nullable Long outbox) {
+      Token token, MessageId message, MailAddresses addresses, @Nullable Long outbox) {
     sent.insert(
         token.hash(),
         message.value(),

@@ -22,9 +22,9 @@ class Arriving {
   private final SegmentMemberMapper members;
 
   Arriving(Turns turns, LifeMapper lives, GuestMapper guests, SegmentMemberMapper members) {
-    this.guests = guests;
     this.turns = turns;
     this.lives = lives;
+    this.guests = guests;
     this.members = members;
   }
 

@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.clock.AccountClock;
 import org.opentrellis.app.http.Incident;
 import org.opentrellis.app.http.Refusal;
+import org.opentrellis.app.storage.Quietly;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.slf4j.Logger;
@@ -132,6 +133,6 @@ public class ClockTurning implements DisposableBean {
   @Override
   public void destroy() {
     work.stop();
-    hand.shutdown();
+    Quietly.end(hand);
   }
 }

@@ -49,8 +49,4 @@ interface EditionMapper {
           + " from edition where journey_id = #{journey} and kind = 'OPENED'"
           + " order by number desc limit 1")
   Optional<EditionRow> opened(long journey);
-
-  /** When it was first opened. */
-  @Select("select min(at) from edition where journey_id = #{journey} and kind = 'OPENED'")
-  Optional<Long> firstOpened(long journey);
 }

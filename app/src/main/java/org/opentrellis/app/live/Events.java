@@ -19,9 +19,7 @@ class Events {
   private final EventMapper mapper;
   private final OutsideHappenings people;
   private final Turns turns;
-  private final LifeMapper lives;
   private final OpenDoors doors;
-  private final OpenJourneys open;
   private final Lookouts lookouts;
   private final AccountClock clock;
 
@@ -29,17 +27,13 @@ class Events {
       EventMapper mapper,
       OutsideHappenings people,
       Turns turns,
-      LifeMapper lives,
       OpenDoors doors,
-      OpenJourneys open,
       Lookouts lookouts,
       AccountClock clock) {
     this.mapper = mapper;
     this.people = people;
     this.turns = turns;
-    this.lives = lives;
     this.doors = doors;
-    this.open = open;
     this.lookouts = lookouts;
     this.clock = clock;
   }
@@ -88,9 +82,8 @@ class Events {
     }
     mapper.hear(heard.source(), heard.id(), clock.now());
     long id = person.get();
-    boolean known = lives.isThere(id);
     // First the turn: whoever had no life begins it as they stood before.
-    if (known || !open.none() && doors.opensTo(List.of(heard.happening()))) {
+    if (doors.hasTurn(id, List.of(heard.happening()))) {
       turns.take(id, List.of(heard.happening()), clock.now());
     }
     people.keep(id, heard.happening());

@@ -115,7 +115,7 @@ class Glasshouse {
     Map<Long, String> who = called(troubled.stream().map(OutboxRow::personId));
     return new GlasshouseView.Mail(
         outbox.waiting(),
-        outbox.sentAgain().size(),
+        outbox.sentAgain(),
         troubled.stream()
             .map(
                 row ->

@@ -46,17 +46,6 @@ interface HappeningMapper {
       "select " + COLUMNS + " from happening where origin <> 'TURN' order by id desc limit #{most}")
   List<HappeningRow> newest(int most);
 
-  /** How often the machine did something at a step of a journey, or as a whole. */
-  record Counted(long journeyId, String kind, String step, String detail, long times) {}
-
-  @Select(
-      """
-      select journey_id, kind, coalesce(step, '') as step, coalesce(detail, '') as detail,
-        count(*) as times
-      from happening where journey_id = #{journey} group by journey_id, kind, step, detail
-      """)
-  List<Counted> counted(long journey);
-
   /** How often something happened in each journey. */
   record Times(long journeyId, String kind, long times) {}
 

@@ -1,5 +1,7 @@
 package org.opentrellis.app.live;
 
+import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.format.Documents;
@@ -114,7 +116,7 @@ record HappeningRow(
         .getClass()
         .getSimpleName()
         .replaceAll("(?<=[a-z])(?=[A-Z])", "_")
-        .toUpperCase(java.util.Locale.ROOT);
+        .toUpperCase(Locale.ROOT);
   }
 
   /** What the machine did; of a line of that origin. */
@@ -122,15 +124,15 @@ record HappeningRow(
     return new Deed(
         at,
         Deed.Kind.valueOf(kind),
-        LiveNames.of(java.util.Objects.requireNonNull(journeyId)),
-        java.util.Objects.requireNonNull(version),
-        java.util.Objects.requireNonNull(visit),
+        LiveNames.of(Objects.requireNonNull(journeyId)),
+        Objects.requireNonNull(version),
+        Objects.requireNonNull(visit),
         Optional.ofNullable(step).map(StepId::new),
         Optional.ofNullable(detail));
   }
 
   /** What was told; of a line of that origin of somebody who was not forgotten. */
   Happening happening() {
-    return Documents.readHappening(Json.tree(java.util.Objects.requireNonNull(document)));
+    return Documents.readHappening(Json.tree(Objects.requireNonNull(document)));
   }
 }

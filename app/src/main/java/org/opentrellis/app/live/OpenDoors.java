@@ -3,6 +3,7 @@ package org.opentrellis.app.live;
 import java.util.List;
 import java.util.Set;
 import org.opentrellis.app.people.JourneyDoors;
+import org.opentrellis.app.people.KnownPeople;
 import org.opentrellis.core.happening.Happening;
 import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.journey.Trigger;
@@ -14,9 +15,13 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional(readOnly = true)
 class OpenDoors implements JourneyDoors {
   private final OpenJourneys open;
+  private final LifeMapper lives;
+  private final KnownPeople people;
 
-  OpenDoors(OpenJourneys open) {
+  OpenDoors(OpenJourneys open, LifeMapper lives, KnownPeople people) {
     this.open = open;
+    this.lives = lives;
+    this.people = people;
   }
 
   @Override
@@ -35,8 +40,15 @@ class OpenDoors implements JourneyDoors {
     };
   }
 
-  /** Whether some open journey may be entered by what happened, so that the person has a turn. */
-  boolean opensTo(List<Happening> happened) {
+  /**
+   * Whether somebody has a turn at once by what happened: journeys know them, or it may bring them
+   * into one and they may be mailed.
+   */
+  boolean hasTurn(long person, List<Happening> happened) {
+    return lives.isThere(person) || opensTo(happened) && people.hindrance(person, false).isEmpty();
+  }
+
+  private boolean opensTo(List<Happening> happened) {
     return open.entrances().stream()
         .flatMap(one -> one.triggers().stream())
         .anyMatch(trigger -> happened.stream().anyMatch(one -> opensTo(trigger, one)));

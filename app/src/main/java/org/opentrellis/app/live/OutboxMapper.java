@@ -99,11 +99,11 @@ interface OutboxMapper {
   @Select("select " + ABOUT + " from outbox where person_id = #{person} order by id desc")
   List<OutboxRow> of(long person);
 
-  /** Those that are late or were refused, the last first. */
+  /** Those that have to wait or were refused, with the reason, the last first. */
   @Select(
       "select "
           + ABOUT
-          + " from outbox where state = 'REFUSED' or state = 'WAITING' and tries > 0"
+          + " from outbox where state = 'REFUSED' or state = 'WAITING' and said is not null"
           + " order by id desc limit #{most}")
   List<OutboxRow> troubled(int most);
 
@@ -114,9 +114,7 @@ interface OutboxMapper {
   @Select("select count(*) from outbox where state = 'WAITING'")
   long waiting();
 
-  /**
-   * Those that may have gone out twice, since a crash came between the server's yes and the note.
-   */
-  @Select("select " + ABOUT + " from outbox where again = true order by id")
-  List<OutboxRow> sentAgain();
+  /** How many may have gone out twice, since a crash came between the server's yes and the note. */
+  @Select("select count(*) from outbox where again = true")
+  long sentAgain();
 }

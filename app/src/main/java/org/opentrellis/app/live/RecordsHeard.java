@@ -4,7 +4,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import org.opentrellis.app.clock.AccountClock;
-import org.opentrellis.app.people.KnownPeople;
 import org.opentrellis.app.people.PersonForgotten;
 import org.opentrellis.app.people.RecordsChanged;
 import org.opentrellis.core.happening.Happening;
@@ -25,7 +24,6 @@ class RecordsHeard {
   private final OutboxMapper outbox;
   private final OpenDoors doors;
   private final Lookouts lookouts;
-  private final KnownPeople people;
   private final AccountClock clock;
 
   RecordsHeard(
@@ -36,7 +34,6 @@ class RecordsHeard {
       OutboxMapper outbox,
       OpenDoors doors,
       Lookouts lookouts,
-      KnownPeople people,
       AccountClock clock) {
     this.open = open;
     this.turns = turns;
@@ -45,7 +42,6 @@ class RecordsHeard {
     this.outbox = outbox;
     this.doors = doors;
     this.lookouts = lookouts;
-    this.people = people;
     this.clock = clock;
   }
 
@@ -58,12 +54,9 @@ class RecordsHeard {
     lookouts.somethingChanged();
   }
 
-  /** Of whom no journey knows has a turn only if it may bring them into one. */
+  /** Quietly nobody comes in, so only those whom journeys know have a turn. */
   private void follow(long person, List<Happening> happened, boolean quietly) {
-    boolean known = lives.isThere(person);
-    boolean comes =
-        !quietly && doors.opensTo(happened) && people.hindrance(person, false).isEmpty();
-    if (known || comes) {
+    if (quietly ? lives.isThere(person) : doors.hasTurn(person, happened)) {
       List<Happening> told = quietly ? List.of() : happened;
       List<Happening> silent = quietly ? happened : List.of();
       turns.take(person, new Turns.News(told, silent, now -> before(now, happened)), clock.now());

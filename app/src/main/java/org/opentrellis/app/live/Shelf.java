@@ -21,10 +21,10 @@ class Shelf {
   private final AccountClock clock;
 
   Shelf(OpenJourneys open, Lookouts lookouts, LifeMapper lives, Turns turns, AccountClock clock) {
-    this.turns = turns;
     this.open = open;
     this.lookouts = lookouts;
     this.lives = lives;
+    this.turns = turns;
     this.clock = clock;
   }
 

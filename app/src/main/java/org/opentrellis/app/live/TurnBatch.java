@@ -9,6 +9,7 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import org.opentrellis.app.storage.Quietly;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -27,9 +28,9 @@ class TurnBatch implements DisposableBean {
       Executors.newFixedThreadPool(2, Thread.ofPlatform().name("turns-", 0).factory());
 
   TurnBatch(LifeMapper lives, OutboxMapper outbox, GuestMapper guests, TurnPiece piece) {
-    this.guests = guests;
     this.lives = lives;
     this.outbox = outbox;
+    this.guests = guests;
     this.piece = piece;
   }
 
@@ -92,6 +93,6 @@ class TurnBatch implements DisposableBean {
 
   @Override
   public void destroy() {
-    hands.shutdown();
+    Quietly.end(hands);
   }
 }

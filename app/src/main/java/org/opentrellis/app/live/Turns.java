@@ -3,6 +3,7 @@ package org.opentrellis.app.live;
 import java.security.SecureRandom;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.people.RecordsFollow;
@@ -117,8 +118,7 @@ class Turns {
   private boolean isNew(long person, Happening happening) {
     HappeningRow row =
         new HappeningRow.OfTurn(person, 0, 0, 0).told(happening, HappeningRow.Origin.TOLD);
-    return !log.toldBefore(
-        person, row.at(), row.kind(), java.util.Objects.requireNonNull(row.document()));
+    return !log.toldBefore(person, row.at(), row.kind(), Objects.requireNonNull(row.document()));
   }
 
   private LifeRow begin(long person, PersonState standing, Editions editions) {

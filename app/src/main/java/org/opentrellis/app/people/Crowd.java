@@ -122,6 +122,11 @@ class Crowd {
         .not();
   }
 
+  /** Those to whom something may be sent. */
+  Those mayBeMailed() {
+    return read(new Where().add("select p.id from person p where p.mailing = 'MAY_BE_MAILED'"));
+  }
+
   long count(Those these) {
     return these.count(mapper.countAll());
   }

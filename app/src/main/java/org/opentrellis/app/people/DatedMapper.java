@@ -8,9 +8,6 @@ import org.apache.ibatis.annotations.Select;
 
 @Mapper
 interface DatedMapper {
-  @Select("select zone from person_zone order by zone")
-  List<String> zones();
-
   @Select(
       """
       select id from person where zone = #{zone} and mailing = 'MAY_BE_MAILED' order by id

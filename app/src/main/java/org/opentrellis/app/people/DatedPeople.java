@@ -18,18 +18,20 @@ public class DatedPeople {
   private static final MonthDay LEAP_DAY = MonthDay.of(2, 29);
 
   private final DatedMapper mapper;
+  private final PeopleMapper people;
   private final RegisteredNames names;
   private final Crowd crowd;
 
-  DatedPeople(DatedMapper mapper, RegisteredNames names, Crowd crowd) {
+  DatedPeople(DatedMapper mapper, PeopleMapper people, RegisteredNames names, Crowd crowd) {
     this.mapper = mapper;
+    this.people = people;
     this.names = names;
     this.crowd = crowd;
   }
 
   /** The zones that people live or have lived in. */
   public List<ZoneId> zones() {
-    return mapper.zones().stream().map(ZoneId::of).toList();
+    return people.zones().stream().map(ZoneId::of).toList();
   }
 
   /** Everybody of a zone. */
@@ -77,6 +79,6 @@ public class DatedPeople {
 
   /** Those whom a condition means now. */
   public List<Long> meant(Condition who) {
-    return crowd.numbers(crowd.meant(who).and(crowd.mailed())).boxed().toList();
+    return crowd.numbers(crowd.meant(who).and(crowd.mayBeMailed())).boxed().toList();
   }
 }

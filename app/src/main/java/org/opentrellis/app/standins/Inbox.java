@@ -74,7 +74,7 @@ class Inbox {
     return text.length() > most ? text.substring(0, most - 1) + "\u2026" : text;
   }
 
-  private static String key(String address) {
+  static String key(String address) {
     return address.toLowerCase(Locale.ROOT);
   }
 

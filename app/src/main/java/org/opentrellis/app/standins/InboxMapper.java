@@ -61,6 +61,9 @@ interface InboxMapper {
   @Select("select content from inbox_mail where id = #{id}")
   Optional<MailContent> content(long id);
 
+  @Delete("delete from inbox_mail where address_key = #{key}")
+  void forget(String key);
+
   @Delete("delete from inbox_mail")
   void empty();
 }

@@ -2,6 +2,7 @@ package org.opentrellis.app.standins;
 
 import com.icegreen.greenmail.util.GreenMail;
 import com.icegreen.greenmail.util.ServerSetup;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.TrellisSettings;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.core.env.Environment;
@@ -15,22 +16,31 @@ import org.springframework.stereotype.Component;
 public class MailServer implements SmartLifecycle {
   private static final String HERE = "127.0.0.1";
 
-  private final GreenMail server;
+  private final TrellisSettings settings;
+  private final Inbox inbox;
   private final Environment environment;
-  private volatile boolean running;
+
+  /** A new one at each start: it forgets who takes mail for its users when it stops. */
+  private volatile @Nullable GreenMail server;
 
   MailServer(TrellisSettings settings, Inbox inbox, Environment environment) {
+    this.settings = settings;
+    this.inbox = inbox;
     this.environment = environment;
-    this.server =
+  }
+
+  private GreenMail fresh() {
+    GreenMail fresh =
         new GreenMail(new ServerSetup(settings.smtpPort(), HERE, ServerSetup.PROTOCOL_SMTP));
-    server.getUserManager().setAuthRequired(false);
-    server
+    fresh.getUserManager().setAuthRequired(false);
+    fresh
         .getUserManager()
         .setMessageDeliveryHandler(
             (message, mailbox) -> {
               inbox.take(message.getMessage(), mailbox.getEmail());
               return new NoMailbox(mailbox.getEmail());
             });
+    return fresh;
   }
 
   public String host() {
@@ -42,25 +52,30 @@ public class MailServer implements SmartLifecycle {
     return "http://" + HERE + ":" + environment.getRequiredProperty("local.server.port");
   }
 
-  /** The port that it listens on. */
+  /** The port that it listens on; 0 while it does not. */
   public int port() {
-    return server.getSmtp().getPort();
+    GreenMail listening = server;
+    return listening == null ? 0 : listening.getSmtp().getPort();
   }
 
   @Override
   public void start() {
-    server.start();
-    running = true;
+    GreenMail fresh = fresh();
+    fresh.start();
+    server = fresh;
   }
 
   @Override
   public void stop() {
-    running = false;
-    server.stop();
+    GreenMail listening = server;
+    server = null;
+    if (listening != null) {
+      listening.stop();
+    }
   }
 
   @Override
   public boolean isRunning() {
-    return running;
+    return server != null;
   }
 }

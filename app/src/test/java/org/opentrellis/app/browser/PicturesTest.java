@@ -25,7 +25,7 @@ import org.opentrellis.app.RunningApplication;
 class PicturesTest {
   private static final Path FOLDER = Path.of("../docs/screenshots");
 
-  @RegisterExtension static final RunningApplication APP = RunningApplication.withPeople(3_000);
+  @RegisterExtension static final RunningApplication APP = RunningApplication.withLife(3_000);
   @RegisterExtension static final Browser BROWSER = new Browser();
 
   private static Page at(String path, String text) {
@@ -83,16 +83,10 @@ class PicturesTest {
   }
 
   @Test
-  void bothSidesOfALostSave() {
-    Page mine = at("/journeys/2?step=one-day", "Days and weeks keep the time");
-    Page theirs = at("/journeys/2?step=one-day", "Days and weeks keep the time");
-    theirs.getByLabel("Amount: how many").fill("2");
-    theirs.getByLabel("Amount: how many").press("Tab");
-    assertThat(theirs.locator("[data-row=one-day]")).containsText("Wait 2 days");
-    mine.getByLabel("Amount: how many").fill("3");
-    mine.getByLabel("Amount: how many").press("Tab");
-    assertThat(mine.getByRole(AriaRole.ALERT)).containsText("Wait 3 days");
-    take(mine, "two-versions");
+  void theGlasshouse() {
+    Page page = at("/glasshouse", "open since");
+    assertThat(page.getByText("to the next thing")).isVisible();
+    take(page, "glasshouse");
   }
 
   /** A table from the stand at the fair, as somebody at Ambercomb keeps it, with a few slips. */

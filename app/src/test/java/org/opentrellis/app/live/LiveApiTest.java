@@ -9,6 +9,7 @@ import org.opentrellis.app.Answers.Answer;
 import org.opentrellis.app.RunningApplication;
 import org.opentrellis.app.messages.MessageLibrary;
 import org.opentrellis.app.messages.Written;
+import org.opentrellis.app.standins.MailServer;
 import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.message.Inline;
 import org.opentrellis.core.message.Manuscript;
@@ -100,8 +101,7 @@ class LiveApiTest {
   @Test
   void stoppingTakesEverybodyOutAtOnce() {
     long journey = workshop.open(planner("Stopped"));
-    long person = workshop.person("stop@example.com");
-    workshop.putIn(journey, person);
+    long person = reader(journey, "stop@example.com");
     JsonNode view = APP.get("/api/journeys/" + journey).body();
     assertThat(view.at("/state/sentence").asString()).isEqualTo("People enter. 1 is inside now.");
     assertThat(workshop.state(journey, "STOPPED", false).status()).isEqualTo(200);
@@ -111,6 +111,14 @@ class LiveApiTest {
     assertThat(workshop.putIn(journey, person).body().get("detail").asString())
         .isEqualTo("Nobody can be put into this journey: it is not open.");
     workshop.auditIsClean();
+  }
+
+  /** Somebody who was put in and got the first mail. */
+  private long reader(long journey, String address) {
+    long person = workshop.person(address);
+    assertThat(workshop.putIn(journey, person).status()).isEqualTo(200);
+    workshop.turn(60);
+    return person;
   }
 
   private void act(String address, String deed) {
@@ -124,11 +132,8 @@ class LiveApiTest {
   @Test
   void bouncesAndComplaintsComeBackTheWayMailBringsThem() {
     long journey = workshop.open(planner("Returned"));
-    long bounced = workshop.person("bounced@example.com");
-    long complained = workshop.person("complained@example.com");
-    workshop.putIn(journey, bounced);
-    workshop.putIn(journey, complained);
-    workshop.turn(60);
+    long bounced = reader(journey, "bounced@example.com");
+    long complained = reader(journey, "complained@example.com");
     act("bounced@example.com", "BOUNCE");
     act("complained@example.com", "COMPLAIN");
     assertThat(workshop.story(bounced))
@@ -148,11 +153,8 @@ class LiveApiTest {
   @Test
   void aReaderIsToldFromAProgramThatLoadsPicturesAhead() {
     long journey = workshop.open(planner("Opened"));
-    long ahead = workshop.person("ahead@example.com");
-    long reader = workshop.person("reader@example.com");
-    workshop.putIn(journey, ahead);
-    workshop.putIn(journey, reader);
-    workshop.turn(60);
+    long ahead = reader(journey, "ahead@example.com");
+    long reader = reader(journey, "reader@example.com");
     act("ahead@example.com", "FETCH_AHEAD");
     act("reader@example.com", "OPEN");
     assertThat(workshop.story(ahead))
@@ -225,6 +227,52 @@ class LiveApiTest {
     }
     workshop.turn(3600);
     assertThat(workshop.mails("hole@example.com")).hasSize(1);
+    workshop.auditIsClean();
+  }
+
+  /** Late, shown with the reason, tried again, and there once when the server is. */
+  @Test
+  void aMailServerThatDoesNotAnswerLosesNothing() {
+    long journey = workshop.open(planner("No server"));
+    MailServer server = APP.bean(MailServer.class);
+    long person = workshop.person("late@example.com");
+    server.stop();
+    try {
+      workshop.putIn(journey, person);
+      workshop.turn(2);
+      JsonNode trouble = APP.get("/api/live").body().at("/mail/troubles/0");
+      assertThat(trouble.get("said").asString()).isEqualTo("The mail server does not answer.");
+      assertThat(trouble.get("tries").asInt()).isEqualTo(1);
+      assertThat(trouble.get("tryAt").isNull()).isFalse();
+    } finally {
+      server.start();
+    }
+    workshop.turn(600);
+    assertThat(workshop.mails("late@example.com")).hasSize(1);
+    assertThat(workshop.story(person)).endsWith("Got email \u201cYour hive planner is here\u201d.");
+    assertThat(APP.get("/api/live").body().at("/mail/waiting").asInt()).isZero();
+    workshop.auditIsClean();
+  }
+
+  @Test
+  void whatWaitsForSomebodyWhoHasLeftIsCalledOff() {
+    long journey = workshop.open(planner("Called off"));
+    MailServer server = APP.bean(MailServer.class);
+    long person = workshop.person("off@example.com");
+    server.stop();
+    try {
+      workshop.putIn(journey, person);
+      workshop.turn(2);
+      assertThat(workshop.state(journey, "STOPPED", false).status()).isEqualTo(200);
+    } finally {
+      server.start();
+    }
+    workshop.turn(DAY);
+    assertThat(workshop.mails("off@example.com")).isEmpty();
+    JsonNode message = workshop.live(person).at("/messages/0");
+    assertThat(message.get("state").asString()).isEqualTo("CALLED_OFF");
+    assertThat(message.get("said").asString())
+        .isEqualTo("They had left the journey before it went out.");
     workshop.auditIsClean();
   }
 }

@@ -292,6 +292,8 @@ class LiveDoorsTest {
       bring(table.toString(), true, 30);
       workshop.turn(60);
       assertThat(APP.get("/api/live").body().at("/mail/waiting").asInt()).isEqualTo(29);
+      assertThat(APP.get("/api/live").body().at("/mail/troubles/0/said").asString())
+          .isEqualTo("The month\u2019s quota of emails is used up.");
       workshop.turn(32 * DAY);
       assertThat(APP.get("/api/live").body().at("/mail/waiting").asInt()).isLessThan(29);
     } finally {

@@ -131,6 +131,7 @@ class NobodyIsMailedTest {
     long person = WORKSHOP.person(address);
     save(person, "[\"Doors\"]", "[]", "[]");
     APP.delete("/api/people/" + person);
+    assertThat(WORKSHOP.mails(address)).as("what is kept of them here").isEmpty();
     bring(address);
     APP.post(
         "/api/events",
