@@ -265,7 +265,7 @@ function nameOf(step: string): string {
           stroke="var(--color-pine)"
         />
         <text
-          v-if="crowd.radius >= 14"
+          v-if="crowd.radius >= (crowd.people < 10 ? 10 : 14)"
           :x="crowd.x"
           :y="crowd.y + 4"
           text-anchor="middle"

@@ -69,8 +69,10 @@ function journeys(many: number): string {
           Everything here stays on this machine.
         </span>
       </p>
-      <div class="grid min-h-0 flex-1 grid-cols-[1fr_minmax(320px,29%)] gap-3">
-        <div class="grid min-h-0 min-w-0 grid-rows-[minmax(0,1.15fr)_minmax(0,1fr)] gap-3">
+      <div class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(300px,29%)] gap-3">
+        <div
+          class="grid min-h-0 min-w-0 grid-cols-1 grid-rows-[minmax(0,1.15fr)_minmax(0,1fr)] gap-3"
+        >
           <section class="panel flex min-h-0 flex-col" aria-labelledby="running">
             <div class="panel-head overflow-x-auto">
               <h2 id="running" class="sr-only">Journeys that run</h2>
@@ -112,7 +114,7 @@ function journeys(many: number): string {
             </div>
           </section>
         </div>
-        <div class="grid min-h-0 grid-rows-[minmax(0,1fr)_auto] gap-3">
+        <div class="grid min-h-0 min-w-0 grid-cols-1 grid-rows-[minmax(0,1fr)_auto] gap-3">
           <StandIns class="min-h-0" :notices="live.notices" />
           <CrowdForm :journeys="live.journeys" />
         </div>
