@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { whoseRun } from '@/features/dryrun/runWords'
 import type { DryRunSummary } from '@/api/types'
 import { count } from '@/ui/figures'
 import { newestOfEachPurpose, refOf } from './runRefs'
@@ -34,8 +35,8 @@ const emit = defineEmits<{ toggle: [run: string]; all: [] }>()
           :aria-pressed="chosen.includes(refOf(run))"
           @click="emit('toggle', refOf(run))"
         >
-          {{ run.journeyName }} v{{ run.journeyVersion }} · {{ count(run.people) }} people · lot
-          {{ run.seed }} · {{ run.name ?? `run ${run.id}` }}
+          {{ run.journeyName }} v{{ run.journeyVersion }} · {{ whoseRun(run) }} ·
+          {{ run.name ?? `run ${run.id}` }}
         </button>
       </li>
     </ul>

@@ -2,6 +2,7 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
 import type { DryRunSummary } from '@/api/types'
 import { clock, count, day, percent } from '@/ui/figures'
+import { whoseRun } from '@/features/dryrun/runWords'
 import MoreButton from '@/ui/MoreButton.vue'
 import { refOf } from './runRefs'
 
@@ -34,8 +35,7 @@ const emit = defineEmits<{ toggle: [run: string]; more: [] }>()
           <b class="font-semibold">{{ run.journeyName }}</b> v{{ run.journeyVersion }}
           <span v-if="run.name" class="chip ml-1">{{ run.name }}</span>
           <span class="note">
-            · {{ run.cohortName ?? `${count(run.people)} people` }} · lot {{ run.seed }} ·
-            {{ day(run.madeAt) }} {{ clock(run.madeAt) }}
+            · {{ whoseRun(run) }} · {{ day(run.madeAt) }} {{ clock(run.madeAt) }}
           </span>
         </span>
         <span class="figure">{{ run.goal ? percent(run.goal.value, 1) : 'no goal' }}</span>

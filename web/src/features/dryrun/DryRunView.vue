@@ -59,7 +59,9 @@ const standing = computed(() =>
   tab.value === 'where' && part.value ? standingOn(part.value.report.whereabouts, day.value) : null,
 )
 const { preview, failure: noPreview } = usePreview(
-  () => (tab.value === 'assumptions' && part.value ? part.value.run : null),
+  () => (tab.value === 'assumptions' && part.value && !part.value.run.lived
+      ? part.value.run
+      : null),
   () =>
     journey.value
       ? {
@@ -204,6 +206,9 @@ useTabTitle(() => journey.value && `${journey.value.journey.name}: dry run`)
       @report="report"
     />
     <div v-if="failure" class="px-3 pb-2"><Trouble :text="failure" /></div>
+    <div v-if="part?.run.lived" class="px-3 pb-2">
+      <p class="panel px-3 py-1.5">{{ part.run.lived }}</p>
+    </div>
     <div v-if="run?.again" class="px-3 pb-2">
       <p class="panel px-3 py-1.5">{{ run.again }}</p>
     </div>

@@ -36,6 +36,10 @@ const TABS = [
   { key: 'assumptions', name: 'Assumptions' },
 ]
 
+/** What others would have done cannot be asked of those who really came. */
+const tabs = computed(() =>
+  part.value.run.lived ? TABS.filter((one) => one.key !== 'matters') : TABS,
+)
 const part = computed(() => props.run.journeys[props.number]!)
 const report = computed(() => part.value.report)
 
@@ -47,8 +51,8 @@ function move(event: KeyboardEvent) {
   const by = { ArrowRight: 1, ArrowLeft: -1 }[event.key]
   if (!by) return
   event.preventDefault()
-  const at = TABS.findIndex((one) => one.key === tab.value)
-  tab.value = TABS[(at + by + TABS.length) % TABS.length]!.key
+  const at = tabs.value.findIndex((one) => one.key === tab.value)
+  tab.value = tabs.value[(at + by + tabs.value.length) % tabs.value.length]!.key
   const list = event.currentTarget as HTMLElement
   requestAnimationFrame(() => list.querySelector<HTMLElement>('[aria-selected=true]')?.focus())
 }
@@ -63,7 +67,7 @@ function move(event: KeyboardEvent) {
       @keydown="move"
     >
       <button
-        v-for="one in TABS"
+        v-for="one in tabs"
         :id="`tab-${one.key}`"
         :key="one.key"
         type="button"
@@ -118,7 +122,7 @@ function move(event: KeyboardEvent) {
         :csv="file('curves')"
       />
       <WhatMattersTab
-        v-else-if="tab === 'matters'"
+        v-else-if="tab === 'matters' && !part.run.lived"
         :run="part.run.id"
         :number="number"
         @select="selected = $event"

@@ -4,6 +4,7 @@ import { refOf } from '@/features/compare/runRefs'
 import type { DryRunView, JourneyView } from '@/api/types'
 import { clock, count } from '@/ui/figures'
 import RunShelf from './RunShelf.vue'
+import { whoseRun } from './runWords'
 
 /** Which run is shown, and what can be done with it. */
 const props = defineProps<{
@@ -31,9 +32,8 @@ const words = computed(() => {
   const run = shown.value
   if (!run) return ''
   return [
-    `${run.name ?? `dry run ${run.id}`} of v${run.journeyVersion}, ${clock(run.madeAt)}`,
-    run.cohortName ?? `${count(run.people)} people`,
-    `lot ${run.seed}`,
+    `${run.name ?? `${run.lived ? 'live report' : 'dry run'} ${run.id}`} of v${run.journeyVersion}, ${clock(run.madeAt)}`,
+    whoseRun(run),
     `${run.horizonDays} days`,
     `${run.millis} ms`,
   ].join(' · ')
@@ -74,6 +74,7 @@ const outdated = computed(
     />
     <template v-if="shown">
       <button
+        v-if="!shown.lived"
         type="button"
         class="button"
         title="Make this run again with its own settings, to see whether the figures are the same"
@@ -88,7 +89,9 @@ const outdated = computed(
       </RouterLink>
     </template>
     <button type="button" class="button button-main" :disabled="busy" @click="emit('again')">
-      {{ busy ? 'Running…' : shown ? 'Run again' : `Dry run ${count(people)}` }}
+      {{
+        busy ? 'Running…' : shown && !shown.lived ? 'Run again' : `Dry run ${count(people)}`
+      }}
     </button>
   </header>
 </template>

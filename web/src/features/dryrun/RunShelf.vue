@@ -9,6 +9,7 @@ import { useAttempt } from '@/api/useAttempt'
 import { clock, count, day, percent } from '@/ui/figures'
 import DraftInput from '@/ui/DraftInput.vue'
 import MoreButton from '@/ui/MoreButton.vue'
+import { whoseRun } from './runWords'
 
 /** Earlier runs of a journey: to open, name, pin and delete. */
 const props = defineProps<{ journey: number; shown: number | null }>()
@@ -72,7 +73,7 @@ async function remove(run: DryRunSummary) {
             />
             <span class="note block px-1">
               v{{ run.journeyVersion }} · {{ count(run.people) }} people ·
-              {{ run.cohortName ?? 'own cohort' }} · lot {{ run.seed }} · {{ day(run.madeAt) }}
+              {{ whoseRun(run, 'own cohort') }} · {{ day(run.madeAt) }}
               {{ clock(run.madeAt) }}
               <template v-if="run.journeys > 1"> · {{ run.journeys }} journeys together</template>
             </span>

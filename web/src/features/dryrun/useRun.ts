@@ -63,11 +63,17 @@ export function useRun() {
     return carryOut(() => answerOf(api.POST('/api/dry-runs/{id}/repeats', params)))
   }
 
+  /** Counts what people really went through in a journey that runs. */
+  function count(journey: number): Promise<number | null> {
+    const params = { params: { path: { journey } } }
+    return carryOut(() => answerOf(api.POST('/api/live/journeys/{journey}/reports', params)))
+  }
+
   async function cancel() {
     if (!progress.value) return
     const params = { params: { path: { job: progress.value.job } } }
     await answerOf(api.DELETE('/api/runs-on-their-way/{job}', params))
   }
 
-  return { run, progress, failure, read, make, repeat, cancel }
+  return { run, progress, failure, read, make, repeat, count, cancel }
 }

@@ -9,7 +9,11 @@ import Trouble from '@/ui/Trouble.vue'
 import { fullMoment, shortMoment, span } from './moments'
 
 /** The account's clock: what it shows, and how far it is turned on. It never goes back. */
-const props = defineProps<{ clock: ClockView }>()
+const props = defineProps<{
+  clock: ClockView
+  /** Whether it is the wall's, since mail leaves this machine. */
+  fixed: boolean
+}>()
 
 const STEPS = [
   { name: '1 hour', seconds: 3_600 },
@@ -36,6 +40,12 @@ async function turn(order: Partial<ClockOrder>) {
   await Promise.all([outdated('live'), outdated('inbox'), outdated('people'), outdated('journeys')])
 }
 
+function done(last: { turns: number; messages: number }): string {
+  const turns = last.turns === 1 ? '1 turn' : `${count(last.turns)} turns`
+  const messages = last.messages === 1 ? '1 message' : `${count(last.messages)} messages`
+  return `${turns}, ${messages}`
+}
+
 async function stop() {
   await attempt(() => answerOf(api.DELETE('/api/live/clock')))
   await outdated('live')
@@ -53,9 +63,13 @@ function turnToDate() {
       <path d="M12 6.5V12l3.5 2.5" fill="none" stroke="currentColor" stroke-width="1.6" />
     </svg>
     <b class="font-display text-lead">{{ fullMoment(clock.now) }}</b>
-    <span v-if="!clock.turning" class="text-ink2">{{
-      clock.turnedOn > 0 ? `${span(clock.turnedOn)} ahead of the wall clock` : 'as on the wall'
-    }}</span>
+    <span v-if="!clock.turning" class="text-ink2"
+      >{{
+        clock.turnedOn > 0 ? `${span(clock.turnedOn)} ahead of the wall clock` : 'as on the wall'
+      }}<span v-if="clock.last" class="note block" role="status"
+        >last turned on by {{ span(clock.last.seconds) }}: {{ done(clock.last) }}</span
+      ></span
+    >
     <div v-if="clock.turning" class="ml-auto flex items-center gap-3" aria-live="polite">
       <span
         >Turning to {{ shortMoment(clock.turning.to) }}: {{ count(clock.turning.turns) }} turns,
@@ -72,6 +86,9 @@ function turnToDate() {
       /></span>
       <button type="button" class="button button-small" @click="stop">Stop here</button>
     </div>
+    <span v-else-if="fixed" class="ml-auto text-ink2"
+      >It cannot be turned, since mail leaves this machine.</span
+    >
     <div v-else class="ml-auto flex flex-wrap items-center gap-2">
       <span id="turn-on" class="text-ink2">Turn on by</span>
       <span class="inline-flex" role="group" aria-labelledby="turn-on">

@@ -30,6 +30,10 @@ const journey = computed(
 const inside = computed(() => live.value?.journeys.reduce((sum, one) => sum + one.inside, 0) ?? 0)
 const open = computed(() => live.value?.journeys.filter((one) => one.since !== null).length ?? 0)
 
+const late = computed(
+  () => (live.value?.mail.troubles.length ?? 0) + (live.value?.putOff.length ?? 0),
+)
+
 const BELOW = [
   { key: 'happenings', name: 'what happened' },
   { key: 'mail', name: 'late and refused' },
@@ -48,7 +52,7 @@ function journeys(many: number): string {
     <template v-if="live">
       <header class="flex items-center gap-4">
         <h1 class="text-page">Glasshouse</h1>
-        <ClockBar class="flex-1" :clock="live.clock" />
+        <ClockBar class="flex-1" :clock="live.clock" :fixed="live.mail.leavesTo !== null" />
       </header>
       <p class="px-1">
         <b
@@ -62,12 +66,13 @@ function journeys(many: number): string {
               : `${count(live.mail.waiting)} messages wait.`
           }}
           {{
-            live.mail.troubles.length === 0
-              ? 'Nothing is late, nothing was refused.'
-              : `${count(live.mail.troubles.length)} late or refused.`
+            late === 0 ? 'Nothing is late, nothing was refused.' : `${count(late)} late or refused.`
           }}
-          Everything here stays on this machine.
+          {{ live.mail.leavesTo ? '' : 'Everything here stays on this machine.' }}
         </span>
+        <b v-if="live.mail.leavesTo" class="text-clay">
+          Mail leaves this machine: it goes to {{ live.mail.leavesTo }}.
+        </b>
       </p>
       <div class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(300px,29%)] gap-3">
         <div
@@ -104,7 +109,7 @@ function journeys(many: number): string {
               <ChoiceBar v-model="below" label="What is shown" :choices="BELOW" />
             </div>
             <div class="min-h-0 flex-1 overflow-y-auto" tabindex="0" aria-label="What is shown">
-              <MailTroubles v-if="below === 'mail'" :mail="live.mail" />
+              <MailTroubles v-if="below === 'mail'" :mail="live.mail" :stuck="live.putOff" />
               <HappeningList
                 v-else-if="live.happenings.length"
                 :lines="live.happenings"
@@ -116,7 +121,7 @@ function journeys(many: number): string {
         </div>
         <div class="grid min-h-0 min-w-0 grid-cols-1 grid-rows-[minmax(0,1fr)_auto] gap-3">
           <StandIns class="min-h-0" :notices="live.notices" />
-          <CrowdForm :journeys="live.journeys" />
+          <CrowdForm v-if="live.mail.leavesTo === null" :journeys="live.journeys" />
         </div>
       </div>
     </template>

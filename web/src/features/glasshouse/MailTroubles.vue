@@ -1,10 +1,14 @@
 <script setup lang="ts">
-import type { MailState } from '@/api/types'
+import type { MailState, StuckPerson } from '@/api/types'
 import { count } from '@/ui/figures'
 import { shortMoment } from './moments'
 
-/** Messages that are late or were refused, and what becomes of them. */
-defineProps<{ mail: MailState }>()
+/** Messages that are late or were refused, people whose turn fails, and what becomes of them. */
+defineProps<{ mail: MailState; stuck: StuckPerson[] }>()
+
+function times(tries: number): string {
+  return tries === 1 ? '1 time' : `${count(tries)} times`
+}
 </script>
 
 <template>
@@ -18,6 +22,26 @@ defineProps<{ mail: MailState }>()
         server’s yes and the note; the second copy has the same Message-ID.
       </template>
     </p>
+    <ul v-if="stuck.length" class="px-3 pb-2">
+      <li
+        v-for="one in stuck"
+        :key="one.person"
+        class="border-b border-line2 py-1.5 last:border-0"
+      >
+        <RouterLink
+          class="font-semibold hover:underline"
+          :to="{ name: 'people', query: { person: one.person } }"
+          >{{ one.who }}</RouterLink
+        >
+        does not go on.
+        <span class="note block text-clay"
+          >Their turn failed {{ times(one.tries) }}, by a fault of ours ({{ one.said }}).</span
+        >
+        <span class="note block"
+          >It is tried again at {{ shortMoment(one.tryAt) }}. Nobody else waits for it.</span
+        >
+      </li>
+    </ul>
     <ul v-if="mail.troubles.length" class="px-3 pb-2">
       <li
         v-for="one in mail.troubles"
@@ -39,10 +63,10 @@ defineProps<{ mail: MailState }>()
         <span class="note block">{{
           one.tryAt === null
             ? 'It is not tried again.'
-            : `Tried ${one.tries} time${one.tries === 1 ? '' : 's'}; again at ${shortMoment(one.tryAt)}.`
+            : `Tried ${times(one.tries)}; again at ${shortMoment(one.tryAt)}.`
         }}</span>
       </li>
     </ul>
-    <p v-else class="px-3 pb-3 text-ink2">Nothing is late and nothing was refused.</p>
+    <p v-else-if="!stuck.length" class="px-3 pb-3 text-ink2">Nothing is late and nothing was refused.</p>
   </section>
 </template>

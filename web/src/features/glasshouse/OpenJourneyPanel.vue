@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
 import { questions } from '@/api/queries'
 import type { OpenJourney } from '@/api/types'
+import { useRun } from '@/features/dryrun/useRun'
 import Trellis from '@/trellis/Trellis.vue'
 import { count } from '@/ui/figures'
 import Trouble from '@/ui/Trouble.vue'
@@ -19,6 +21,16 @@ watch(
   () => props.journey.id,
   () => (selected.value = null),
 )
+const router = useRouter()
+const { progress, failure, count: countLives } = useRun()
+
+/** What people went through, in the views of the dry run. */
+async function report() {
+  const id = props.journey.id
+  const made = await countLives(id)
+  if (made !== null) await router.push({ name: 'dry-run', params: { id }, query: { run: made } })
+}
+
 const standing = computed(() => new Map(Object.entries(props.journey.atSteps)))
 const nameOfStep = computed(
   () => view.value?.sheet.rows.find((row) => row.id === selected.value)?.brief ?? selected.value,
@@ -42,8 +54,18 @@ const nameOfStep = computed(
         }"
         >Workbench</RouterLink
       >
+      <button
+        v-if="journey.entered > 0"
+        type="button"
+        class="ml-2 underline disabled:text-ink2"
+        :disabled="progress !== null"
+        @click="report"
+      >
+        {{ progress ? 'Counting…' : 'Live report' }}
+      </button>
     </p>
     <Trouble v-if="error" class="m-3" :text="reasonOf(error)" />
+    <Trouble v-if="failure" class="m-3" :text="failure" />
     <div v-if="view" class="min-h-0 flex-1 px-2">
       <Trellis
         :body="view.expanded.body"

@@ -87,6 +87,9 @@ async function change() {
       <template v-else>
         <div class="flex-1">
           <p>{{ asked.sentence }}</p>
+          <p v-if="asked.to === 'OPEN' && view.mailLeavesTo" class="font-semibold text-clay">
+            Mail leaves this machine: it goes to {{ view.mailLeavesTo }}.
+          </p>
           <fieldset v-if="asked.goOn" class="mt-1 flex flex-col gap-1">
             <legend class="sr-only">What becomes of those inside</legend>
             <label class="flex items-start gap-2">

@@ -41,6 +41,16 @@ create table life (
 );
 create index life_due on life (next_at, person_id);
 
+-- Those whose turn failed: it is tried again later, and nobody else waits for it.
+create table put_off (
+  person_id bigint primary key references person (id) on delete cascade,
+  -- What they were to be told, as a JSON list.
+  told varchar(1000000) not null,
+  tries int not null,
+  try_at bigint not null,
+  said varchar(400) not null
+);
+
 -- Who is inside which journey, and at which step: the same as in their standings, to be found by.
 create table visit (
   person_id bigint not null references person (id) on delete cascade,
@@ -175,6 +185,9 @@ create table guest_lot (
   way int not null,
   primary key (person_id, journey_id, visit, step)
 );
+
+-- Of a run that tells what people really went through: who they are, as a sentence.
+alter table dry_run add column lived varchar(400);
 
 -- Until now a journey was open only as a plan. Nobody is to be mailed because of an update, so each
 -- is a draft again until somebody opens it; as a new save, which says so.

@@ -22,6 +22,10 @@ import org.springframework.util.unit.DataSize;
  * @param address where the public reaches the application, such as https://letters.example.com;
  *     empty for this machine
  * @param smtpPort of the stand-in mail server; 0 for any that is free
+ * @param smtp a mail server, such as mail.example.com:587, to which mail is handed over instead;
+ *     empty for the stand-in, so that nothing leaves this machine
+ * @param smtpLogin a file whose first line is the user's name there and whose second line is the
+ *     password; empty if it asks for none
  */
 @ConfigurationProperties("trellis")
 public record TrellisSettings(
@@ -37,4 +41,6 @@ public record TrellisSettings(
     DataSize largestTable,
     DataSize largestFile,
     String address,
-    int smtpPort) {}
+    int smtpPort,
+    String smtp,
+    String smtpLogin) {}

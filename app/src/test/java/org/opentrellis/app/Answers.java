@@ -6,6 +6,8 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.time.Duration;
+import java.util.function.Predicate;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
@@ -14,6 +16,11 @@ import tools.jackson.databind.json.JsonMapper;
 /** Asks one application over HTTP. */
 public final class Answers {
   private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  /** No question takes longer; what is begun by one is asked for again and again. */
+  private static final Duration PATIENCE = Duration.ofMinutes(3);
+
+  private static final int PAUSE_MILLIS = 20;
 
   private final HttpClient client = HttpClient.newHttpClient();
   private final String address;
@@ -37,6 +44,29 @@ public final class Answers {
 
   public Answer get(String path) {
     return send(HttpRequest.newBuilder(URI.create(address + path)).GET());
+  }
+
+  /** Asks again and again until that is so, for three minutes at most. */
+  public JsonNode until(String path, Predicate<JsonNode> so) {
+    long giveUp = System.nanoTime() + PATIENCE.toNanos();
+    JsonNode body = get(path).body();
+    while (!so.test(body)) {
+      if (System.nanoTime() > giveUp) {
+        throw new AssertionError(path + " did not get there in time: " + body);
+      }
+      pause();
+      body = get(path).body();
+    }
+    return body;
+  }
+
+  private static void pause() {
+    try {
+      Thread.sleep(PAUSE_MILLIS);
+    } catch (InterruptedException stopped) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(stopped);
+    }
   }
 
   public Answer post(String path, String body) {
@@ -87,7 +117,7 @@ public final class Answers {
 
   private HttpResponse<String> body(HttpRequest.Builder request) {
     try {
-      return client.send(request.build(), HttpResponse.BodyHandlers.ofString());
+      return client.send(request.timeout(PATIENCE).build(), HttpResponse.BodyHandlers.ofString());
     } catch (IOException failure) {
       throw new UncheckedIOException(failure);
     } catch (InterruptedException stopped) {

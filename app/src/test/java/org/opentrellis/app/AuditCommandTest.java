@@ -38,9 +38,7 @@ class AuditCommandTest {
       application.getBean(Crowds.class).come(new Crowds.CrowdOrder(List.of(id), 5, 2, 1));
       Answers over = Answers.of(application);
       over.post("/api/live/clock", "{\"seconds\": 1000000}");
-      while (!over.get("/api/live").body().at("/clock/turning").isNull()) {
-        Thread.onSpinWait();
-      }
+      over.until("/api/live", live -> live.at("/clock/turning").isNull());
     }
     assertThat(audit()).as("as it was left").isZero();
     try (ConfigurableApplicationContext application =

@@ -142,7 +142,8 @@ public final class RunningApplication implements BeforeAllCallback, AfterAllCall
     return answers().textOf(path, body);
   }
 
-  private Answers answers() {
+  /** For questions over HTTP. */
+  public Answers answers() {
     return Objects.requireNonNull(answers);
   }
 

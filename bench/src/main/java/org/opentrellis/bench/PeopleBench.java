@@ -2,15 +2,11 @@ package org.opentrellis.bench;
 
 import java.io.IOException;
 import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.Callable;
 import java.util.stream.IntStream;
-import org.opentrellis.core.format.Json;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
@@ -36,15 +32,14 @@ public final class PeopleBench {
           "neither on list Members nor tagged market",
           "have ever had tag lapsed or are in segment Several hives");
 
-  private final HttpClient client = HttpClient.newHttpClient();
-  private final URI address;
+  private final Asking asking;
 
-  private PeopleBench(URI address) {
-    this.address = address;
+  private PeopleBench(Asking asking) {
+    this.asking = asking;
   }
 
   public static void main(String[] arguments) throws Exception {
-    PeopleBench bench = new PeopleBench(URI.create(arguments[0]));
+    PeopleBench bench = new PeopleBench(new Asking(URI.create(arguments[0])));
     long people = 0;
     for (int i = 0; i < WARMING; i++) {
       people = bench.page("", "NAME", null).get("everybody").asLong();
@@ -73,20 +68,20 @@ public final class PeopleBench {
     time("by name, from the middle on", () -> page("", "NAME", people / 2));
     time(
         "\"holt\" searched for in names and addresses",
-        () -> post("/api/people/pages", asked("", "holt", "NAME", null)));
+        () -> asking.post("/api/people/pages", asked("", "holt", "NAME", null)));
     long[] next = {1};
-    time("a person opened", () -> get("/api/people/" + (next[0] += people / 20)));
-    time("segments, each with its count", () -> get("/api/people/segments"));
-    time("lists, tags and fields, with their people", () -> get("/api/names"));
+    time("a person opened", () -> asking.get("/api/people/" + (next[0] += people / 20)));
+    time("segments, each with its count", () -> asking.get("/api/people/segments"));
+    time("lists, tags and fields, with their people", () -> asking.get("/api/names"));
     ObjectNode typed = JsonNodeFactory.instance.objectNode();
     typed.put("text", "are on list Members and have tag ma").put("caret", 35);
-    time("a sentence while it is typed", () -> post("/api/people/readings", typed));
+    time("a sentence while it is typed", () -> asking.post("/api/people/readings", typed));
   }
 
   private void changing() throws Exception {
     System.out.printf("%n%-64s %10s%n", "", "seconds");
-    once("all written as a table", () -> whole("/api/people/tables", whom("")));
-    JsonNode view = Json.tree(send(request("/api/people-tables?name=bench.csv", table())).body());
+    once("all written as a table", () -> asking.whole("/api/people/tables", whom("")));
+    JsonNode view = asking.postCsv("/api/people-tables?name=bench.csv", table());
     ObjectNode order = JsonNodeFactory.instance.objectNode();
     order.set("columns", columns(view));
     order.putNull("country").put("known", "BRING_UP_TO_DATE");
@@ -96,15 +91,16 @@ public final class PeopleBench {
     String place = "/api/people-tables/" + view.get("id");
     once(
         "%,d rows of a table looked through".formatted(BROUGHT_IN),
-        () -> post(place + "/checks", order));
+        () -> asking.post(place + "/checks", order));
     JsonNode act =
         once(
             "%,d people brought in".formatted(BROUGHT_IN),
-            () -> over(post(place + "/acts", order)));
+            () -> over(asking.post(place + "/acts", order)));
     ObjectNode tag = JsonNodeFactory.instance.objectNode();
     tag.set("people", whom("are on list Newcomers"));
     tag.put("change", "TAG").put("name", "bench").putNull("value");
-    JsonNode many = once("a tag for all Newcomers", () -> over(post("/api/people-acts", tag)));
+    JsonNode many =
+        once("a tag for all Newcomers", () -> over(asking.post("/api/people-acts", tag)));
     once("the same taken back", () -> over(back(many)));
     once("the table taken back", () -> over(back(act)));
   }
@@ -139,7 +135,7 @@ public final class PeopleBench {
         throw new IllegalStateException(act.toString());
       }
       Thread.sleep(50);
-      act = get("/api/people-acts/" + act.get("id"));
+      act = asking.get("/api/people-acts/" + act.get("id"));
     }
     return act;
   }
@@ -166,7 +162,7 @@ public final class PeopleBench {
 
   private JsonNode page(String sentence, String order, Long after)
       throws IOException, InterruptedException {
-    return post("/api/people/pages", asked(sentence, "", order, after));
+    return asking.post("/api/people/pages", asked(sentence, "", order, after));
   }
 
   private static ObjectNode asked(String sentence, String search, String order, Long after) {
@@ -181,42 +177,5 @@ public final class PeopleBench {
   private static ObjectNode whom(String sentence) {
     ObjectNode whom = JsonNodeFactory.instance.objectNode();
     return whom.put("find", sentence).put("search", "").putNull("chosen");
-  }
-
-  private JsonNode get(String path) throws IOException, InterruptedException {
-    return Json.tree(send(HttpRequest.newBuilder(address.resolve(path)).build()).body());
-  }
-
-  private JsonNode post(String path, JsonNode body) throws IOException, InterruptedException {
-    return Json.tree(send(json(path, body)).body());
-  }
-
-  /** How long it is; what comes is not kept. */
-  private long whole(String path, JsonNode body) throws IOException, InterruptedException {
-    HttpResponse<java.io.InputStream> answer =
-        client.send(json(path, body), HttpResponse.BodyHandlers.ofInputStream());
-    return answer.body().transferTo(java.io.OutputStream.nullOutputStream());
-  }
-
-  private HttpRequest json(String path, JsonNode body) {
-    return HttpRequest.newBuilder(address.resolve(path))
-        .header("Content-Type", "application/json")
-        .POST(HttpRequest.BodyPublishers.ofString(Json.write(body)))
-        .build();
-  }
-
-  private HttpRequest request(String path, String table) {
-    return HttpRequest.newBuilder(address.resolve(path))
-        .header("Content-Type", "text/csv")
-        .POST(HttpRequest.BodyPublishers.ofString(table))
-        .build();
-  }
-
-  private HttpResponse<String> send(HttpRequest request) throws IOException, InterruptedException {
-    HttpResponse<String> answer = client.send(request, HttpResponse.BodyHandlers.ofString());
-    if (answer.statusCode() / 100 != 2) {
-      throw new IOException(request.uri().getPath() + " answered " + answer.body());
-    }
-    return answer;
   }
 }

@@ -86,6 +86,9 @@ class ArchitectureTest {
           Map.entry("arrange", Set.of("journey", "calendar", "sentence", "problem")),
           Map.entry("reading", Set.of("journey", "calendar", "sentence", "problem", "message")),
           Map.entry("check", Set.of("journey", "calendar", "behaviour", "sentence", "problem")),
+          Map.entry(
+              "lived",
+              Set.of("report", "live", "dryrun", "walk", "machine", "journey", "calendar")),
           Map.entry("crowd", Set.of("dryrun", "walk", "machine", "happening", "journey")),
           Map.entry(
               "live", Set.of("replay", "machine", "happening", "journey", "calendar", "random")),

@@ -121,6 +121,40 @@ public final class Killing {
     }
   }
 
+  /**
+   * Kills it while people go through a journey and mail goes out to them.
+   *
+   * @param lives how often
+   * @param crowd how many simulated people come
+   */
+  public void inJourneys(Score score, int lives, int crowd) throws IOException {
+    Path folder = newFolder("journeys");
+    Living living = new Living(score, crowd);
+    for (int life = 0; life <= lives; life++) {
+      try (Server server = Server.start(command, folder, true)) {
+        boolean ready = server.awaitReady();
+        score.start(
+            ready, ready ? "" : "after a kill in journeys: " + folder + "\n" + server.lastWords());
+        if (!ready) {
+          return;
+        }
+        Api api = server.api();
+        if (life == 0) {
+          living.begin(api);
+        } else {
+          living.check(api);
+        }
+        if (life == lives) {
+          living.end(api);
+          return;
+        }
+        living.goOn(api);
+        Server.sleep(random.nextInt(4_000));
+        server.kill();
+      }
+    }
+  }
+
   /** Kills it while others save, bring files in and make runs. */
   public void whileOthersWork(Score score) throws IOException {
     Path folder = newFolder("work");

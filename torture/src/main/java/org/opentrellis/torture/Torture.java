@@ -43,6 +43,8 @@ public final class Torture {
       killing.whileOthersWork(score);
       killing.inImports(score, 3);
       System.out.println("Work:        " + score);
+      killing.inJourneys(score, 5, 2_000);
+      System.out.println("Journeys:    " + score);
       killing.inFirstStart(score);
       System.out.println("First start: " + score);
       killing.inUpgrade(old.get(round % old.size()), score);

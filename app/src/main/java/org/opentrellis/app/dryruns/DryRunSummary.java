@@ -16,6 +16,8 @@ import org.opentrellis.core.measure.Share;
  * @param cohortName what its people are called, or null
  * @param goal who met the goal, of those who entered; null if the journey had none
  * @param lastReach who got the last email, of those who entered; null if it sent none
+ * @param lived who the people are, if it tells what they really went through; null if they were
+ *     simulated
  */
 public record DryRunSummary(
     long id,
@@ -35,4 +37,5 @@ public record DryRunSummary(
     long millis,
     long entered,
     @Nullable Share goal,
-    @Nullable Share lastReach) {}
+    @Nullable Share lastReach,
+    @Nullable String lived) {}

@@ -1,10 +1,12 @@
 package org.opentrellis.app.dryruns;
 
+import java.time.Instant;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
+import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.account.Account;
@@ -28,6 +30,7 @@ import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.report.CohortWords;
 import org.opentrellis.core.report.RunReport;
 import org.opentrellis.core.sentence.RunSheet;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 
 /** Makes dry runs and keeps them. */
@@ -125,7 +128,7 @@ public class DryRuns {
 
   /** Begins to make a kept run again, to see whether it comes to the same figures. */
   RunProgress repeat(long id) {
-    KeptRun kept = store.find(id);
+    KeptRun kept = simulated(id);
     return desk.begin(
         kept.cohort().people(),
         effort -> {
@@ -134,6 +137,60 @@ public class DryRuns {
           store.keepResults(id, report);
           return new RunDesk.Outcome(id, comparedWith(kept, report));
         });
+  }
+
+  /**
+   * What people really went through.
+   *
+   * @param part the journey as they entered it, as it is told
+   * @param people how many there are
+   * @param start when the first of them may have come
+   * @param days that are told of, from somebody's entry on
+   */
+  public record Lived(
+      KeptRun.Part part, Catalogue catalogue, int people, Instant start, int days) {}
+
+  /**
+   * Begins to count what people really went through, and keeps it beside the dry runs.
+   *
+   * @param count counts them
+   * @param who says who they are, once they have been counted
+   */
+  public RunProgress begin(Lived lived, Supplier<RunReport> count, Supplier<String> who) {
+    CohortPlan cohort = CohortPlan.of(lived.people(), lived.part().behaviour().groups());
+    RunSetup setup =
+        new RunSetup(
+            List.of(lived.part()),
+            lived.catalogue(),
+            cohort,
+            null,
+            CohortSettings.of(cohort, 0, lived.start(), lived.days()));
+    return desk.begin(
+        lived.people(),
+        effort -> {
+          long begun = System.nanoTime();
+          RunReport report = count.get();
+          long millis = TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begun);
+          return new RunDesk.Outcome(store.keep(setup, report, millis, who.get()), null);
+        });
+  }
+
+  /**
+   * A run whose people can be sent through again.
+   *
+   * @throws NotFound if there is none
+   * @throws Refusal if it tells what people really went through
+   */
+  public KeptRun simulated(long id) {
+    KeptRun kept = find(id);
+    if (kept.lived() != null) {
+      throw new Refusal(
+          HttpStatus.CONFLICT,
+          "lived",
+          "This is what people really went through; it cannot be made again with others.",
+          null);
+    }
+    return kept;
   }
 
   private static String comparedWith(KeptRun kept, RunReport report) {
@@ -177,6 +234,9 @@ public class DryRuns {
 
   /** What there is to say of how its figures came about, if anything. */
   private static @Nullable String madeAnew(KeptRun run) {
+    if (run.lived() != null) {
+      return null;
+    }
     if (run.engine() != DryRun.ENGINE) {
       return "Made by engine %d; the present one is %d, so making it again may give other figures."
           .formatted(run.engine(), DryRun.ENGINE);

@@ -27,6 +27,8 @@ import org.opentrellis.core.report.RunReport;
  * @param cohortName what the cohort is called, or null
  * @param results what it showed; null while that has to be worked out anew
  * @param resultsAt when the results were worked out anew; null if they are those of its day
+ * @param lived who the people are, if it tells what they really went through; null if they were
+ *     simulated
  */
 public record KeptRun(
     long id,
@@ -43,7 +45,8 @@ public record KeptRun(
     Catalogue catalogue,
     List<Part> parts,
     @Nullable RunReport results,
-    @Nullable OffsetDateTime resultsAt) {
+    @Nullable OffsetDateTime resultsAt,
+    @Nullable String lived) {
 
   /** What it showed. Whoever reads a run through {@link DryRuns} can rely on it. */
   public RunReport report() {
@@ -96,7 +99,7 @@ public record KeptRun(
    * What tells the people apart: in runs with the same, person n of one is person n of the other.
    */
   public Object people() {
-    return List.of(seed, cohort, engine);
+    return lived == null ? List.of(seed, cohort, engine) : List.of("lived", id);
   }
 
   public boolean samePeopleAs(KeptRun other) {
@@ -127,6 +130,7 @@ public record KeptRun(
         millis,
         measures.entered(),
         measures.goal(),
-        last);
+        last,
+        lived);
   }
 }

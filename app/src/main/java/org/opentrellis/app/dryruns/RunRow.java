@@ -19,4 +19,5 @@ record RunRow(
     int horizonDays,
     String catalogue,
     @Nullable String results,
-    @Nullable OffsetDateTime resultsAt) {}
+    @Nullable OffsetDateTime resultsAt,
+    @Nullable String lived) {}

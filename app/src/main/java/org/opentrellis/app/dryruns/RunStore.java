@@ -36,6 +36,15 @@ class RunStore {
    * @return the run's id
    */
   long keep(RunSetup setup, RunReport report, long millis) {
+    return keep(setup, report, millis, null);
+  }
+
+  /**
+   * The same of what people really went through.
+   *
+   * @param lived who they are, as a sentence
+   */
+  long keep(RunSetup setup, RunReport report, long millis, @Nullable String lived) {
     NewRunRow run =
         new NewRunRow(
             new RunRow(
@@ -53,7 +62,8 @@ class RunStore {
                 setup.settings().horizonDays(),
                 Json.write(Documents.write(setup.catalogue())),
                 Json.write(report),
-                null));
+                null,
+                lived));
     mapper.insert(run);
     long id = Objects.requireNonNull(run.id);
     for (int number = 0; number < setup.parts().size(); number++) {
@@ -119,7 +129,8 @@ class RunStore {
         catalogue,
         parts,
         row.results() == null ? null : Json.read(row.results(), RunReport.class),
-        row.resultsAt());
+        row.resultsAt(),
+        row.lived());
   }
 
   /** Keeps what a run showed when it was made again. */

@@ -24,7 +24,8 @@ record SummaryRow(
     long millis,
     long entered,
     @Nullable Long goalMet,
-    @Nullable Long lastReached) {
+    @Nullable Long lastReached,
+    @Nullable String lived) {
 
   DryRunSummary summary() {
     return new DryRunSummary(
@@ -45,6 +46,7 @@ record SummaryRow(
         millis,
         entered,
         goalMet == null ? null : Share.of(goalMet, entered),
-        lastReached == null ? null : Share.of(lastReached, entered));
+        lastReached == null ? null : Share.of(lastReached, entered),
+        lived);
   }
 }

@@ -43,7 +43,7 @@ class Insights {
   }
 
   CompletableFuture<WhatMatters> whatMatters(long run, int number) {
-    VariedRun plan = plan(dryRuns.find(run), number);
+    VariedRun plan = plan(dryRuns.simulated(run), number);
     return room.compute(
         List.of("what matters", plan),
         Lane.USUAL,
@@ -54,7 +54,7 @@ class Insights {
    * @return completes with {@link NotFound} if the run has no such number
    */
   CompletableFuture<WhatMatters.Sweep> sweep(long run, int number, String of) {
-    VariedRun plan = plan(dryRuns.find(run), number);
+    VariedRun plan = plan(dryRuns.simulated(run), number);
     return room.compute(
         List.of("sweep", plan, of),
         Lane.USUAL,
@@ -90,7 +90,7 @@ class Insights {
    * @throws ProblemsFound if the assumptions are refused
    */
   CompletableFuture<PreviewView> preview(long id, int number, PreviewOrder order) {
-    KeptRun run = dryRuns.find(id);
+    KeptRun run = dryRuns.simulated(id);
     KeptRun.Part part = run.part(number);
     CohortPlan cohort = isAbsent(order.cohort()) ? run.cohort() : Cohorts.read(order.cohort());
     Behaviour behaviour =

@@ -27,6 +27,7 @@ import tools.jackson.databind.JsonNode;
  * @param expanded with the steps of its strands in place
  * @param state its state in words
  * @param stateChanges what can be done with its state, and what that means
+ * @param mailLeavesTo the server that its mail leaves this machine to; null if it stays here
  * @param archived whether it has been put away
  * @param starter the starter that it began from, if it did
  */
@@ -42,6 +43,7 @@ public record JourneyView(
     int behaviourVersion,
     StateWords state,
     List<StateChange> stateChanges,
+    @Nullable String mailLeavesTo,
     boolean archived,
     @Nullable String starter) {
 
@@ -60,6 +62,7 @@ public record JourneyView(
         kept.behaviourVersion(),
         StateWords.of(kept.journey().state(), inside),
         StateChange.of(kept.journey(), look.catalogue(), inside),
+        running.mailLeavesTo().orElse(null),
         kept.archived(),
         kept.starter());
   }

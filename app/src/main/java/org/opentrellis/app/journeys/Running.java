@@ -1,6 +1,7 @@
 package org.opentrellis.app.journeys;
 
 import java.util.Map;
+import java.util.Optional;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
 
@@ -16,4 +17,7 @@ public interface Running {
    * @param catalogue what it refers to now
    */
   boolean changedSinceOpened(long journey, Journey now, Catalogue catalogue);
+
+  /** The mail server that mail leaves this machine to; empty if it stays here. */
+  Optional<String> mailLeavesTo();
 }

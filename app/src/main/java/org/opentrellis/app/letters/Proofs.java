@@ -147,7 +147,7 @@ class Proofs {
     return order.person() == null
         ? recipients.madeUp(
             order.made() == null ? MadeUpPerson.NOBODY : order.made(), email, writer, sender)
-        : recipients.known(order.person(), writer, sender);
+        : recipients.shown(order.person(), writer, sender);
   }
 
   private List<ProofView.ProofPassage> passages(Manuscript.Email email, Set<PartId> holding) {

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.account.AccountWriter;
 import org.opentrellis.app.names.ProductCard;
@@ -61,8 +62,22 @@ class Recipients {
     this.clock = clock;
   }
 
-  /** Somebody of the account. */
+  /** Somebody of the account, as they are now. */
   Whoever known(long id, AccountWriter writer, Optional<Sender> sender) {
+    return known(id, writer, sender, who -> people.holds(who, id));
+  }
+
+  /** Likewise, for whoever looks on while they type: passages are those of some seconds ago. */
+  Whoever shown(long id, AccountWriter writer, Optional<Sender> sender) {
+    return known(
+        id,
+        writer,
+        sender,
+        who -> answers.get(new Asked(who, id), asked -> people.holds(asked.who(), id)));
+  }
+
+  private Whoever known(
+      long id, AccountWriter writer, Optional<Sender> sender, Predicate<Condition> holding) {
     KnownPerson person = people.find(id);
     Map<String, ProductCard> cards = new HashMap<>();
     names.products().forEach(card -> cards.put(card.name(), card));
@@ -77,7 +92,7 @@ class Recipients {
         LocalDate.now(clock.withZone(person.zone())),
         writer,
         sender,
-        who -> answers.get(new Asked(who, id), asked -> people.holds(asked.who(), id)),
+        holding,
         which -> shown(which, person, cards, writer.regional()),
         SAMPLE_NEWS);
   }

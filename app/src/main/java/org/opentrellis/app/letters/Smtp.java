@@ -5,7 +5,6 @@ import jakarta.mail.Session;
 import jakarta.mail.Transport;
 import jakarta.mail.internet.MimeMessage;
 import java.util.Properties;
-import org.opentrellis.app.standins.MailServer;
 import org.opentrellis.app.standins.OnTheirWay;
 import org.opentrellis.mail.Letter;
 import org.opentrellis.mail.MimeWriter;
@@ -16,11 +15,11 @@ import org.springframework.stereotype.Component;
 public class Smtp {
   private static final String PATIENCE_MILLIS = "10000";
 
-  private final MailServer server;
+  private final MailRoute route;
   private final OnTheirWay onTheirWay;
 
-  Smtp(MailServer server, OnTheirWay onTheirWay) {
-    this.server = server;
+  Smtp(MailRoute route, OnTheirWay onTheirWay) {
+    this.route = route;
     this.onTheirWay = onTheirWay;
   }
 
@@ -52,19 +51,29 @@ public class Smtp {
    * @throws MessagingException if the server does not answer
    */
   public Connection connect() throws MessagingException {
-    if (!server.isRunning()) {
-      throw new MessagingException("The mail server does not answer.");
-    }
-    Session session = Session.getInstance(properties());
+    MailRoute.Place to =
+        route.to().orElseThrow(() -> new MessagingException("The mail server does not answer."));
+    Session session = Session.getInstance(properties(to));
     Transport transport = session.getTransport("smtp");
-    transport.connect();
+    transport.connect(
+        route.login().map(MailRoute.Login::user).orElse(null),
+        route.login().map(MailRoute.Login::password).orElse(null));
     return new Connection(transport);
   }
 
-  private Properties properties() {
+  private Properties properties(MailRoute.Place to) {
     Properties properties = new Properties();
-    properties.put("mail.smtp.host", server.host());
-    properties.put("mail.smtp.port", Integer.toString(server.port()));
+    properties.put("mail.smtp.host", to.host());
+    properties.put("mail.smtp.port", Integer.toString(to.port()));
+    if (route.leavesTo().isPresent()) {
+      boolean login = route.login().isPresent();
+      properties.put("mail.smtp.auth", Boolean.toString(login));
+      properties.put("mail.smtp.ssl.enable", Boolean.toString(to.tlsAtOnce()));
+      properties.put("mail.smtp.ssl.checkserveridentity", "true");
+      properties.put("mail.smtp.starttls.enable", "true");
+      // A password never goes over the wire for all to read, but to this machine itself.
+      properties.put("mail.smtp.starttls.required", Boolean.toString(login && !to.isHere()));
+    }
     properties.put("mail.smtp.connectiontimeout", PATIENCE_MILLIS);
     properties.put("mail.smtp.timeout", PATIENCE_MILLIS);
     properties.put("mail.smtp.localhost", "localhost");

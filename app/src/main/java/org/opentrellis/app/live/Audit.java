@@ -2,8 +2,6 @@ package org.opentrellis.app.live;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.Predicate;
-import org.opentrellis.core.happening.Happening;
 import org.opentrellis.core.live.Editions;
 import org.opentrellis.core.live.LiveTurn;
 import org.opentrellis.core.live.LoggedTurn;
@@ -36,20 +34,24 @@ public class Audit {
 
   /**
    * @param people how many were looked at
+   * @param lines of the log that were lived once more
    * @param differences those about whom something is different
    */
-  public record Audited(long people, List<Difference> differences) {}
+  public record Audited(long people, long lines, List<Difference> differences) {}
 
   /** Everybody's. */
   public Audited all() {
     Editions editions = open.current();
     List<Difference> differences = new ArrayList<>();
     long people = 0;
+    long lines = 0;
     long after = -1;
     List<Long> piece = lives.all(after, PIECE);
     while (!piece.isEmpty()) {
       for (long person : piece) {
-        List<String> found = of(person, editions);
+        List<HappeningRow> rows = log.of(person);
+        lines += rows.size();
+        List<String> found = of(person, rows, editions);
         if (!found.isEmpty()) {
           differences.add(new Difference(person, found));
         }
@@ -58,12 +60,12 @@ public class Audit {
       after = piece.getLast();
       piece = lives.all(after, PIECE);
     }
-    return new Audited(people, differences);
+    return new Audited(people, lines, differences);
   }
 
-  private List<String> of(long person, Editions editions) {
+  private List<String> of(long person, List<HappeningRow> rows, Editions editions) {
     LifeRow row = lives.find(person).orElseThrow();
-    List<LoggedTurn> turns = turns(log.of(person));
+    List<LoggedTurn> turns = LoggedLives.turns(rows);
     List<String> found =
         new ArrayList<>(
             Relived.differences(
@@ -81,40 +83,5 @@ public class Audit {
       found.add("They are listed at other steps than they stand at.");
     }
     return found;
-  }
-
-  private static List<LoggedTurn> turns(List<HappeningRow> rows) {
-    List<List<HappeningRow>> byTurn = new ArrayList<>();
-    for (HappeningRow row : rows) {
-      if (byTurn.isEmpty() || byTurn.getLast().getFirst().turn() != row.turn()) {
-        byTurn.add(new ArrayList<>());
-      }
-      byTurn.getLast().add(row);
-    }
-    return byTurn.stream().map(Audit::turn).toList();
-  }
-
-  private static LoggedTurn turn(List<HappeningRow> rows) {
-    HappeningRow first = rows.getFirst();
-    return new LoggedTurn(
-        first.edition(),
-        first.turnAt(),
-        told(rows, HappeningRow.Origin.TOLD::equals),
-        told(rows, HappeningRow.Origin.QUIETLY::equals),
-        told(rows, HappeningRow.Origin.AT_ONCE::equals).stream()
-            .map(Happening.OfMessage.class::cast)
-            .toList(),
-        rows.stream()
-            .filter(row -> row.origin() == HappeningRow.Origin.DONE)
-            .map(HappeningRow::deed)
-            .toList());
-  }
-
-  private static List<Happening> told(
-      List<HappeningRow> rows, Predicate<HappeningRow.Origin> which) {
-    return rows.stream()
-        .filter(row -> which.test(row.origin()))
-        .map(HappeningRow::happening)
-        .toList();
   }
 }

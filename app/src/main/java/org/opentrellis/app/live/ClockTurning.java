@@ -28,8 +28,10 @@ public class ClockTurning implements DisposableBean {
   private static final long FURTHEST = 10L * 366 * 24 * 3600;
 
   private final DueWork work;
+  private final MailLeaves mail;
   private final AccountClock clock;
   private volatile @Nullable String failure;
+  private volatile ClockView.@Nullable Turned last;
 
   /** A turning that has been asked for; it may have to wait for what is being done just now. */
   private volatile DueWork.@Nullable Turning asked;
@@ -37,15 +39,21 @@ public class ClockTurning implements DisposableBean {
   private final ExecutorService hand =
       Executors.newSingleThreadExecutor(Thread.ofPlatform().name("clock-", 0).factory());
 
-  ClockTurning(DueWork work, AccountClock clock) {
+  ClockTurning(DueWork work, MailLeaves mail, AccountClock clock) {
     this.work = work;
+    this.mail = mail;
     this.clock = clock;
   }
 
   ClockView view() {
     long next = work.next();
     return new ClockView(
-        clock.now(), clock.turnedOn(), next == Long.MAX_VALUE ? null : next, turning(), failure);
+        clock.now(),
+        clock.turnedOn(),
+        next == Long.MAX_VALUE ? null : next,
+        turning(),
+        last,
+        failure);
   }
 
   /**
@@ -58,6 +66,7 @@ public class ClockTurning implements DisposableBean {
     if (turning() != null) {
       throw new Refusal(HttpStatus.CONFLICT, "turning", "The clock is being turned already.", null);
     }
+    mail.refuse("the clock cannot be turned");
     long to = to(order);
     failure = null;
     asked = new DueWork.Turning(clock.now(), to, 0, 0);
@@ -87,8 +96,15 @@ public class ClockTurning implements DisposableBean {
   }
 
   private void carryOut(long to) {
+    long begun = System.nanoTime();
     try {
-      work.turnTo(to);
+      DueWork.Turning done = work.turnTo(to);
+      last =
+          new ClockView.Turned(
+              clock.now() - done.from(),
+              done.turns(),
+              done.messages(),
+              TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begun));
     } catch (RuntimeException trouble) {
       LOG.warn("The clock could not be turned to {}.", to, trouble);
       failure = Incident.noted(trouble).sentence();

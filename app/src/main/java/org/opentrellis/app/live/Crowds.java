@@ -45,6 +45,7 @@ public class Crowds {
   private final Guests guests;
   private final GuestMapper mapper;
   private final LifeMapper lives;
+  private final MailLeaves mail;
   private final AccountClock clock;
 
   Crowds(
@@ -53,12 +54,14 @@ public class Crowds {
       Guests guests,
       GuestMapper mapper,
       LifeMapper lives,
+      MailLeaves mail,
       AccountClock clock) {
     this.open = open;
     this.journeys = journeys;
     this.guests = guests;
     this.mapper = mapper;
     this.lives = lives;
+    this.mail = mail;
     this.clock = clock;
   }
 
@@ -87,6 +90,7 @@ public class Crowds {
   }
 
   private void check(CrowdOrder order) {
+    mail.refuse("simulated people cannot come");
     if (order.people() < 1 || order.people() > MOST) {
       throw refused("/people", "A crowd has 1 to %,d people.".formatted(MOST));
     }

@@ -31,6 +31,7 @@ class DueWork {
   private final LifeMapper lives;
   private final OutboxMapper outbox;
   private final GuestMapper guests;
+  private final PutOffMapper putOff;
   private final TurnBatch batch;
   private final Postman postman;
   private final Lookouts lookouts;
@@ -47,6 +48,7 @@ class DueWork {
       LifeMapper lives,
       OutboxMapper outbox,
       GuestMapper guests,
+      PutOffMapper putOff,
       TurnBatch batch,
       Postman postman,
       Lookouts lookouts,
@@ -56,6 +58,7 @@ class DueWork {
     this.lives = lives;
     this.outbox = outbox;
     this.guests = guests;
+    this.putOff = putOff;
     this.batch = batch;
     this.postman = postman;
     this.lookouts = lookouts;
@@ -167,6 +170,7 @@ class DueWork {
             lives.next().orElse(Long.MAX_VALUE),
             outbox.next().orElse(Long.MAX_VALUE),
             guests.next().orElse(Long.MAX_VALUE),
+            putOff.next().orElse(Long.MAX_VALUE),
             lookouts.next())
         .min()
         .orElse(Long.MAX_VALUE);

@@ -32,6 +32,8 @@ class Glasshouse {
   private final LifeMapper lives;
   private final HappeningMapper log;
   private final OutboxMapper outbox;
+  private final MailLeaves leaves;
+  private final PutOffMapper putOff;
   private final NoticeMapper notices;
   private final LogReading reading;
   private final KnownPeople people;
@@ -44,6 +46,8 @@ class Glasshouse {
       LifeMapper lives,
       HappeningMapper log,
       OutboxMapper outbox,
+      MailLeaves leaves,
+      PutOffMapper putOff,
       NoticeMapper notices,
       LogReading reading,
       KnownPeople people,
@@ -54,6 +58,8 @@ class Glasshouse {
     this.lives = lives;
     this.log = log;
     this.outbox = outbox;
+    this.leaves = leaves;
+    this.putOff = putOff;
     this.notices = notices;
     this.reading = reading;
     this.people = people;
@@ -63,7 +69,22 @@ class Glasshouse {
 
   GlasshouseView view() {
     return new GlasshouseView(
-        clock.view(), openJourneys(), reading.lines(log.newest(LINES)), mail(), told());
+        clock.view(), openJourneys(), reading.lines(log.newest(LINES)), mail(), stuck(), told());
+  }
+
+  private List<GlasshouseView.StuckPerson> stuck() {
+    List<PutOffMapper.PutOffRow> rows = putOff.some(TROUBLES);
+    Map<Long, String> who = called(rows.stream().map(PutOffMapper.PutOffRow::personId));
+    return rows.stream()
+        .map(
+            row ->
+                new GlasshouseView.StuckPerson(
+                    row.personId(),
+                    who.getOrDefault(row.personId(), ""),
+                    row.tries(),
+                    row.tryAt(),
+                    row.said()))
+        .toList();
   }
 
   private List<GlasshouseView.OpenJourney> openJourneys() {
@@ -128,7 +149,8 @@ class Glasshouse {
                         row.tries(),
                         row.state() == OutboxRow.State.WAITING ? row.tryAt() : null,
                         row.said()))
-            .toList());
+            .toList(),
+        leaves.to().orElse(null));
   }
 
   private Map<Long, String> called(Stream<Long> persons) {

@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
  * @param journeys that are open, closing, or have somebody inside
  * @param happenings the last ones, the newest first
  * @param mail how much of it waits, and what is late or was refused
+ * @param putOff those whose turn has failed
  * @param notices what the team was told last
  */
 record GlasshouseView(
@@ -17,7 +18,16 @@ record GlasshouseView(
     List<OpenJourney> journeys,
     List<LoggedLine> happenings,
     Mail mail,
+    List<StuckPerson> putOff,
     List<ToldTeam> notices) {
+
+  /**
+   * Somebody whose turn fails.
+   *
+   * @param tries how often it has
+   * @param tryAt when it is tried again
+   */
+  record StuckPerson(long person, String who, int tries, long tryAt, String said) {}
 
   /**
    * A journey with people inside.
@@ -53,8 +63,10 @@ record GlasshouseView(
   /**
    * @param waiting messages that are to go out
    * @param sentAgain how many may have gone out twice, since a crash came in between
+   * @param leavesTo the server that mail leaves this machine to; null if it stays here
    */
-  record Mail(long waiting, long sentAgain, List<MailTrouble> troubles) {}
+  record Mail(
+      long waiting, long sentAgain, List<MailTrouble> troubles, @Nullable String leavesTo) {}
 
   /**
    * A message that is late or was refused.

@@ -63,11 +63,18 @@ interface GuestMapper {
   @Select(
       """
       select person_id, min(at) as next_at from guest_act
-      where at_once = false and at <= #{until} group by person_id order by 2, 1 limit #{most}
+      where at_once = false and at <= #{until}
+        and person_id not in (select person_id from put_off)
+      group by person_id order by 2, 1 limit #{most}
       """)
   List<LifeMapper.Due> due(long until, int most);
 
-  @Select("select min(at) from guest_act where at_once = false")
+  @Select(
+      """
+      select at from guest_act
+      where at_once = false and person_id not in (select person_id from put_off)
+      order by at_once, at limit 1
+      """)
   Optional<Long> next();
 
   /** What one of them does up to a moment, or what is said at once, in order. */

@@ -1,6 +1,7 @@
 package org.opentrellis.app.live;
 
 import java.util.List;
+import java.util.Optional;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -40,6 +41,27 @@ interface HappeningMapper {
           and document = #{document})
       """)
   boolean toldBefore(long person, long at, String kind, String document);
+
+  /** Those who came to a journey, in order of their numbers; whoever was forgotten is not there. */
+  @Select(
+      """
+      select distinct h.person_id from happening h join life l on l.person_id = h.person_id
+      where h.journey_id = #{journey} and h.kind in ('ENTERED', 'KEPT_OUT', 'TURNED_AWAY')
+      order by h.person_id
+      """)
+  List<Long> cameTo(long journey);
+
+  /** When the first of them came, in epoch seconds. */
+  @Select("select min(at) from happening where journey_id = #{journey} and kind = 'ENTERED'")
+  Optional<Long> firstEntry(long journey);
+
+  /** How many entered a journey who were forgotten since. */
+  @Select(
+      """
+      select count(*) from happening where journey_id = #{journey} and kind = 'ENTERED'
+        and person_id not in (select person_id from life)
+      """)
+  long forgotten(long journey);
 
   /** The last that happened to anybody. */
   @Select(

@@ -91,11 +91,17 @@ interface LifeMapper {
   @Select(
       """
       select person_id, next_at from life where next_at <= #{until}
+        and person_id not in (select person_id from put_off)
       order by next_at, person_id limit #{most}
       """)
   List<Due> due(long until, int most);
 
-  @Select("select min(next_at) from life")
+  @Select(
+      """
+      select next_at from life
+      where next_at > -1 and person_id not in (select person_id from put_off)
+      order by next_at limit 1
+      """)
   Optional<Long> next();
 
   @Delete("delete from visit where person_id = #{person}")

@@ -1,5 +1,6 @@
 package org.opentrellis.app.live;
 
+import org.opentrellis.app.dryruns.RunProgress;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -17,14 +18,21 @@ class LiveController {
   private final Hands hands;
   private final Crowds crowds;
   private final ClockTurning turning;
+  private final LiveReports reports;
   private final Audit audit;
 
   LiveController(
-      Glasshouse glasshouse, Hands hands, Crowds crowds, ClockTurning turning, Audit audit) {
+      Glasshouse glasshouse,
+      Hands hands,
+      Crowds crowds,
+      ClockTurning turning,
+      LiveReports reports,
+      Audit audit) {
     this.glasshouse = glasshouse;
     this.crowds = crowds;
     this.hands = hands;
     this.turning = turning;
+    this.reports = reports;
     this.audit = audit;
   }
 
@@ -75,6 +83,13 @@ class LiveController {
   @GetMapping("/journeys/{journey}/steps/{step}")
   StepPeople getStepPeople(@PathVariable long journey, @PathVariable String step) {
     return glasshouse.atStep(journey, step);
+  }
+
+  /** Begins to count what people went through in a journey, as a run beside the dry runs. */
+  @PostMapping("/journeys/{journey}/reports")
+  @ResponseStatus(HttpStatus.ACCEPTED)
+  RunProgress beginReport(@PathVariable long journey) {
+    return reports.begin(journey);
   }
 
   /** Lives everybody's life once more by the log, and tells what comes out otherwise. */

@@ -11,6 +11,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.stream.Gatherers;
 import org.opentrellis.app.clock.AccountClock;
 import org.opentrellis.app.clock.ClockKeeper;
@@ -36,6 +37,7 @@ class Lookouts {
   private final OpenJourneys open;
   private final DatedPeople people;
   private final Arriving arriving;
+  private final PutOff putOff;
   private final ClockKeeper keeper;
   private final AccountClock clock;
   private volatile boolean changed;
@@ -44,11 +46,13 @@ class Lookouts {
       OpenJourneys open,
       DatedPeople people,
       Arriving arriving,
+      PutOff putOff,
       ClockKeeper keeper,
       AccountClock clock) {
     this.open = open;
     this.people = people;
     this.arriving = arriving;
+    this.putOff = putOff;
     this.keeper = keeper;
     this.clock = clock;
   }
@@ -203,7 +207,12 @@ class Lookouts {
     Happening came = new Happening.Came(moment.at(), moment.journey().name(), moment.trigger());
     who.stream()
         .gather(Gatherers.windowFixed(PIECE))
-        .forEach(piece -> arriving.come(piece, came, now));
+        .forEach(piece -> come(piece, came, some -> arriving.come(some, came, now)));
+  }
+
+  private void come(List<Long> piece, Happening came, Consumer<List<Long>> all) {
+    OneByOne.ifNeedBe(
+        piece, all, (one, failed) -> putOff.until(one, came.at(), List.of(came), failed));
   }
 
   private Set<Long> members(OpenJourneys.Open one, SegmentName segment) {
@@ -219,6 +228,6 @@ class Lookouts {
     Happening came = new Happening.Came(now, one.name(), enters);
     fresh.stream()
         .gather(Gatherers.windowFixed(PIECE))
-        .forEach(piece -> arriving.comeUnknown(piece, came, now));
+        .forEach(piece -> come(piece, came, some -> arriving.comeUnknown(some, came, now)));
   }
 }

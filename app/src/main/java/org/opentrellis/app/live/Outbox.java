@@ -23,22 +23,14 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 class Outbox {
-  /** How long to wait before the next try: growing pauses (RFC 5321, section 4.5.4.1). */
-  private static final List<Duration> PAUSES =
-      List.of(
-          Duration.ofMinutes(1),
-          Duration.ofMinutes(5),
-          Duration.ofMinutes(30),
-          Duration.ofHours(1),
-          Duration.ofHours(2),
-          Duration.ofHours(4));
-
   /** After so long nobody tries any more (RFC 5321: at least 4 to 5 days). */
   private static final Duration GIVE_UP = Duration.ofDays(5);
 
   private final OutboxMapper mapper;
   private final Turns turns;
   private final GuestMapper guests;
+  private final PutOff putOff;
+  private final MailLeaves leaves;
   private final KnownPeople people;
   private final Account account;
   private final AccountClock clock;
@@ -47,12 +39,16 @@ class Outbox {
       OutboxMapper mapper,
       Turns turns,
       GuestMapper guests,
+      PutOff putOff,
+      MailLeaves leaves,
       KnownPeople people,
       Account account,
       AccountClock clock) {
     this.mapper = mapper;
     this.turns = turns;
     this.guests = guests;
+    this.putOff = putOff;
+    this.leaves = leaves;
     this.people = people;
     this.account = account;
     this.clock = clock;
@@ -79,7 +75,8 @@ class Outbox {
     List<OutboxRow> claimed = new ArrayList<>();
     for (OutboxRow row : due) {
       long now = Math.max(row.tryAt(), clock.now());
-      Optional<String> hindrance = people.hindrance(row.personId(), text(row));
+      Optional<String> hindrance =
+          simulated(row).or(() -> people.hindrance(row.personId(), text(row)));
       Optional<Instant> quietTo = people.zone(row.personId()).flatMap(zone -> quietTo(zone, now));
       if (hindrance.isPresent()) {
         mapper.note(
@@ -94,6 +91,13 @@ class Outbox {
       }
     }
     return claimed;
+  }
+
+  /** Nobody else is to get what is for people who are not there. */
+  private Optional<String> simulated(OutboxRow row) {
+    return leaves.to().isPresent() && guests.isThere(row.personId())
+        ? Optional.of("Mail leaves this machine, and they are simulated.")
+        : Optional.empty();
   }
 
   private static boolean text(OutboxRow row) {
@@ -152,43 +156,46 @@ class Outbox {
   /** Notes what came of handing over, with the turns that follow. */
   @Retryable(includes = PessimisticLockingFailureException.class, maxRetries = 20, delay = 20)
   void note(List<Postman.Handed> handed) {
-    handed.forEach(this::note);
+    for (Postman.Handed one : handed) {
+      Optional<Happening> became = mark(one);
+      became.ifPresent(known -> turns.take(one.row().personId(), List.of(known), known.at()));
+    }
   }
 
-  private void note(Postman.Handed one) {
+  /** The same of one, whose turn has failed: what became known of them is told later. */
+  void noteApart(Postman.Handed one, RuntimeException failed) {
+    mark(one)
+        .ifPresent(known -> putOff.until(one.row().personId(), known.at(), List.of(known), failed));
+  }
+
+  /** Notes it of a message alone, and says what is known of the person by it. */
+  private Optional<Happening> mark(Postman.Handed one) {
     OutboxRow row = one.row();
     long now = Math.max(row.tryAt(), clock.now());
-    switch (one.outcome().result()) {
+    return switch (one.outcome().result()) {
       case TAKEN -> {
         mapper.note(row.id(), OutboxRow.State.SENT, row.tryAt(), now, null);
-        tell(row, new Happening.Delivered(now, row.message()));
+        yield unlessKnown(row, new Happening.Delivered(now, row.message()));
       }
       case REFUSED -> refused(row, now, one.outcome());
       case LATER -> {
-        long next = now + pause(row.tries());
+        long next = now + Pauses.after(row.tries());
         if (next > row.dueAt() + GIVE_UP.toSeconds()) {
-          refused(row, now, one.outcome());
-        } else {
-          waits(row, next, one.outcome().said());
+          yield refused(row, now, one.outcome());
         }
+        waits(row, next, one.outcome().said());
+        yield Optional.empty();
       }
-    }
+    };
   }
 
-  private void refused(OutboxRow row, long now, Handover outcome) {
+  private Optional<Happening> refused(OutboxRow row, long now, Handover outcome) {
     mapper.note(row.id(), OutboxRow.State.REFUSED, row.tryAt(), null, outcome.said());
-    tell(row, new Happening.Bounced(now, row.message(), outcome.dead()));
+    return unlessKnown(row, new Happening.Bounced(now, row.message(), outcome.dead()));
   }
 
   /** Of simulated people it is known already. */
-  private void tell(OutboxRow row, Happening happening) {
-    if (guests.isThere(row.personId())) {
-      return;
-    }
-    turns.take(row.personId(), List.of(happening), happening.at());
-  }
-
-  private static long pause(int tries) {
-    return PAUSES.get(Math.min(tries, PAUSES.size() - 1)).toSeconds();
+  private Optional<Happening> unlessKnown(OutboxRow row, Happening happening) {
+    return guests.isThere(row.personId()) ? Optional.empty() : Optional.of(happening);
   }
 }

@@ -56,7 +56,8 @@ class Postman {
     for (OutboxRow row : rows) {
       handed.add(new Handed(row, hand(row, written.get(row.id()))));
     }
-    outbox.note(handed);
+    // What went out is noted, whatever becomes of the turns that follow.
+    OneByOne.ifNeedBe(handed, outbox::note, outbox::noteApart);
     return rows.size();
   }
 

@@ -3,6 +3,7 @@ package org.opentrellis.app.live;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.journeys.Running;
 import org.opentrellis.core.journey.Catalogue;
@@ -21,11 +22,14 @@ class RunningJourneys implements Running {
   private final EditionMapper editions;
   private final LifeMapper lives;
   private final Journeys journeys;
+  private final MailLeaves mail;
 
-  RunningJourneys(EditionMapper editions, LifeMapper lives, @Lazy Journeys journeys) {
+  RunningJourneys(
+      EditionMapper editions, LifeMapper lives, @Lazy Journeys journeys, MailLeaves mail) {
     this.editions = editions;
     this.lives = lives;
     this.journeys = journeys;
+    this.mail = mail;
   }
 
   @Override
@@ -47,6 +51,11 @@ class RunningJourneys implements Running {
                 !plan(opened.plan(), opened.catalogue())
                     .equals(plan(LiveNames.running(journey, now, names), catalogue)))
         .isPresent();
+  }
+
+  @Override
+  public Optional<String> mailLeavesTo() {
+    return mail.to();
   }
 
   private static Journey plan(Journey journey, Catalogue catalogue) {

@@ -23,14 +23,24 @@ class TurnBatch implements DisposableBean {
   private final LifeMapper lives;
   private final OutboxMapper outbox;
   private final GuestMapper guests;
+  private final PutOffMapper tried;
+  private final PutOff putOff;
   private final TurnPiece piece;
   private final ExecutorService hands =
       Executors.newFixedThreadPool(2, Thread.ofPlatform().name("turns-", 0).factory());
 
-  TurnBatch(LifeMapper lives, OutboxMapper outbox, GuestMapper guests, TurnPiece piece) {
+  TurnBatch(
+      LifeMapper lives,
+      OutboxMapper outbox,
+      GuestMapper guests,
+      PutOffMapper tried,
+      PutOff putOff,
+      TurnPiece piece) {
     this.lives = lives;
     this.outbox = outbox;
     this.guests = guests;
+    this.tried = tried;
+    this.putOff = putOff;
     this.piece = piece;
   }
 
@@ -43,10 +53,12 @@ class TurnBatch implements DisposableBean {
   List<LifeMapper.Due> due(long until) {
     List<LifeMapper.Due> waiting = lives.due(until, MOST);
     List<LifeMapper.Due> acting = guests.due(until, MOST);
-    long known = Math.min(end(waiting), end(acting));
+    List<LifeMapper.Due> again = tried.due(until, MOST);
+    long known = Math.min(Math.min(end(waiting), end(acting)), end(again));
     Map<Long, Long> first = new HashMap<>();
     waiting.forEach(one -> first.merge(one.personId(), one.nextAt(), Math::min));
     acting.forEach(one -> first.merge(one.personId(), one.nextAt(), Math::min));
+    again.forEach(one -> first.merge(one.personId(), one.nextAt(), Math::min));
     return first.entrySet().stream()
         .filter(one -> one.getValue() <= known)
         .map(one -> new LifeMapper.Due(one.getKey(), one.getValue()))
@@ -69,12 +81,19 @@ class TurnBatch implements DisposableBean {
     List<Future<?>> under = new ArrayList<>();
     for (int from = 0; from < due.size(); from += PIECE) {
       List<LifeMapper.Due> some = due.subList(from, Math.min(due.size(), from + PIECE));
-      under.add(hands.submit(() -> piece.take(some)));
+      under.add(hands.submit(() -> takeOrPutOff(some)));
     }
     for (Future<?> one : under) {
       finish(one);
     }
     return due.size();
+  }
+
+  private void takeOrPutOff(List<LifeMapper.Due> some) {
+    OneByOne.ifNeedBe(
+        some,
+        piece::take,
+        (one, failed) -> putOff.until(one.personId(), one.nextAt(), List.of(), failed));
   }
 
   private static void finish(Future<?> one) {

@@ -1,5 +1,6 @@
 package org.opentrellis.app.live;
 
+import java.util.ArrayList;
 import java.util.List;
 import org.opentrellis.app.clock.AccountClock;
 import org.opentrellis.app.people.OutsideHappenings;
@@ -20,12 +21,19 @@ class TurnPiece {
   private final Turns turns;
   private final GuestMapper guests;
   private final OutsideHappenings people;
+  private final PutOff putOff;
   private final AccountClock clock;
 
-  TurnPiece(Turns turns, GuestMapper guests, OutsideHappenings people, AccountClock clock) {
+  TurnPiece(
+      Turns turns,
+      GuestMapper guests,
+      OutsideHappenings people,
+      PutOff putOff,
+      AccountClock clock) {
     this.turns = turns;
     this.guests = guests;
     this.people = people;
+    this.putOff = putOff;
     this.clock = clock;
   }
 
@@ -35,8 +43,11 @@ class TurnPiece {
   public void take(List<LifeMapper.Due> some) {
     for (LifeMapper.Due one : some) {
       long moment = moment(one.nextAt());
-      turns.take(one.personId(), acts(one.personId(), moment), moment);
+      List<Happening> told = new ArrayList<>(putOff.told(one.personId()));
+      told.addAll(acts(one.personId(), moment));
+      turns.take(one.personId(), told, moment);
       guests.done(one.personId(), moment);
+      putOff.over(one.personId());
     }
   }
 

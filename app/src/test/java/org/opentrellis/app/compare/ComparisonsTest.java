@@ -80,6 +80,7 @@ class ComparisonsTest {
                 catalogue,
                 List.of(new KeptRun.Part(1, version, plan, PEOPLE)),
                 RunReport.of(run, run.run(1), Texting.NONE),
+                null,
                 null));
   }
 

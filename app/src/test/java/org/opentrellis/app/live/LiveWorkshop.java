@@ -9,26 +9,37 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.util.List;
+import java.util.function.Supplier;
+import org.opentrellis.app.Answers;
 import org.opentrellis.app.Answers.Answer;
 import org.opentrellis.app.RunningApplication;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.core.reading.Plan;
+import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
 
 /** What tests do with journeys that run, over the doors that people and programs use. */
 final class LiveWorkshop {
-  private final RunningApplication app;
+  private final Supplier<Answers> over;
+  private final Supplier<Journeys> journeys;
   private final HttpClient browser =
       HttpClient.newBuilder().followRedirects(HttpClient.Redirect.NEVER).build();
 
   LiveWorkshop(RunningApplication app) {
-    this.app = app;
+    this.over = app::answers;
+    this.journeys = () -> app.bean(Journeys.class);
+  }
+
+  /** Of one that a test starts by itself. */
+  LiveWorkshop(Answers over, ConfigurableApplicationContext application) {
+    this.over = () -> over;
+    this.journeys = () -> application.getBean(Journeys.class);
   }
 
   /** Keeps a journey as it is typed, its emails those of the demo, and opens it. */
   long open(String plan) {
-    Journeys journeys = app.bean(Journeys.class);
-    long id = journeys.add(Plan.read(plan).journey(), journeys.usual(), null);
+    Journeys kept = journeys.get();
+    long id = kept.add(Plan.read(plan).journey(), kept.usual(), null);
     assertThat(state(id, "OPEN", false).status()).as("%s", last).isEqualTo(200);
     return id;
   }
@@ -36,32 +47,35 @@ final class LiveWorkshop {
   private Answer last;
 
   Answer state(long journey, String state, boolean finishBegun) {
-    int version = app.get("/api/journeys/" + journey).body().get("version").asInt();
+    int version = over.get().get("/api/journeys/" + journey).body().get("version").asInt();
     last =
-        app.put(
-            "/api/journeys/" + journey + "/state",
-            "{\"version\": %d, \"state\": \"%s\", \"by\": null, \"finishBegun\": %s}"
-                .formatted(version, state, finishBegun));
+        over.get()
+            .put(
+                "/api/journeys/" + journey + "/state",
+                "{\"version\": %d, \"state\": \"%s\", \"by\": null, \"finishBegun\": %s}"
+                    .formatted(version, state, finishBegun));
     return last;
   }
 
   /** Adds somebody who may be mailed. */
   long person(String address) {
     Answer added =
-        app.post(
-            "/api/people",
-            "{\"address\": \"%s\", \"firstName\": \"Ida\", \"lastName\": \"Test\", \"phone\": null, \"zone\": \"Europe/Berlin\", \"agreed\": \"said so\"}"
-                .formatted(address));
+        over.get()
+            .post(
+                "/api/people",
+                "{\"address\": \"%s\", \"firstName\": \"Ida\", \"lastName\": \"Test\", \"phone\": null, \"zone\": \"Europe/Berlin\", \"agreed\": \"said so\"}"
+                    .formatted(address));
     assertThat(added.status()).as("%s", added.body()).isLessThan(300);
     return added.body().get("id").asLong();
   }
 
   Answer putIn(long journey, long person) {
-    return app.post("/api/live/journeys/" + journey + "/people", "{\"person\": " + person + "}");
+    return over.get()
+        .post("/api/live/journeys/" + journey + "/people", "{\"person\": " + person + "}");
   }
 
   JsonNode live(long person) {
-    return app.get("/api/live/people/" + person).body();
+    return over.get().get("/api/live/people/" + person).body();
   }
 
   /** What happened to somebody, the first first. */
@@ -85,30 +99,20 @@ final class LiveWorkshop {
   }
 
   private void turn(String order) {
-    Answer turned = app.post("/api/live/clock", order);
+    Answer turned = over.get().post("/api/live/clock", order);
     assertThat(turned.status()).as("%s", turned.body()).isEqualTo(200);
-    while (!app.get("/api/live").body().at("/clock/turning").isNull()) {
-      pause();
-    }
-    assertThat(app.get("/api/live").body().at("/clock/failure").isNull()).isTrue();
-  }
-
-  private static void pause() {
-    try {
-      Thread.sleep(50);
-    } catch (InterruptedException stop) {
-      throw new IllegalStateException(stop);
-    }
+    JsonNode live = over.get().until("/api/live", one -> one.at("/clock/turning").isNull());
+    assertThat(live.at("/clock/failure").isNull()).isTrue();
   }
 
   /** The mails that came to an address, the newest first, as they are read. */
   List<JsonNode> mails(String address) {
-    return app.post(
-            "/api/inbox/pages", "{\"address\": \"%s\", \"before\": null}".formatted(address))
+    return over.get()
+        .post("/api/inbox/pages", "{\"address\": \"%s\", \"before\": null}".formatted(address))
         .body()
         .get("items")
         .valueStream()
-        .map(line -> app.get("/api/inbox/" + line.get("id").asLong()).body())
+        .map(line -> over.get().get("/api/inbox/" + line.get("id").asLong()).body())
         .toList();
   }
 
@@ -146,7 +150,7 @@ final class LiveWorkshop {
   }
 
   private URI here(String address) {
-    return URI.create(app.address() + URI.create(address).getPath());
+    return URI.create(over.get().address() + URI.create(address).getPath());
   }
 
   private HttpResponse<String> send(HttpRequest.Builder request) {
@@ -161,7 +165,7 @@ final class LiveWorkshop {
 
   /** Everybody's life leads to how they stand. */
   void auditIsClean() {
-    JsonNode audit = app.post("/api/live/audits", "").body();
+    JsonNode audit = over.get().post("/api/live/audits", "").body();
     assertThat(audit.get("differences")).as("%s", audit).isEmpty();
     assertThat(audit.get("people").asLong()).isPositive();
   }

@@ -20,6 +20,7 @@ import org.opentrellis.torture.Score;
 class KillTest {
   private static final long SEED = 9;
   private static final int FEW = 4;
+  private static final int CROWD = 60;
   private static final int LIVES = Integer.getInteger("lives", FEW);
 
   @TempDir Path room;
@@ -37,6 +38,13 @@ class KillTest {
   @Test
   void whileTablesComeInAndGo() throws IOException {
     new Killing(StartTest.COMMAND, room, SEED).inImports(score, LIVES);
+    assertThat(score.told()).isEmpty();
+  }
+
+  /** Nothing that went out goes out again, but for what it says itself. */
+  @Test
+  void whileMailGoesOut() throws IOException {
+    new Killing(StartTest.COMMAND, room, SEED).inJourneys(score, LIVES, CROWD);
     assertThat(score.told()).isEmpty();
   }
 

@@ -46,12 +46,26 @@ public final class History {
         && run.world().programs().stream()
             .noneMatch(one -> unsubscribedByStep(one, turns, person.unsubscribesAt()))) {
       history.all.add(
-          new Happening.ConsentWithdrawn(person.unsubscribesAt(), Channel.EMAIL, Optional.empty()));
+          new Happening.ConsentWithdrawn(
+              person.unsubscribesAt(), Channel.EMAIL, unsubscribedBy(person)));
     }
     if (person.complainsAt() != Person.NEVER) {
       history.all.add(new Happening.Complained(person.complainsAt()));
     }
     return history.all;
+  }
+
+  /** The message by whose link they unsubscribed, if it was by one. */
+  private static Optional<MessageRef> unsubscribedBy(Person person) {
+    for (Visit visit : person.visits()) {
+      int send = visit.unsubscribedBy(person.unsubscribesAt());
+      if (send >= 0) {
+        Program program = visit.program();
+        return Optional.of(
+            new MessageRef(program.name(), visit.number(), program.sends().get(send).id()));
+      }
+    }
+    return Optional.empty();
   }
 
   /** The person before anything happened, and what will lie in the carts that they leave. */

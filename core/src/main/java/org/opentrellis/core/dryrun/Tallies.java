@@ -1,7 +1,9 @@
 package org.opentrellis.core.dryrun;
 
+import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.Predicate;
 import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.machine.Person;
 import org.opentrellis.core.machine.Program;
@@ -23,12 +25,22 @@ public final class Tallies implements Witness {
   private long people;
 
   Tallies(World world, CohortSettings settings) {
+    this(world, settings.start(), settings.horizonDays());
+  }
+
+  /**
+   * Empty ones.
+   *
+   * @param start of the first day that is counted
+   * @param days how many
+   */
+  public Tallies(World world, Instant start, int days) {
     this.world = world;
     this.journeys =
         world.programs().stream()
-            .map(program -> new JourneyTally(program, settings.horizonDays()))
+            .map(program -> new JourneyTally(program, days))
             .toArray(JourneyTally[]::new);
-    long firstDay = Math.floorDiv(settings.start().getEpochSecond(), (long) ZoneClock.DAY);
+    long firstDay = Math.floorDiv(start.getEpochSecond(), (long) ZoneClock.DAY);
     this.emails = new SendCalendar(firstDay);
     this.texts = new SendCalendar(firstDay);
     this.counters =
@@ -53,6 +65,17 @@ public final class Tallies implements Witness {
     }
   }
 
+  /** Counts a person with some of their visits, each as one to the first journey. */
+  public void close(Person person, int number, Predicate<Visit> which) {
+    people++;
+    mostInAWeek[Math.min(MOST_IN_A_WEEK, person.mostEmailsInAWeek())]++;
+    for (int n = 0; n < person.visitCount(); n++) {
+      if (which.test(person.visit(n))) {
+        journeys[0].close(person.visit(n), number, n, person.endsAt());
+      }
+    }
+  }
+
   /** Counts a person who got nothing. */
   void heldOut(Person person) {
     people++;
@@ -61,7 +84,7 @@ public final class Tallies implements Witness {
   }
 
   /** Once everybody has been counted. */
-  void finish() {
+  public void finish() {
     for (JourneyTally journey : journeys) {
       journey.finish();
     }

@@ -1,18 +1,13 @@
 package org.opentrellis.core.live;
 
 import java.time.ZoneId;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Objects;
-import java.util.Optional;
 import java.util.function.Function;
-import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.happening.Happening;
 import org.opentrellis.core.happening.MessageRef;
 import org.opentrellis.core.machine.Person;
 import org.opentrellis.core.machine.Standing;
-import org.opentrellis.core.machine.Visit;
 import org.opentrellis.core.replay.Replay;
 
 /**
@@ -80,68 +75,16 @@ public final class LiveTurn {
       long now,
       Replay.Lots lots,
       MailServer server) {
-    Taking taking = new Taking(lots, server);
-    Person person = Standing.thaw(before.standing(), editions.world(before.edition()), clocks);
-    Replay replay = taking.replay(person);
-    for (int next = before.edition() + 1; next <= edition; next++) {
-      bring(replay, next, now);
-    }
-    List<Replay.Noted> noted = replay.takes(told, quietly, now);
-    replay.person().visits().forEach(GoalsMet::lookAhead);
-    Life after = new Life(edition, Standing.freeze(replay.person()));
-    GoalsMet.note(before.standing(), after.standing(), taking.deeds);
+    Deeds deeds = new Deeds();
+    Taking taking = new Taking(editions, before, clocks, deeds);
+    List<Replay.Noted> noted = taking.takes(edition, told, quietly, now, lots, server);
+    Life after = new Life(edition, Standing.freeze(taking.person()));
+    GoalsMet.note(before.standing(), after.standing(), deeds);
     return new Done(
         after,
-        taking.deeds.all(),
+        deeds.all(),
         noted,
-        List.copyOf(taking.atOnce),
-        Math.min(replay.nextAt(), GoalsMet.nextAt(after.standing())));
-  }
-
-  /** What surrounds the machine in one turn, and what it writes down. */
-  private static final class Taking {
-    private final Replay.Lots lots;
-    private final MailServer server;
-    private final Deeds deeds = new Deeds();
-    private final List<Happening.OfMessage> atOnce = new ArrayList<>();
-    private @Nullable Replay replay;
-
-    Taking(Replay.Lots lots, MailServer server) {
-      this.lots = lots;
-      this.server = server;
-    }
-
-    Replay replay(Person person) {
-      replay = new Replay(person, this::lot, this::goesOut, deeds);
-      return replay;
-    }
-
-    private int lot(int step, double[] ways, Visit visit) {
-      int way = lots.way(step, ways, visit);
-      deeds.lotDrawn(step, way, visit);
-      return way;
-    }
-
-    private void goesOut(MessageRef message, long at) {
-      for (Happening.OfMessage answer : server.answers(message, at)) {
-        atOnce.add(answer);
-        Objects.requireNonNull(replay).notes(answer);
-      }
-    }
-  }
-
-  private void bring(Replay replay, int edition, long now) {
-    switch (editions.change(edition)) {
-      case Edition.Opened opened ->
-          replay.goesOnIn(
-              editions.world(edition),
-              opened.takesAlong() ? Optional.of(opened.journey()) : Optional.empty(),
-              now);
-      case Edition.Closed closed -> replay.goesOnIn(editions.world(edition), Optional.empty(), now);
-      case Edition.Stopped stopped -> {
-        replay.stops(stopped.journey(), now);
-        replay.goesOnIn(editions.world(edition), Optional.empty(), now);
-      }
-    }
+        taking.atOnce(),
+        Math.min(taking.nextAt(), GoalsMet.nextAt(after.standing())));
   }
 }

@@ -1,7 +1,10 @@
 package org.opentrellis.core.live;
 
 import java.util.List;
+import java.util.Optional;
 import org.opentrellis.core.happening.Happening;
+import org.opentrellis.core.machine.Visit;
+import org.opentrellis.core.replay.Replay;
 
 /**
  * A turn as it was written down.
@@ -24,5 +27,28 @@ public record LoggedTurn(
     quietly = List.copyOf(quietly);
     atOnce = List.copyOf(atOnce);
     deeds = List.copyOf(deeds);
+  }
+
+  /** Lots fall as they fell then; one that nobody wrote down falls the first way. */
+  Replay.Lots lots() {
+    return (step, ways, visit) ->
+        deeds.stream()
+            .filter(deed -> deed.kind() == Deed.Kind.LOT_DRAWN && isOf(deed, visit, step))
+            .findFirst()
+            .flatMap(Deed::detail)
+            .map(Integer::parseInt)
+            .orElse(0);
+  }
+
+  private static boolean isOf(Deed deed, Visit visit, int step) {
+    return deed.journey().equals(visit.program().name())
+        && deed.visit() == visit.number()
+        && deed.step().equals(Optional.of(visit.program().steps().get(step).id()));
+  }
+
+  /** What the mail server said then. */
+  LiveTurn.MailServer answers() {
+    return (message, at) ->
+        atOnce.stream().filter(one -> one.message().equals(message) && one.at() == at).toList();
   }
 }

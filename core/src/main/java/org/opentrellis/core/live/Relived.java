@@ -4,10 +4,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import org.opentrellis.core.happening.Happening;
 import org.opentrellis.core.journey.StepId;
-import org.opentrellis.core.machine.Visit;
-import org.opentrellis.core.replay.Replay;
 
 /**
  * Lives a life once more by what was written down of it, and says what comes out otherwise: a
@@ -43,8 +40,8 @@ public final class Relived {
               turn.told(),
               turn.quietly(),
               turn.now(),
-              lots(turn),
-              answers(turn));
+              turn.lots(),
+              turn.answers());
       compare(turn, done.deeds());
       life = done.life();
     }
@@ -76,30 +73,5 @@ public final class Relived {
                         one.step().map(StepId::value).orElse("the whole visit"),
                         one.journey()))
         .orElse("nothing");
-  }
-
-  /** Lots fall as they fell then; one that nobody wrote down falls the first way. */
-  private static Replay.Lots lots(LoggedTurn turn) {
-    return (step, ways, visit) ->
-        turn.deeds().stream()
-            .filter(deed -> deed.kind() == Deed.Kind.LOT_DRAWN && isOf(deed, visit, step))
-            .findFirst()
-            .flatMap(Deed::detail)
-            .map(Integer::parseInt)
-            .orElse(0);
-  }
-
-  private static boolean isOf(Deed deed, Visit visit, int step) {
-    return deed.journey().equals(visit.program().name())
-        && deed.visit() == visit.number()
-        && deed.step().equals(Optional.of(visit.program().steps().get(step).id()));
-  }
-
-  private static LiveTurn.MailServer answers(LoggedTurn turn) {
-    return (message, at) ->
-        turn.atOnce().stream()
-            .filter(one -> one.message().equals(message) && one.at() == at)
-            .map(Happening.OfMessage.class::cast)
-            .toList();
   }
 }

@@ -251,6 +251,12 @@ public final class Visit {
     counted = upTo;
   }
 
+  /** What a witness keeps with a visit goes on with it, when the person is taken up again. */
+  public void isCountedLike(Visit before) {
+    pathKey = before.pathKey;
+    counted = before.counted;
+  }
+
   public boolean over() {
     return node == OVER;
   }

@@ -94,6 +94,11 @@ public final class Replay {
 
   /** Goes on with the same person, as they were put down and taken up again. */
   public void person(Person again) {
+    List<Visit> before = person.visits();
+    for (int n = 0; n < Math.min(before.size(), again.visits().size()); n++) {
+      again.visit(n).isCountedLike(before.get(n));
+    }
+    again.endsAt(person.endsAt());
     person = again;
     machine.takeUp(again);
   }

@@ -1,7 +1,6 @@
 package org.opentrellis.core.report;
 
 import java.util.List;
-import org.opentrellis.core.dryrun.DryRun;
 import org.opentrellis.core.dryrun.JourneyTally;
 import org.opentrellis.core.dryrun.Tallies;
 import org.opentrellis.core.journey.Journey;
@@ -30,7 +29,7 @@ public record JourneyReport(
     RunCurves curves,
     PathReport paths) {
 
-  static JourneyReport of(DryRun run, Tallies tallies, int journey) {
+  static JourneyReport of(Retold run, Tallies tallies, int journey) {
     JourneyTally tally = tallies.journeys().get(journey);
     RunMeasures measures = RunMeasures.of(tallies, journey);
     DropOff dropOff = DropOff.of(tally);

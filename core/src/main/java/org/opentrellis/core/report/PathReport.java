@@ -4,16 +4,13 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.opentrellis.core.dryrun.DryRun;
 import org.opentrellis.core.dryrun.JourneyTally;
 import org.opentrellis.core.dryrun.PathTally;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.machine.LeaveReason;
 import org.opentrellis.core.machine.Program;
-import org.opentrellis.core.machine.Visit;
 import org.opentrellis.core.measure.Share;
 import org.opentrellis.core.sentence.Sentences;
-import org.opentrellis.core.walk.Diary;
 import org.opentrellis.core.walk.Turn;
 
 /**
@@ -45,7 +42,7 @@ public record PathReport(int distinct, long others, List<PathLine> paths, int re
       double days,
       List<String> steps) {}
 
-  static PathReport of(DryRun run, JourneyTally tally) {
+  static PathReport of(Retold run, JourneyTally tally) {
     List<PathTally> all =
         tally.paths().kept().stream()
             .sorted(Comparator.comparingLong(PathTally::count).reversed())
@@ -63,7 +60,7 @@ public record PathReport(int distinct, long others, List<PathLine> paths, int re
   }
 
   private static PathLine path(
-      DryRun run, JourneyTally tally, Sentences sentences, PathTally path) {
+      Retold run, JourneyTally tally, Sentences sentences, PathTally path) {
     Program program = tally.program();
     Way way = new Way(program, sentences);
     way.follow(run, path);
@@ -88,14 +85,8 @@ public record PathReport(int distinct, long others, List<PathLine> paths, int re
       this.sentences = sentences;
     }
 
-    void follow(DryRun run, PathTally path) {
-      Diary diary = new Diary();
-      Visit visit = run.follow(path.firstPerson(), diary).visits().get(path.firstVisit());
-      for (Turn turn : diary.turns()) {
-        if (turn.journey() == program.number() && turn.visit() == visit.number()) {
-          add(turn);
-        }
-      }
+    void follow(Retold run, PathTally path) {
+      run.turns(path.firstPerson(), path.firstVisit()).forEach(this::add);
     }
 
     private void add(Turn turn) {

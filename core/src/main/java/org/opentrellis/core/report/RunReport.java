@@ -21,10 +21,15 @@ public record RunReport(int engine, long people, Outgoing outgoing, List<Journey
    * @param texting what stands at the end of texts, which makes them longer
    */
   public static RunReport of(DryRun run, Tallies tallies, Texting texting) {
+    return of(Retold.of(run), tallies, texting);
+  }
+
+  /** The same of whatever people went through. */
+  public static RunReport of(Retold run, Tallies tallies, Texting texting) {
     return new RunReport(
         DryRun.ENGINE,
         tallies.people(),
-        Outgoing.of(tallies, run.settings().start().atZone(ZoneOffset.UTC).toLocalDate(), texting),
+        Outgoing.of(tallies, run.start().atZone(ZoneOffset.UTC).toLocalDate(), texting),
         IntStream.range(0, tallies.journeys().size())
             .mapToObj(i -> JourneyReport.of(run, tallies, i))
             .toList());

@@ -2,6 +2,7 @@ package org.opentrellis.core.replay;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -11,9 +12,11 @@ import java.util.stream.Collectors;
 import java.util.stream.LongStream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.opentrellis.core.account.Texting;
 import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.crowd.History;
 import org.opentrellis.core.dryrun.DryRun;
+import org.opentrellis.core.dryrun.Tallies;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.happening.Happening;
@@ -24,8 +27,10 @@ import org.opentrellis.core.live.Edition;
 import org.opentrellis.core.live.Editions;
 import org.opentrellis.core.live.Life;
 import org.opentrellis.core.live.LiveTurn;
+import org.opentrellis.core.live.LoggedLife;
 import org.opentrellis.core.live.LoggedTurn;
 import org.opentrellis.core.live.Relived;
+import org.opentrellis.core.lived.LivedRun;
 import org.opentrellis.core.machine.LeaveReason;
 import org.opentrellis.core.machine.Person;
 import org.opentrellis.core.machine.PersonState;
@@ -33,6 +38,7 @@ import org.opentrellis.core.machine.Program;
 import org.opentrellis.core.machine.SkipReason;
 import org.opentrellis.core.machine.Standing;
 import org.opentrellis.core.machine.World;
+import org.opentrellis.core.report.RunReport;
 import org.opentrellis.core.testing.RandomJourneys;
 import org.opentrellis.core.walk.Diary;
 import org.opentrellis.core.walk.Turn;
@@ -96,7 +102,37 @@ class LiveTest {
     assertThat(Relived.differences(begun, lived.log, lived.life, turns))
         .as("seed %d", seed)
         .isEmpty();
+    if (seed % 5 == 1 && run.world().programs().size() == 1) {
+      isCountedTheSame(run, number, new LoggedLife(begun, lived.log), editions, end);
+    }
     return lived.deeds.size();
+  }
+
+  /** What is counted of a life that was written down is what the dry run counted, to the last. */
+  private static void isCountedTheSame(
+      DryRun run, int number, LoggedLife life, Editions editions, long end) {
+    Instant start = run.settings().start();
+    Tallies sampled = new Tallies(run.world(), start, run.settings().horizonDays());
+    sampled.close(run.follow(number, sampled), number, visit -> true);
+    sampled.finish();
+    Program program = run.world().programs().getFirst();
+    ZoneClock clock = run.newcomer(number, false).clock();
+    LivedRun lived =
+        new LivedRun(
+            editions,
+            program.name(),
+            1,
+            run.world(),
+            only -> life,
+            clock::in,
+            start,
+            run.settings().horizonDays(),
+            end);
+    RunReport told = RunReport.of(lived, lived.tallies(1), Texting.NONE);
+    assertThat(lived.others()).isZero();
+    assertThat(Json.write(told))
+        .as("what is told of person %d of %s", number, program.name())
+        .isEqualTo(Json.write(RunReport.of(run, sampled, Texting.NONE)));
   }
 
   private static void isWrittenDown(Happening happening) {

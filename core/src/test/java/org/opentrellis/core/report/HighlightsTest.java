@@ -31,7 +31,7 @@ class HighlightsTest {
   private static JourneyReport report(Journey journey, Behaviour people) {
     CohortSettings cohort = CohortSettings.of(8_000, 3, Instant.parse("2027-03-01T00:00:00Z"), 60);
     DryRun run = new DryRun(journey, MESSAGES, people, cohort);
-    return JourneyReport.of(run, run.run(2), 0);
+    return JourneyReport.of(Retold.of(run), run.run(2), 0);
   }
 
   private static Highlight of(JourneyReport report, Highlight.Kind kind) {

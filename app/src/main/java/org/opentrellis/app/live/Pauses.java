@@ -1,0 +1,27 @@
+package org.opentrellis.app.live;
+
+import java.time.Duration;
+import java.util.List;
+
+/** How long to wait before the next try: growing pauses (RFC 5321, section 4.5.4.1). */
+final class Pauses {
+  private static final List<Duration> GROWING =
+      List.of(
+          Duration.ofMinutes(1),
+          Duration.ofMinutes(5),
+          Duration.ofMinutes(30),
+          Duration.ofHours(1),
+          Duration.ofHours(2),
+          Duration.ofHours(4));
+
+  private Pauses() {}
+
+  /**
+   * In seconds.
+   *
+   * @param tries how many there were before, from 0
+   */
+  static long after(int tries) {
+    return GROWING.get(Math.min(tries, GROWING.size() - 1)).toSeconds();
+  }
+}
