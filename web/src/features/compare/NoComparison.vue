@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { whoseRun } from '@/features/dryrun/runWords'
 import type { DryRunSummary } from '@/api/types'
-import { count } from '@/ui/figures'
 import { newestOfEachPurpose, refOf } from './runRefs'
 
 /** What to do before two runs are chosen. */

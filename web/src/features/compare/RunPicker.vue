@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
 import type { DryRunSummary } from '@/api/types'
-import { clock, count, day, percent } from '@/ui/figures'
+import { clock, day, percent } from '@/ui/figures'
 import { whoseRun } from '@/features/dryrun/runWords'
 import MoreButton from '@/ui/MoreButton.vue'
 import { refOf } from './runRefs'

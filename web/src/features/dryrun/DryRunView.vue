@@ -59,9 +59,8 @@ const standing = computed(() =>
   tab.value === 'where' && part.value ? standingOn(part.value.report.whereabouts, day.value) : null,
 )
 const { preview, failure: noPreview } = usePreview(
-  () => (tab.value === 'assumptions' && part.value && !part.value.run.lived
-      ? part.value.run
-      : null),
+  () =>
+    tab.value === 'assumptions' && part.value && !part.value.run.lived ? part.value.run : null,
   () =>
     journey.value
       ? {

@@ -89,9 +89,7 @@ const outdated = computed(
       </RouterLink>
     </template>
     <button type="button" class="button button-main" :disabled="busy" @click="emit('again')">
-      {{
-        busy ? 'Running…' : shown && !shown.lived ? 'Run again' : `Dry run ${count(people)}`
-      }}
+      {{ busy ? 'Running…' : shown && !shown.lived ? 'Run again' : `Dry run ${count(people)}` }}
     </button>
   </header>
 </template>

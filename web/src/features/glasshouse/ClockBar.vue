@@ -64,8 +64,7 @@ function turnToDate() {
     </svg>
     <b class="font-display text-lead">{{ fullMoment(clock.now) }}</b>
     <span v-if="!clock.turning" class="text-ink2"
-      >{{
-        clock.turnedOn > 0 ? `${span(clock.turnedOn)} ahead of the wall clock` : 'as on the wall'
+      >{{ clock.turnedOn > 0 ? `${span(clock.turnedOn)} ahead of the wall clock` : 'as on the wall'
       }}<span v-if="clock.last" class="note block" role="status"
         >last turned on by {{ span(clock.last.seconds) }}: {{ done(clock.last) }}</span
       ></span

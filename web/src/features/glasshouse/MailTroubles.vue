@@ -23,11 +23,7 @@ function times(tries: number): string {
       </template>
     </p>
     <ul v-if="stuck.length" class="px-3 pb-2">
-      <li
-        v-for="one in stuck"
-        :key="one.person"
-        class="border-b border-line2 py-1.5 last:border-0"
-      >
+      <li v-for="one in stuck" :key="one.person" class="border-b border-line2 py-1.5 last:border-0">
         <RouterLink
           class="font-semibold hover:underline"
           :to="{ name: 'people', query: { person: one.person } }"
@@ -67,6 +63,8 @@ function times(tries: number): string {
         }}</span>
       </li>
     </ul>
-    <p v-else-if="!stuck.length" class="px-3 pb-3 text-ink2">Nothing is late and nothing was refused.</p>
+    <p v-else-if="!stuck.length" class="px-3 pb-3 text-ink2">
+      Nothing is late and nothing was refused.
+    </p>
   </section>
 </template>

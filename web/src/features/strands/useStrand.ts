@@ -101,6 +101,7 @@ export function useStrand(id: string) {
       behaviourVersion: 0,
       state: {} as JourneyView['state'],
       stateChanges: [],
+      mailLeavesTo: null,
       archived: false,
       starter: null,
     }

@@ -44,6 +44,7 @@ class Server {
       behaviourVersion: 1,
       state: { title: '', sentence: '' },
       stateChanges: [],
+      mailLeavesTo: null,
       archived: false,
       starter: null,
     }

@@ -48,6 +48,7 @@ export function viewOf(journey: JourneyDocument, change: Partial<JourneyView> = 
     behaviourVersion: 1,
     state: { title: '', sentence: '' },
     stateChanges: [],
+    mailLeavesTo: null,
     archived: false,
     starter: null,
     ...change,

@@ -10,7 +10,7 @@ import tools.jackson.databind.JsonNode;
 
 /** What people went through, told in the views of the dry run. */
 class LiveReportTest {
-  @RegisterExtension static final RunningApplication APP = RunningApplication.withPeople(5);
+  @RegisterExtension static final RunningApplication APP = RunningApplication.withPeople(20);
 
   private static final long DAY = 24 * 3600;
   private static final LiveWorkshop WORKSHOP = new LiveWorkshop(APP);
@@ -40,6 +40,36 @@ class LiveReportTest {
     return APP.get("/api/dry-runs/" + run).body().at("/journeys/0");
   }
 
+  /** Outside everything comes in any order: what cannot be both counts as one. */
+  @Test
+  void mailThatWasReadAndComesBackIsCountedOnce() {
+    long journey = WORKSHOP.open(plan("3 days").replace("Told of", "Comes back"));
+    for (String name : new String[] {"read", "back"}) {
+      WORKSHOP.putIn(journey, WORKSHOP.person(name + "@example.com"));
+    }
+    WORKSHOP.turn(60);
+    act("read@example.com", "OPEN");
+    act("read@example.com", "UNSUBSCRIBE");
+    act("read@example.com", "BOUNCE");
+    act("back@example.com", "BOUNCE");
+    act("back@example.com", "OPEN");
+    act("back@example.com", "UNSUBSCRIBE");
+    WORKSHOP.turn(60);
+    JsonNode email = part(report(journey)).at("/report/measures/steps/0/email");
+    assertThat(email.at("/delivered/count").asLong()).as("%s", email).isEqualTo(1);
+    assertThat(email.at("/opened/count").asLong()).isEqualTo(1);
+  }
+
+  private static void act(String address, String deed) {
+    long mail = WORKSHOP.mails(address).getFirst().at("/line/id").asLong();
+    assertThat(
+            APP.post(
+                    "/api/inbox/" + mail + "/deeds",
+                    "{\"deed\": \"%s\", \"link\": null}".formatted(deed))
+                .status())
+        .isEqualTo(204);
+  }
+
   @Test
   void itCountsWhatHappenedAndStandsBesideDryRuns() {
     long journey = WORKSHOP.open(plan("1 day"));
@@ -57,10 +87,12 @@ class LiveReportTest {
     JsonNode part = part(run);
     JsonNode measures = part.at("/report/measures");
     assertThat(measures.get("entered").asLong()).isEqualTo(3);
-    assertThat(measures.get("finished").asLong()).isEqualTo(3);
+    assertThat(measures.at("/finished/count").asLong()).isEqualTo(3);
     JsonNode first = measures.at("/steps/0");
     assertThat(first.at("/reach/count").asLong()).isEqualTo(3);
     assertThat(first.at("/email/clicked/count").asLong()).as("%s", first).isEqualTo(1);
+    // Whoever clicks has read it, though no picture was loaded.
+    assertThat(first.at("/email/opened/count").asLong()).isEqualTo(1);
     assertThat(part.at("/report/paths/paths")).hasSize(2);
     assertThat(part.at("/run/lived").asString()).contains("3 entries");
 
@@ -84,7 +116,7 @@ class LiveReportTest {
     WORKSHOP.turn(DAY);
     JsonNode later = part(report(journey));
     assertThat(later.at("/report/measures/entered").asLong()).isEqualTo(1);
-    assertThat(later.at("/report/measures/waiting").asLong()).isEqualTo(1);
+    assertThat(later.at("/report/measures/waiting/count").asLong()).isEqualTo(1);
     assertThat(later.at("/run/lived").asString())
         .contains("1 entry", "3 on earlier versions of the journey are not counted");
   }

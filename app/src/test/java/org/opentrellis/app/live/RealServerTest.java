@@ -92,7 +92,7 @@ class RealServerTest {
   }
 
   private static String refusal(Answers.Answer answer) {
-    assertThat(answer.status()).as("%s", answer.body()).isEqualTo(422);
+    assertThat(answer.status()).as("%s", answer.body()).isEqualTo(400);
     return answer.body().at("/problems/0/sentence").asString();
   }
 
@@ -123,7 +123,7 @@ class RealServerTest {
     refusesToStart("--smtp takes a host and a port", "--trellis.smtp=mail.example.com");
     refusesToStart("name one", login("a\nb\n"));
     refusesToStart("first line", named(), login("only a name"));
-    refusesToStart("the demo", "--trellis.demo=true", named());
+    refusesToStart("The demo", "--trellis.demo=true", named());
     try (ConfigurableApplicationContext application = RunningApplication.start(data)) {
       Answers over = Answers.of(application);
       assertThat(over.post("/api/live/clock", "{\"seconds\": 90}").status()).isEqualTo(200);

@@ -13,7 +13,7 @@ import tools.jackson.databind.JsonNode;
  * Somebody whose turn fails stands in nobody's way, loses nothing, and is mailed once all the same.
  */
 class StuckTurnTest {
-  @RegisterExtension static final RunningApplication APP = RunningApplication.withPeople(5);
+  @RegisterExtension static final RunningApplication APP = RunningApplication.withPeople(20);
 
   private static final long DAY = 24 * 3600;
   private static final LiveWorkshop WORKSHOP = new LiveWorkshop(APP);

@@ -6,6 +6,7 @@ import org.opentrellis.core.journey.Goal;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.Tries;
 import org.opentrellis.core.machine.LeaveReason;
+import org.opentrellis.core.machine.Person;
 import org.opentrellis.core.machine.Program;
 import org.opentrellis.core.machine.Visit;
 import org.opentrellis.core.random.Draws;
@@ -111,7 +112,7 @@ public final class JourneyTally {
     unsubscribed += visit.person().unsubscribesAt() <= end ? 1 : 0;
     complained += visit.person().complainsAt() <= end ? 1 : 0;
     int by = visit.unsubscribedBy(end);
-    if (by >= 0) {
+    if (by >= 0 && visit.sent(by).bouncedAt() == Person.NEVER) {
       sends[by].unsubscribed++;
     }
   }

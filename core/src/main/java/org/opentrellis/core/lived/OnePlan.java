@@ -4,6 +4,7 @@ import java.util.HashSet;
 import java.util.Set;
 import org.opentrellis.core.journey.JourneyName;
 import org.opentrellis.core.machine.LeaveReason;
+import org.opentrellis.core.machine.Person;
 import org.opentrellis.core.machine.Program;
 import org.opentrellis.core.machine.Sent;
 import org.opentrellis.core.machine.SkipReason;
@@ -45,6 +46,11 @@ final class OnePlan implements Witness {
   @Override
   public Witness of(Program program) {
     return program.name().equals(journey) ? this : Witness.NOBODY;
+  }
+
+  /** What came back counts as such, even if somebody has read it all the same. */
+  private boolean arrived(Sent message) {
+    return has(message.visit()) && message.bouncedAt() == Person.NEVER;
   }
 
   private boolean isOurs(Program program) {
@@ -96,37 +102,42 @@ final class OnePlan implements Witness {
     }
   }
 
+  /** Whoever reads a message has it, whatever a mail server says of it later. */
   @Override
   public void bounced(Sent message, long at) {
-    if (has(message.visit())) {
+    boolean read =
+        message.peopleOpenAt() != Person.NEVER
+            || message.recordedOpenAt() != Person.NEVER
+            || message.visit().unsubscribedBy(at) == message.send();
+    if (has(message.visit()) && !read) {
       inner.bounced(message, at);
     }
   }
 
   @Override
   public void openRecorded(Sent message, long at) {
-    if (has(message.visit())) {
+    if (arrived(message)) {
       inner.openRecorded(message, at);
     }
   }
 
   @Override
   public void opened(Sent message, long at) {
-    if (has(message.visit())) {
+    if (arrived(message)) {
       inner.opened(message, at);
     }
   }
 
   @Override
   public void clicked(Sent message, int link, long at) {
-    if (has(message.visit())) {
+    if (arrived(message)) {
       inner.clicked(message, link, at);
     }
   }
 
   @Override
   public void ordered(Sent message, long cents, long at) {
-    if (has(message.visit())) {
+    if (arrived(message)) {
       inner.ordered(message, cents, at);
     }
   }

@@ -38,6 +38,8 @@ import org.opentrellis.core.machine.World;
  *       happened, and acts now: nothing that it brings about is dated before the present, and what
  *       has been decided stays so.
  *   <li>What is told <b>twice</b> happened once: two equal happenings are the same one.
+ *   <li>Whoever <b>clicks</b> has read it, whether or not their program loaded the picture that
+ *       tells.
  *   <li>What is <b>unknown</b>, such as a message that never went out or a journey that is not
  *       here, changes nothing. A tag, list or field of which no journey here knows is kept all the
  *       same.
@@ -379,8 +381,10 @@ public final class Replay {
       }
       case Happening.OpenRecorded open -> message.recordsOpen(at);
       case Happening.Opened open -> message.opens(at);
-      case Happening.Clicked clicked ->
-          message.clicks(clicked.link().map(message::numberOf).orElse(-1), at);
+      case Happening.Clicked clicked -> {
+        message.opens(at);
+        message.clicks(clicked.link().map(message::numberOf).orElse(-1), at);
+      }
     }
     return true;
   }
