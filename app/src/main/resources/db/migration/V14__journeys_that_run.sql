@@ -88,7 +88,7 @@ create table happening (
   document varchar(16000)
 );
 create index happening_of_person on happening (person_id, id);
-create index happening_of_journey on happening (journey_id, kind, step);
+create index happening_of_journey on happening (journey_id, kind);
 
 -- What is to be sent. A message of a visit is in it once.
 create table outbox (
@@ -115,6 +115,7 @@ create table outbox (
   constraint outbox_once unique (person_id, journey_id, visit, step)
 );
 create index outbox_next on outbox (state, try_at, id);
+create index outbox_sent on outbox (sent_at, channel, state);
 
 alter table sent_mail add column outbox_id bigint references outbox (id);
 alter table sent_mail add column link_names varchar(100000);

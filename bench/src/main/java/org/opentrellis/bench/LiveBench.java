@@ -21,9 +21,9 @@ import tools.jackson.databind.node.ObjectNode;
 public final class LiveBench {
   private static final long DAY = 24 * 3600;
   private static final int MANY = 5_000;
-  private static final int FEW = 500;
+  private static final int FEW = 1_500;
   private static final int DAYS = 7;
-  private static final int PAUSE_MILLIS = 200;
+  private static final int PAUSE_MILLIS = 1_000;
 
   private static final List<String> WITH_MAIL =
       List.of("First frames", "Through the season", "Left on the bench", "Membership turns over");
@@ -36,6 +36,7 @@ public final class LiveBench {
         "journey": {
           "name": "Nothing but turns",
           "purpose": "NURTURE",
+          "state": "DRAFT",
           "triggers": [{"kind": "joinsList", "list": "Newcomers"}],
           "reEntry": {"kind": "never"},
           "body": [

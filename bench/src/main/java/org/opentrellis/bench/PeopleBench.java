@@ -123,7 +123,7 @@ public final class PeopleBench {
   }
 
   private JsonNode back(JsonNode act) throws IOException, InterruptedException {
-    return post(
+    return asking.post(
         "/api/people-acts/%s/back".formatted(act.get("id")), JsonNodeFactory.instance.objectNode());
   }
 

@@ -24,6 +24,8 @@ import org.jspecify.annotations.Nullable;
  * @param words what it says of the reason
  */
 public record MailReturn(Kind kind, String messageId, String status, String words) {
+  private static final Session SESSION = Session.getInstance(new Properties());
+
   private static final int LONGEST = 300;
 
   /** What is reported. */
@@ -44,8 +46,7 @@ public record MailReturn(Kind kind, String messageId, String status, String word
   /** Of a mail, if it is such a report and says which mail it is about. */
   public static Optional<MailReturn> of(byte[] mail) {
     try {
-      MimeMessage message =
-          new MimeMessage(Session.getInstance(new Properties()), new ByteArrayInputStream(mail));
+      MimeMessage message = new MimeMessage(SESSION, new ByteArrayInputStream(mail));
       ContentType type = new ContentType(message.getContentType());
       return type.match("multipart/report") && message.getContent() instanceof Multipart report
           ? of(report)

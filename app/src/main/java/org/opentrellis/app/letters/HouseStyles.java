@@ -36,7 +36,11 @@ public class HouseStyles {
 
   /** What stands around every letter. */
   public Letterhead letterhead() {
-    AccountWriter writer = account.writer();
+    return letterhead(account.writer());
+  }
+
+  /** The same, in the name of whoever writes. */
+  Letterhead letterhead(AccountWriter writer) {
     return new Letterhead(writer.name(), writer.postalAddress(), writer.regional(), current());
   }
 

@@ -8,9 +8,11 @@ import org.opentrellis.app.account.Account;
 import org.opentrellis.app.account.AccountWriter;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.messages.MessageLibrary;
+import org.opentrellis.app.messages.Written;
 import org.opentrellis.core.account.Sender;
 import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.message.Filling;
+import org.opentrellis.core.message.Letterhead;
 import org.opentrellis.core.message.Manuscript;
 import org.opentrellis.core.message.OneLine;
 import org.opentrellis.core.problem.Refused;
@@ -64,40 +66,59 @@ public class PersonalLetters {
       Optional<String> journey,
       boolean tracked) {}
 
-  /**
-   * An email.
-   *
-   * @throws Refused if it cannot be written, with the reason
-   */
-  public Letter email(Outgoing what) {
-    var written =
-        library
-            .find(what.message())
-            .orElseThrow(() -> new Refused("the message is not there any more"));
-    if (!(written.manuscript() instanceof Manuscript.Email kept)) {
-      throw new Refused("the message is no email any more");
-    }
-    Manuscript.Email email =
-        new Manuscript.Email(
-            what.subject().map(OneLine::of).orElse(kept.subject()),
-            what.preview().map(OneLine::of).orElse(kept.preview()),
-            kept.sender(),
-            kept.parts(),
-            kept.plain(),
-            kept.style());
+  /** Begins to write some emails within one transaction, in which nothing changes about them. */
+  public Desk desk() {
     AccountWriter writer = account.writer();
-    Sender sender =
-        what.sender()
-            .flatMap(said -> Senders.said(said, writer))
-            .or(() -> Senders.of(email, writer))
-            .orElseThrow(() -> new Refused("the page Account does not say who emails come from"));
-    Whoever reader = recipients.known(what.person(), writer, Optional.of(sender));
-    return writing.real(
-        what,
-        email,
-        sender,
-        reader,
-        what.journey().map(journey -> new Campaign(journey, written.name())));
+    return new Desk(writer, writing.letterhead(writer), recipients.around(writer));
+  }
+
+  /** What emails have in common that are written one after the other. */
+  public final class Desk {
+    private final AccountWriter writer;
+    private final Letterhead head;
+    private final Recipients.Around around;
+    private final Map<MessageId, Optional<Written>> messages = new HashMap<>();
+
+    private Desk(AccountWriter writer, Letterhead head, Recipients.Around around) {
+      this.writer = writer;
+      this.head = head;
+      this.around = around;
+    }
+
+    /**
+     * An email.
+     *
+     * @throws Refused if it cannot be written, with the reason
+     */
+    public Letter email(Outgoing what) {
+      Written written =
+          messages
+              .computeIfAbsent(what.message(), library::find)
+              .orElseThrow(() -> new Refused("the message is not there any more"));
+      if (!(written.manuscript() instanceof Manuscript.Email kept)) {
+        throw new Refused("the message is no email any more");
+      }
+      Manuscript.Email email =
+          new Manuscript.Email(
+              what.subject().map(OneLine::of).orElse(kept.subject()),
+              what.preview().map(OneLine::of).orElse(kept.preview()),
+              kept.sender(),
+              kept.parts(),
+              kept.plain(),
+              kept.style());
+      Sender sender =
+          what.sender()
+              .flatMap(said -> Senders.said(said, writer))
+              .or(() -> Senders.of(email, writer))
+              .orElseThrow(() -> new Refused("the page Account does not say who emails come from"));
+      return writing.real(
+          what,
+          email,
+          sender,
+          around.known(what.person(), Optional.of(sender)),
+          what.journey().map(journey -> new Campaign(journey, written.name())),
+          head);
+    }
   }
 
   /**
@@ -128,7 +149,7 @@ public class PersonalLetters {
       throw new Refused("the message is not there any more, or is no text");
     }
     AccountWriter writer = account.writer();
-    Whoever reader = recipients.known(person, writer, Optional.empty());
+    Whoever reader = recipients.around(writer).known(person, Optional.empty());
     return account.texting().ended(new Filling(reader, writer.regional()).of(text.words()));
   }
 }

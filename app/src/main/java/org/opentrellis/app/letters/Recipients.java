@@ -62,39 +62,59 @@ class Recipients {
     this.clock = clock;
   }
 
+  /** What is around everybody just now. */
+  Around around(AccountWriter writer) {
+    Map<String, ProductCard> cards = new HashMap<>();
+    names.products().forEach(card -> cards.put(card.name(), card));
+    return new Around(writer, cards);
+  }
+
   /** Somebody of the account, as they are now. */
   Whoever known(long id, AccountWriter writer, Optional<Sender> sender) {
-    return known(id, writer, sender, who -> people.holds(who, id));
+    return around(writer).known(id, sender);
   }
 
   /** Likewise, for whoever looks on while they type: passages are those of some seconds ago. */
   Whoever shown(long id, AccountWriter writer, Optional<Sender> sender) {
-    return known(
-        id,
-        writer,
-        sender,
-        who -> answers.get(new Asked(who, id), asked -> people.holds(asked.who(), id)));
+    return around(writer)
+        .known(
+            id,
+            sender,
+            who -> answers.get(new Asked(who, id), asked -> people.holds(asked.who(), id)));
   }
 
-  private Whoever known(
-      long id, AccountWriter writer, Optional<Sender> sender, Predicate<Condition> holding) {
-    KnownPerson person = people.find(id);
-    Map<String, ProductCard> cards = new HashMap<>();
-    names.products().forEach(card -> cards.put(card.name(), card));
-    return new Whoever(
-        person.called(),
-        person.address(),
-        Optional.ofNullable(person.firstName()),
-        Optional.ofNullable(person.lastName()),
-        person.fields(),
-        total(person.cart()),
-        total(person.lastOrder()),
-        LocalDate.now(clock.withZone(person.zone())),
-        writer,
-        sender,
-        holding,
-        which -> shown(which, person, cards, writer.regional()),
-        SAMPLE_NEWS);
+  /** What is the same for everybody who is written to. */
+  final class Around {
+    private final AccountWriter writer;
+    private final Map<String, ProductCard> cards;
+
+    private Around(AccountWriter writer, Map<String, ProductCard> cards) {
+      this.writer = writer;
+      this.cards = cards;
+    }
+
+    /** Somebody of the account, as they are now. */
+    Whoever known(long id, Optional<Sender> sender) {
+      return known(id, sender, who -> people.holds(who, id));
+    }
+
+    private Whoever known(long id, Optional<Sender> sender, Predicate<Condition> holding) {
+      KnownPerson person = people.find(id);
+      return new Whoever(
+          person.called(),
+          person.address(),
+          Optional.ofNullable(person.firstName()),
+          Optional.ofNullable(person.lastName()),
+          person.fields(),
+          total(person.cart()),
+          total(person.lastOrder()),
+          LocalDate.now(clock.withZone(person.zone())),
+          writer,
+          sender,
+          holding,
+          which -> shown(which, person, cards, writer.regional()),
+          SAMPLE_NEWS);
+    }
   }
 
   /**

@@ -61,6 +61,11 @@ public class Smtp {
     return new Connection(transport);
   }
 
+  /** Has the server keep what it took: good to call before that is noted. */
+  public void settle() {
+    route.settle();
+  }
+
   private Properties properties(MailRoute.Place to) {
     Properties properties = new Properties();
     properties.put("mail.smtp.host", to.host());

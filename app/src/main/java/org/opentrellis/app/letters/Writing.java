@@ -7,6 +7,7 @@ import java.time.OffsetDateTime;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.account.AccountWriter;
 import org.opentrellis.app.http.PublicAddress;
 import org.opentrellis.core.account.Sender;
 import org.opentrellis.core.format.Json;
@@ -64,9 +65,20 @@ class Writing {
     MailAddresses addresses = MailAddresses.ofTest(address.base(), token, here);
     Letter letter =
         write(
-            email, sender, reader, to, token.value() + "@" + sender.address().domain(), addresses);
+            email,
+            sender,
+            reader,
+            to,
+            token.value() + "@" + sender.address().domain(),
+            addresses,
+            styles.letterhead());
     keep(token, id, addresses, null);
     return letter;
+  }
+
+  /** What stands around every letter. */
+  Letterhead letterhead(AccountWriter writer) {
+    return styles.letterhead(writer);
   }
 
   /** What is sent by a journey. */
@@ -75,7 +87,8 @@ class Writing {
       Manuscript.Email email,
       Sender sender,
       Whoever reader,
-      Optional<Campaign> campaign) {
+      Optional<Campaign> campaign,
+      Letterhead head) {
     Token token = Token.random();
     MailAddresses addresses =
         new MailAddresses(address.base(), token, here, campaign, what.tracked());
@@ -86,7 +99,8 @@ class Writing {
             reader,
             new EmailAddress(reader.address()),
             what.key() + "@" + sender.address().domain(),
-            addresses);
+            addresses,
+            head);
     keep(token, what.message(), addresses, what.outbox());
     return letter;
   }
@@ -97,8 +111,8 @@ class Writing {
       Whoever reader,
       EmailAddress to,
       String messageId,
-      MailAddresses addresses) {
-    Letterhead head = styles.letterhead();
+      MailAddresses addresses,
+      Letterhead head) {
     Filling filling = new Filling(reader, head.regional());
     Set<PartId> holding = Passages.holding(email, reader);
     String html =

@@ -45,21 +45,22 @@ class Composing {
     Map<MessageId, String> faults =
         letters.faults(
             rows.stream().map(row -> new MessageId(row.messageId())).collect(Collectors.toSet()));
+    PersonalLetters.Desk desk = letters.desk();
     Map<Long, Composed> all = new LinkedHashMap<>();
     for (OutboxRow row : rows) {
       String fault = faults.get(new MessageId(row.messageId()));
       if (fault != null) {
         all.put(row.id(), new Composed(null, "The message has a fault: " + fault, true));
       } else if (row.channel() == OutboxRow.Channel.EMAIL) {
-        all.put(row.id(), email(row, editions));
+        all.put(row.id(), email(row, editions, desk));
       }
     }
     return all;
   }
 
-  private Composed email(OutboxRow row, Editions editions) {
+  private Composed email(OutboxRow row, Editions editions, PersonalLetters.Desk desk) {
     try {
-      return new Composed(letters.email(outgoing(row, editions)), "", false);
+      return new Composed(desk.email(outgoing(row, editions)), "", false);
     } catch (Refused refused) {
       return new Composed(null, refused.sentence(), false);
     } catch (NotFound gone) {

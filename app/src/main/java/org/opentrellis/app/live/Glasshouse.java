@@ -31,6 +31,7 @@ class Glasshouse {
   private final OpenJourneys open;
   private final LifeMapper lives;
   private final HappeningMapper log;
+  private final LoggedCounts counted;
   private final OutboxMapper outbox;
   private final MailLeaves leaves;
   private final PutOffMapper putOff;
@@ -45,6 +46,7 @@ class Glasshouse {
       OpenJourneys open,
       LifeMapper lives,
       HappeningMapper log,
+      LoggedCounts counted,
       OutboxMapper outbox,
       MailLeaves leaves,
       PutOffMapper putOff,
@@ -57,6 +59,7 @@ class Glasshouse {
     this.open = open;
     this.lives = lives;
     this.log = log;
+    this.counted = counted;
     this.outbox = outbox;
     this.leaves = leaves;
     this.putOff = putOff;
@@ -101,7 +104,7 @@ class Glasshouse {
             .collect(Collectors.toMap(OpenJourneys.Open::journey, Function.identity()));
     Set<Long> all = new TreeSet<>(entered.keySet());
     all.addAll(atSteps.keySet());
-    Map<Long, Map<String, Long>> counts = counts();
+    Map<Long, Map<String, Long>> counts = counted.now();
     return all.stream()
         .map(
             id -> {
@@ -118,17 +121,6 @@ class Glasshouse {
                   here);
             })
         .toList();
-  }
-
-  private Map<Long, Map<String, Long>> counts() {
-    Map<Long, Map<String, Long>> counts = new HashMap<>();
-    log.counts()
-        .forEach(
-            one ->
-                counts
-                    .computeIfAbsent(one.journeyId(), none -> new HashMap<>())
-                    .put(one.kind(), one.times()));
-    return counts;
   }
 
   private GlasshouseView.Mail mail() {

@@ -2,6 +2,7 @@ package org.opentrellis.app.live;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -20,6 +21,14 @@ interface GuestMapper {
 
   @Select("select exists (select 1 from guest where person_id = #{person})")
   boolean isThere(long person);
+
+  /** Those of some people who are simulated. */
+  @Select(
+      """
+      select person_id from guest where person_id = any(cast(#{people, typeHandler=org.apache.ibatis.type.ArrayTypeHandler}
+        as bigint array))
+      """)
+  Set<Long> among(Long[] people);
 
   /** A crowd's people, in the order in which they were drawn. */
   @Select("select person_id from guest where crowd = #{crowd} order by person_id")

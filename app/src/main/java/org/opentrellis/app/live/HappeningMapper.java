@@ -74,9 +74,13 @@ interface HappeningMapper {
   @Select(
       """
       select journey_id, kind, count(*) as times from happening
-      where kind in ('ENTERED', 'LEFT', 'FINISHED') group by journey_id, kind
+      where id > #{after} and id <= #{upTo} and kind in ('ENTERED', 'LEFT', 'FINISHED')
+      group by journey_id, kind
       """)
-  List<Times> counts();
+  List<Times> counts(long after, long upTo);
+
+  @Select("select coalesce(max(id), 0) from happening")
+  long last();
 
   /** What was told, as JSON. */
   record Told(long id, String document) {}

@@ -104,8 +104,20 @@ interface LifeMapper {
       """)
   Optional<Long> next();
 
-  @Delete("delete from visit where person_id = #{person}")
-  void leaveAll(long person);
+  @Delete(
+      """
+      delete from visit where person_id = #{personId} and journey_id = #{journeyId}
+        and number = #{number}
+      """)
+  void leave(VisitRow.Key visit);
+
+  @Update(
+      """
+      update visit set version = #{version}, step = #{step}, entered_at = #{enteredAt},
+        stepped_at = #{steppedAt}, until_at = #{untilAt}
+      where person_id = #{personId} and journey_id = #{journeyId} and number = #{number}
+      """)
+  void goOn(VisitRow row);
 
   @Insert(
       """

@@ -121,10 +121,16 @@ class OpenJourneys {
     return new Compiled(sold, editions, List.copyOf(now.values()));
   }
 
+  /** The number of the newest edition; 0 if nothing was ever opened. */
+  @Transactional(readOnly = true)
+  int newest() {
+    return mapper.newest();
+  }
+
   /** Whether nothing was ever opened. */
   @Transactional(readOnly = true)
   boolean none() {
-    return mapper.newest() == 0;
+    return newest() == 0;
   }
 
   /**

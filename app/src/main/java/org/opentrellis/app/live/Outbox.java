@@ -7,7 +7,9 @@ import java.time.ZoneId;
 import java.time.ZonedDateTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.account.Account;
 import org.opentrellis.app.clock.AccountClock;
@@ -73,11 +75,21 @@ class Outbox {
 
   private List<OutboxRow> claim(List<OutboxRow> due, Quota quota) {
     List<OutboxRow> claimed = new ArrayList<>();
+    List<Long> whom = due.stream().map(OutboxRow::personId).distinct().toList();
+    Map<Long, KnownPeople.Reach> reach = people.reach(whom);
+    Set<Long> simulated =
+        leaves.to().isPresent() ? guests.among(whom.toArray(Long[]::new)) : Set.of();
+    Optional<QuietHours> quiet = account.quietHours();
     for (OutboxRow row : due) {
       long now = Math.max(row.tryAt(), clock.now());
+      Optional<KnownPeople.Reach> known = Optional.ofNullable(reach.get(row.personId()));
       Optional<String> hindrance =
-          simulated(row).or(() -> people.hindrance(row.personId(), text(row)));
-      Optional<Instant> quietTo = people.zone(row.personId()).flatMap(zone -> quietTo(zone, now));
+          simulated.contains(row.personId())
+              ? Optional.of("Mail leaves this machine, and they are simulated.")
+              : known
+                  .map(one -> text(row) ? one.texts() : one.mail())
+                  .orElse(Optional.of("They were forgotten."));
+      Optional<Instant> quietTo = known.flatMap(one -> quietTo(quiet, one.zone(), now));
       if (hindrance.isPresent()) {
         mapper.note(
             row.id(), OutboxRow.State.CALLED_OFF, row.tryAt(), null, hindrance.orElseThrow());
@@ -85,19 +97,15 @@ class Outbox {
         waits(row, quietTo.get().getEpochSecond(), "Waits for the end of the quiet hours.");
       } else if (!text(row) && quota.isUsedUp()) {
         waits(row, quota.next(), "The month\u2019s quota of emails is used up.");
-      } else if (mapper.goesOut(row.id()) == 1) {
+      } else {
         quota.take(text(row) ? 0 : 1);
         claimed.add(row);
       }
     }
+    if (!claimed.isEmpty()) {
+      mapper.goOut(claimed.stream().map(OutboxRow::id).toArray(Long[]::new));
+    }
     return claimed;
-  }
-
-  /** Nobody else is to get what is for people who are not there. */
-  private Optional<String> simulated(OutboxRow row) {
-    return leaves.to().isPresent() && guests.isThere(row.personId())
-        ? Optional.of("Mail leaves this machine, and they are simulated.")
-        : Optional.empty();
   }
 
   private static boolean text(OutboxRow row) {
@@ -108,8 +116,7 @@ class Outbox {
     mapper.note(row.id(), OutboxRow.State.WAITING, until, null, why);
   }
 
-  private Optional<Instant> quietTo(ZoneId zone, long now) {
-    Optional<QuietHours> quiet = account.quietHours();
+  private static Optional<Instant> quietTo(Optional<QuietHours> quiet, ZoneId zone, long now) {
     ZonedDateTime there = Instant.ofEpochSecond(now).atZone(zone);
     if (quiet.isEmpty() || !quiet.get().at(there.toLocalTime())) {
       return Optional.empty();
@@ -153,11 +160,17 @@ class Outbox {
     return new Quota(most, most == null ? 0 : mapper.emailsSince(since), next);
   }
 
-  /** Notes what came of handing over, with the turns that follow. */
+  /**
+   * Notes what came of handing over, with the turns that follow; what becomes of mail to simulated
+   * people is known already.
+   */
   @Retryable(includes = PessimisticLockingFailureException.class, maxRetries = 20, delay = 20)
   void note(List<Postman.Handed> handed) {
+    Set<Long> simulated =
+        guests.among(handed.stream().map(one -> one.row().personId()).toArray(Long[]::new));
     for (Postman.Handed one : handed) {
-      Optional<Happening> became = mark(one);
+      Optional<Happening> became =
+          mark(one).filter(known -> !simulated.contains(one.row().personId()));
       became.ifPresent(known -> turns.take(one.row().personId(), List.of(known), known.at()));
     }
   }
@@ -165,6 +178,7 @@ class Outbox {
   /** The same of one, whose turn has failed: what became known of them is told later. */
   void noteApart(Postman.Handed one, RuntimeException failed) {
     mark(one)
+        .filter(known -> !guests.isThere(one.row().personId()))
         .ifPresent(known -> putOff.until(one.row().personId(), known.at(), List.of(known), failed));
   }
 
@@ -175,7 +189,7 @@ class Outbox {
     return switch (one.outcome().result()) {
       case TAKEN -> {
         mapper.note(row.id(), OutboxRow.State.SENT, row.tryAt(), now, null);
-        yield unlessKnown(row, new Happening.Delivered(now, row.message()));
+        yield Optional.of(new Happening.Delivered(now, row.message()));
       }
       case REFUSED -> refused(row, now, one.outcome());
       case LATER -> {
@@ -191,11 +205,6 @@ class Outbox {
 
   private Optional<Happening> refused(OutboxRow row, long now, Handover outcome) {
     mapper.note(row.id(), OutboxRow.State.REFUSED, row.tryAt(), null, outcome.said());
-    return unlessKnown(row, new Happening.Bounced(now, row.message(), outcome.dead()));
-  }
-
-  /** Of simulated people it is known already. */
-  private Optional<Happening> unlessKnown(OutboxRow row, Happening happening) {
-    return guests.isThere(row.personId()) ? Optional.empty() : Optional.of(happening);
+    return Optional.of(new Happening.Bounced(now, row.message(), outcome.dead()));
   }
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
@@ -31,19 +32,21 @@ interface OutboxMapper {
       "select "
           + ABOUT
           + " from outbox where state = 'WAITING' and try_at <= #{until}"
-          + " order by try_at, id limit #{most}")
+          + " order by try_at, id limit #{most} for update")
+  @Options(useCache = false, flushCache = Options.FlushCachePolicy.TRUE)
   List<OutboxRow> due(long until, int most);
 
   @Select("select min(try_at) from outbox where state = 'WAITING'")
   Optional<Long> next();
 
-  /** It is being handed over. */
+  /** They are being handed over. */
   @Update(
       """
       update outbox set state = 'ON_ITS_WAY', tries = tries + 1
-      where id = #{id} and state = 'WAITING'
+      where id = any(cast(#{ids, typeHandler=org.apache.ibatis.type.ArrayTypeHandler}
+        as bigint array))
       """)
-  int goesOut(long id);
+  void goOut(@Param("ids") Long[] ids);
 
   @Update(
       """

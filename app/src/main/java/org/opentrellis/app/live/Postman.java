@@ -16,7 +16,7 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class Postman {
-  private static final int SOME = 20;
+  private static final int SOME = 100;
 
   /** A connection is renewed after so many messages, as servers wish. */
   private static final int MOST_OVER_ONE = 500;
@@ -56,6 +56,7 @@ class Postman {
     for (OutboxRow row : rows) {
       handed.add(new Handed(row, hand(row, written.get(row.id()))));
     }
+    smtp.settle();
     // What went out is noted, whatever becomes of the turns that follow.
     OneByOne.ifNeedBe(handed, outbox::note, outbox::noteApart);
     return rows.size();

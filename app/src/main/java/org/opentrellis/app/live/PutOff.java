@@ -43,6 +43,11 @@ class PutOff {
             "incident %s in the server\u2019s log".formatted(Incident.noted(why).number())));
   }
 
+  /** Whether anybody is. */
+  boolean any() {
+    return mapper.any();
+  }
+
   /** What somebody is to be told besides. */
   List<Happening> told(long person) {
     return mapper.find(person).map(PutOff::read).orElse(List.of());

@@ -34,6 +34,9 @@ interface PutOffMapper {
       """)
   List<LifeMapper.Due> due(long until, int most);
 
+  @Select("select exists (select 1 from put_off)")
+  boolean any();
+
   @Select("select min(try_at) from put_off")
   Optional<Long> next();
 

@@ -18,7 +18,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class TurnBatch implements DisposableBean {
   private static final int MOST = 400;
-  private static final int PIECE = 50;
+  private static final int PIECE = 100;
 
   private final LifeMapper lives;
   private final OutboxMapper outbox;

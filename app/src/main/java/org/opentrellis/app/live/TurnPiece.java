@@ -7,6 +7,7 @@ import org.opentrellis.app.people.OutsideHappenings;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.happening.Happening;
+import org.opentrellis.core.live.Editions;
 import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.resilience.annotation.Retryable;
 import org.springframework.stereotype.Component;
@@ -41,14 +42,25 @@ class TurnPiece {
   @Retryable(includes = PessimisticLockingFailureException.class, maxRetries = 20, delay = 20)
   @Transactional
   public void take(List<LifeMapper.Due> some) {
+    Editions editions = turns.editions();
+    boolean tried = putOff.any();
     for (LifeMapper.Due one : some) {
+      long person = one.personId();
       long moment = moment(one.nextAt());
-      List<Happening> told = new ArrayList<>(putOff.told(one.personId()));
-      told.addAll(acts(one.personId(), moment));
-      turns.take(one.personId(), told, moment);
-      guests.done(one.personId(), moment);
-      putOff.over(one.personId());
+      boolean guest = guests.isThere(person);
+      List<Happening> told = new ArrayList<>(tried ? putOff.told(person) : List.of());
+      if (guest) {
+        told.addAll(acts(person, moment));
+      }
+      turns.take(person, Turns.News.of(told), moment, guest, editions);
+      if (guest) {
+        guests.done(person, moment);
+      }
+      if (tried) {
+        putOff.over(person);
+      }
     }
+    turns.againIfChanged(editions, some.stream().map(LifeMapper.Due::personId).toList());
   }
 
   /** What simulated people do of themselves. */

@@ -4,8 +4,11 @@ import java.security.SecureRandom;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import java.util.Set;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.clock.AccountClock;
 import org.opentrellis.app.people.RecordsFollow;
 import org.opentrellis.app.people.Standings;
 import org.opentrellis.core.happening.Happening;
@@ -37,6 +40,7 @@ class Turns {
   private final ZoneClocks clocks;
   private final AtOnce atOnce;
   private final GuestMapper guests;
+  private final AccountClock clock;
 
   Turns(
       OpenJourneys open,
@@ -47,7 +51,8 @@ class Turns {
       RecordsFollow records,
       ZoneClocks clocks,
       AtOnce atOnce,
-      GuestMapper guests) {
+      GuestMapper guests,
+      AccountClock clock) {
     this.open = open;
     this.lives = lives;
     this.log = log;
@@ -57,6 +62,7 @@ class Turns {
     this.clocks = clocks;
     this.atOnce = atOnce;
     this.guests = guests;
+    this.clock = clock;
   }
 
   /**
@@ -88,10 +94,36 @@ class Turns {
 
   /** The same. */
   List<Deed> take(long person, News news, long now) {
+    Editions editions = editions();
+    List<Deed> deeds = take(person, news, now, guests.isThere(person), editions);
+    againIfChanged(editions, List.of(person));
+    return deeds;
+  }
+
+  /** What people can enter now. */
+  Editions editions() {
+    return open.current();
+  }
+
+  /**
+   * Whoever's turn has been taken while something was opened, closed or stopped has another one at
+   * once. What is opened after this wakes them itself.
+   */
+  void againIfChanged(Editions taken, List<Long> people) {
+    if (open.newest() != taken.newest()) {
+      people.forEach(person -> lives.wake(person, clock.now()));
+    }
+  }
+
+  /**
+   * The same in the editions as they were read in this transaction.
+   *
+   * @param guest whether they are simulated
+   */
+  List<Deed> take(long person, News news, long now, boolean guest, Editions editions) {
     if (lives.hold(person).isEmpty()) {
       return List.of();
     }
-    Editions editions = open.current();
     LifeRow row =
         lives
             .find(person)
@@ -100,7 +132,6 @@ class Turns {
         news.told().stream().filter(one -> isNew(person, one)).toList();
     Life life = row.life();
     long present = Math.max(now, life.standing().now());
-    boolean guest = guests.isThere(person);
     LiveTurn.Done done =
         new LiveTurn(editions, clocks.around(present))
             .take(
@@ -173,10 +204,18 @@ class Turns {
   private void stand(long person, PersonState before, PersonState after) {
     List<VisitRow> stood = inside(person, before);
     List<VisitRow> stands = inside(person, after);
-    if (!stood.equals(stands)) {
-      lives.leaveAll(person);
-      stands.forEach(lives::stand);
+    if (stood.equals(stands)) {
+      return;
     }
+    Set<VisitRow.Key> gone = stood.stream().map(VisitRow::key).collect(Collectors.toSet());
+    for (VisitRow row : stands) {
+      if (!gone.remove(row.key())) {
+        lives.stand(row);
+      } else if (!stood.contains(row)) {
+        lives.goOn(row);
+      }
+    }
+    gone.forEach(lives::leave);
   }
 
   private static List<VisitRow> inside(long person, PersonState standing) {

@@ -21,6 +21,13 @@ record VisitRow(
     long steppedAt,
     @Nullable Long untilAt) {
 
+  /** Which visit it is. */
+  record Key(long personId, long journeyId, int number) {}
+
+  Key key() {
+    return new Key(personId, journeyId, number);
+  }
+
   static final Comparator<VisitRow> IN_ORDER =
       Comparator.comparingLong(VisitRow::journeyId).thenComparingInt(VisitRow::number);
 

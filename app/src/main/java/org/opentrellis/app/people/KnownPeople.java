@@ -74,9 +74,23 @@ public class KnownPeople {
     return mapper.find(id).map(PersonRow::phone);
   }
 
-  /** Where somebody is at home; empty if they are not there any more. */
-  public Optional<ZoneId> zone(long id) {
-    return mapper.find(id).map(row -> ZoneId.of(row.zone()));
+  /**
+   * Whether somebody may be sent something.
+   *
+   * @param zone where they are at home
+   * @param mail why they may not be mailed, as a sentence; empty if they may
+   * @param texts likewise for texts
+   */
+  public record Reach(ZoneId zone, Optional<String> mail, Optional<String> texts) {
+    static Reach of(PersonRow row) {
+      return new Reach(ZoneId.of(row.zone()), hindrance(row, false), hindrance(row, true));
+    }
+  }
+
+  /** Whether some people may be sent something; those who are not there any more are left out. */
+  public Map<Long, Reach> reach(List<Long> people) {
+    return mapper.rows(people.toArray(Long[]::new)).stream()
+        .collect(Collectors.toMap(PersonRow::id, Reach::of));
   }
 
   /**
@@ -85,16 +99,19 @@ public class KnownPeople {
    * @param text whether it is a text
    */
   public Optional<String> hindrance(long id, boolean text) {
-    Optional<PersonRow> row = mapper.find(id);
-    if (row.isEmpty()) {
-      return Optional.of("They were forgotten.");
-    }
+    return mapper
+        .find(id)
+        .map(row -> hindrance(row, text))
+        .orElse(Optional.of("They were forgotten."));
+  }
+
+  private static Optional<String> hindrance(PersonRow row, boolean text) {
     if (text) {
-      return row.get().texts() ? Optional.empty() : Optional.of("They did not agree to texts.");
+      return row.texts() ? Optional.empty() : Optional.of("They did not agree to texts.");
     }
-    return row.get().mailing() == Mailing.MAY_BE_MAILED
+    return row.mailing() == Mailing.MAY_BE_MAILED
         ? Optional.empty()
-        : Optional.of("They may not be mailed: " + row.get().mailing().words() + ".");
+        : Optional.of("They may not be mailed: " + row.mailing().words() + ".");
   }
 
   /** The lines of the last cart or order: those of one moment. */

@@ -9,16 +9,19 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 @Transactional
 class ForgottenMail {
+  private final MailPile pile;
   private final InboxMapper inbox;
   private final PhoneMapper phone;
 
-  ForgottenMail(InboxMapper inbox, PhoneMapper phone) {
+  ForgottenMail(MailPile pile, InboxMapper inbox, PhoneMapper phone) {
+    this.pile = pile;
     this.inbox = inbox;
     this.phone = phone;
   }
 
   @EventListener
   void follow(PersonForgotten forgotten) {
+    pile.keep();
     inbox.forget(Inbox.key(forgotten.address()));
     if (forgotten.phone() != null) {
       phone.forget(forgotten.phone());

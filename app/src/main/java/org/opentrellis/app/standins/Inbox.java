@@ -13,6 +13,7 @@ import java.util.Locale;
 import org.opentrellis.app.http.NotFound;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** The mailboxes of the stand-in mail server: every mail that came, as it came. */
@@ -35,11 +36,11 @@ class Inbox {
     this.clock = clock;
   }
 
-  /** A mail comes. */
-  void take(MimeMessage message, String address) throws MessagingException {
+  /** A mail that comes, as it is put into a mailbox. */
+  InboxMapper.NewMail came(MimeMessage message, String address) throws MessagingException {
     byte[] content = bytes(message);
     String subject = message.getSubject() == null ? "" : message.getSubject();
-    mapper.insert(
+    return new InboxMapper.NewMail(
         address,
         key(address),
         cut(sender(message), LONGEST_SENDER),
@@ -48,7 +49,18 @@ class Inbox {
         onTheirWay.arrives(message.getMessageID()),
         OffsetDateTime.now(clock),
         content);
-    events.publishEvent(new MailCame(address, content));
+  }
+
+  /** Puts some into their mailboxes, whatever becomes of what else is being done. */
+  @Transactional(propagation = Propagation.REQUIRES_NEW)
+  void put(List<InboxMapper.NewMail> some) {
+    some.forEach(mapper::insert);
+  }
+
+  /** The same with one that others want to know of. */
+  void putAndTell(InboxMapper.NewMail mail) {
+    mapper.insert(mail);
+    events.publishEvent(new MailCame(mail.address(), mail.content()));
   }
 
   private static byte[] bytes(MimeMessage message) throws MessagingException {

@@ -40,6 +40,7 @@ class InboxController {
 
   @PostMapping("/pages")
   InboxPage findMails(@RequestBody InboxAsked asked) {
+    server.settle();
     long before = asked.before() == null ? Long.MAX_VALUE : asked.before();
     return inbox.page(asked.address(), before, server.host() + ":" + server.port());
   }
@@ -74,6 +75,7 @@ class InboxController {
   @DeleteMapping
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void emptyInbox() {
+    server.settle();
     inbox.empty();
   }
 }

@@ -25,14 +25,8 @@ interface InboxMapper {
 
   record MailContent(byte[] content) {}
 
-  @Insert(
-      """
-      insert into inbox_mail (address, address_key, sender, subject, bytes, millis, came_at,
-        content)
-      values (#{address}, #{key}, #{sender}, #{subject}, #{bytes}, #{millis}, #{cameAt},
-        #{content})
-      """)
-  void insert(
+  /** A mail with what is in it. */
+  record NewMail(
       String address,
       String key,
       String sender,
@@ -40,7 +34,16 @@ interface InboxMapper {
       int bytes,
       @Nullable Long millis,
       OffsetDateTime cameAt,
-      byte[] content);
+      byte[] content) {}
+
+  @Insert(
+      """
+      insert into inbox_mail (address, address_key, sender, subject, bytes, millis, came_at,
+        content)
+      values (#{address}, #{key}, #{sender}, #{subject}, #{bytes}, #{millis}, #{cameAt},
+        #{content})
+      """)
+  void insert(NewMail mail);
 
   @Select(
       "select " + ABOUT + " from inbox_mail where id < #{before} order by id desc limit #{most}")

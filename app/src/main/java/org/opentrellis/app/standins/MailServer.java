@@ -2,6 +2,8 @@ package org.opentrellis.app.standins;
 
 import com.icegreen.greenmail.util.GreenMail;
 import com.icegreen.greenmail.util.ServerSetup;
+import jakarta.mail.MessagingException;
+import jakarta.mail.internet.MimeMessage;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.TrellisSettings;
 import org.springframework.context.SmartLifecycle;
@@ -18,14 +20,16 @@ public class MailServer implements SmartLifecycle {
 
   private final TrellisSettings settings;
   private final Inbox inbox;
+  private final MailPile pile;
   private final Environment environment;
 
   /** A new one at each start: it forgets who takes mail for its users when it stops. */
   private volatile @Nullable GreenMail server;
 
-  MailServer(TrellisSettings settings, Inbox inbox, Environment environment) {
+  MailServer(TrellisSettings settings, Inbox inbox, MailPile pile, Environment environment) {
     this.settings = settings;
     this.inbox = inbox;
+    this.pile = pile;
     this.environment = environment;
   }
 
@@ -37,10 +41,25 @@ public class MailServer implements SmartLifecycle {
         .getUserManager()
         .setMessageDeliveryHandler(
             (message, mailbox) -> {
-              inbox.take(message.getMessage(), mailbox.getEmail());
+              take(message.getMessage(), mailbox.getEmail());
               return new NoMailbox(mailbox.getEmail());
             });
     return fresh;
+  }
+
+  /** What reports of other mail is heard of at once. */
+  private void take(MimeMessage message, String address) throws MessagingException {
+    InboxMapper.NewMail mail = inbox.came(message, address);
+    if (message.isMimeType("multipart/report")) {
+      inbox.putAndTell(mail);
+    } else {
+      pile.add(mail);
+    }
+  }
+
+  /** Has all mail that it took put into the mailboxes, on the disk, before this returns. */
+  public void settle() {
+    pile.keep();
   }
 
   public String host() {
@@ -71,6 +90,7 @@ public class MailServer implements SmartLifecycle {
     server = null;
     if (listening != null) {
       listening.stop();
+      settle();
     }
   }
 

@@ -41,7 +41,9 @@ record DatabaseFile(Path file) {
     String path = file.toString().replaceFirst("\\.mv\\.db$", "");
     return "jdbc:h2:file:"
         + path
-        + ";DB_CLOSE_ON_EXIT=FALSE;WRITE_DELAY=0;RETENTION_TIME=0;LOCK_TIMEOUT=10000;CACHE_SIZE="
+        + ";DB_CLOSE_ON_EXIT=FALSE;WRITE_DELAY=0;RETENTION_TIME=0"
+        // So many statements of a connection need not be parsed again.
+        + ";QUERY_CACHE_SIZE=500;LOCK_TIMEOUT=10000;CACHE_SIZE="
         + Runtime.getRuntime().maxMemory() / 1024 / 8;
   }
 
