@@ -97,11 +97,13 @@ async function newestRun(): Promise<number | undefined> {
   return runs.reduce<number | undefined>((last, one) => Math.max(last ?? 0, one.id), undefined)
 }
 
-/** A run that was never drafted here brings its own settings along. */
+/** A run that was never drafted here brings its own settings along; a live report has none. */
 async function show(id: number) {
   await read(id)
   path.value = null
-  if (!localStorage.getItem(`run-draft-${props.id}`) || Number(route.query.run)) {
+  const simulated = run.value!.journeys.every((one) => !one.run.lived)
+  const unknown = !localStorage.getItem(`run-draft-${props.id}`)
+  if (simulated && (unknown || Number(route.query.run))) {
     draft.value = draftOf(run.value!, props.id, draft.value)
   }
 }

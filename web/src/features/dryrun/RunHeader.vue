@@ -39,7 +39,7 @@ const words = computed(() => {
   ].join(' · ')
 })
 const outdated = computed(
-  () => !!shown.value && shown.value.journeyVersion !== props.journey.version,
+  () => !!shown.value && !shown.value.lived && shown.value.journeyVersion !== props.journey.version,
 )
 </script>
 

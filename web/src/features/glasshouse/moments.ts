@@ -29,9 +29,12 @@ const UNITS: [number, string][] = [
   [60, 'minute'],
 ]
 
+/** A day but for some seconds is a day. */
+const NEARLY = 0.99
+
 /** How long some seconds are, in the largest unit that they fill, such as "3 days". */
 export function span(seconds: number): string {
-  const [unit, name] = UNITS.find(([size]) => seconds >= size) ?? [1, 'second']
+  const [unit, name] = UNITS.find(([size]) => seconds >= NEARLY * size) ?? [1, 'second']
   const many = Math.round(seconds / unit)
   return `${many} ${name}${many === 1 ? '' : 's'}`
 }
