@@ -11,18 +11,40 @@ import { shortMoment } from './moments'
 /** Who stands at a step of a journey now. */
 const props = defineProps<{ journey: number; step: string; name: string }>()
 
+const { data: live } = useQuery(questions.live())
+const others = computed(
+  () => live.value?.journeys.filter((one) => one.since !== null && one.id !== props.journey) ?? [],
+)
 const { data, error } = useQuery(computed(() => questions.stepPeople(props.journey, props.step)))
 const { failure, attempt } = useAttempt(error)
 
-async function takeOut(person: number) {
-  await attempt(() =>
+const pathOf = (person: number) => ({ params: { path: { journey: props.journey, person } } })
+
+async function act(work: () => Promise<unknown>) {
+  await attempt(work)
+  await Promise.all([outdated('live'), outdated('people')])
+}
+
+const takeOut = (person: number) =>
+  act(() => answerOf(api.DELETE('/api/live/journeys/{journey}/people/{person}', pathOf(person))))
+
+const putForward = (person: number) =>
+  act(() =>
+    answerOf(api.POST('/api/live/journeys/{journey}/people/{person}/forward', pathOf(person))),
+  )
+
+function move(person: number, event: Event) {
+  const select = event.target as HTMLSelectElement
+  const into = Number(select.value)
+  select.value = ''
+  void act(() =>
     answerOf(
-      api.DELETE('/api/live/journeys/{journey}/people/{person}', {
-        params: { path: { journey: props.journey, person } },
+      api.POST('/api/live/journeys/{journey}/people/{person}/move', {
+        ...pathOf(person),
+        body: { into },
       }),
     ),
   )
-  await outdated('live')
 }
 </script>
 
@@ -52,6 +74,26 @@ async function takeOut(person: number) {
         <button
           type="button"
           class="button button-small ml-auto"
+          :aria-label="`Send ${one.who} on`"
+          title="As if the time were over; a message that may not go out yet still waits"
+          @click="putForward(one.person)"
+        >
+          Send on
+        </button>
+        <select
+          v-if="others.length"
+          class="field min-h-6! w-36! py-0!"
+          :aria-label="`Move ${one.who} into another journey`"
+          @change="move(one.person, $event)"
+        >
+          <option value="">move into…</option>
+          <option v-for="other in others" :key="other.id" :value="other.id">
+            {{ other.name }}
+          </option>
+        </select>
+        <button
+          type="button"
+          class="button button-small"
           :aria-label="`Take ${one.who} out`"
           @click="takeOut(one.person)"
         >

@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
 import { storeToRefs } from 'pinia'
 import { computed, ref, watch } from 'vue'
 import { reasonOf } from '@/api/client'
+import { questions } from '@/api/queries'
 import type { StateChange } from '@/api/types'
 import Trouble from '@/ui/Trouble.vue'
 import { useJourneyStore } from './journeyStore'
@@ -12,19 +14,35 @@ const store = useJourneyStore()
 const selection = useSelection()
 const { view, save } = storeToRefs(store)
 
+const LOOK_EVERY_MILLIS = 5_000
+
 const asked = ref<StateChange | null>(null)
 const failure = ref<string | null>(null)
 /** Of those inside, when a changed journey is opened. */
 const finishBegun = ref(false)
 const state = computed(() => view.value!.journey.state)
+/** People come and go while one looks on. */
+const runs = computed(() => state.value === 'OPEN' || state.value === 'CLOSING')
+const { data: fresh } = useQuery(
+  computed(() => ({
+    ...questions.journeyView(view.value?.id ?? 0),
+    enabled: runs.value,
+    refetchInterval: LOOK_EVERY_MILLIS,
+  })),
+)
+const now = computed(() =>
+  runs.value && fresh.value && fresh.value.version === view.value?.version
+    ? fresh.value
+    : view.value,
+)
 const errors = computed(() => view.value!.findings.filter((one) => one.severity === 'ERROR'))
 /** What stands in the way of the change that is asked about. */
 const inTheWay = computed(() => (asked.value?.to === 'OPEN' ? errors.value : []))
 
 watch(
-  () => view.value?.version,
+  () => now.value,
   () => {
-    asked.value = view.value?.stateChanges.find((one) => one.to === asked.value?.to) ?? null
+    asked.value = now.value?.stateChanges.find((one) => one.to === asked.value?.to) ?? null
   },
 )
 
@@ -53,11 +71,11 @@ async function change() {
     @keydown.esc="asked = null"
   >
     <div class="flex min-h-6.5 items-center gap-2">
-      <b>{{ view.state.title }}</b>
-      <span>{{ view.state.sentence }}</span>
+      <b>{{ now!.state.title }}</b>
+      <span>{{ now!.state.sentence }}</span>
       <span class="ml-auto flex gap-2">
         <button
-          v-for="one in view.stateChanges"
+          v-for="one in now!.stateChanges"
           :key="one.to"
           type="button"
           class="button button-small"

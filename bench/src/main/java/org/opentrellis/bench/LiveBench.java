@@ -188,13 +188,36 @@ public final class LiveBench {
     JsonNode audited = asking.post("/api/live/audits", JsonNodeFactory.instance.objectNode());
     double seconds = (System.nanoTime() - begun) / 1e9;
     long lines = audited.get("lines").asLong();
+    long mails = mailBytes();
+    long size = Files.size(database);
     System.out.printf(
         Locale.ROOT,
-        "%n%,d lives lived once more in %.1f s: %,d differ%n%,d happenings; the database has %,d kB, people, acts of simulated people and mails included%n",
+        "%n%,d lives lived once more in %.1f s: %,d differ%n",
         audited.get("people").asLong(),
         seconds,
-        audited.get("differences").size(),
+        audited.get("differences").size());
+    System.out.printf(
+        Locale.ROOT,
+        "%,d happenings; the database has %,d kB, %,d kB of them mail in the inbox: without it %.2f kB for each happening, people and what simulated ones are going to do included%n",
         lines,
-        Files.size(database) / 1000);
+        size / 1000,
+        mails / 1000,
+        (size - mails) / 1000.0 / Math.max(1, lines));
+  }
+
+  private long mailBytes() throws IOException, InterruptedException {
+    long bytes = 0;
+    ObjectNode asked = JsonNodeFactory.instance.objectNode();
+    asked.put("address", "").putNull("before");
+    while (true) {
+      JsonNode page = asking.post("/api/inbox/pages", asked);
+      for (JsonNode line : page.get("items")) {
+        bytes += line.get("bytes").asLong();
+      }
+      if (page.get("next").isNull()) {
+        return bytes;
+      }
+      asked.set("before", page.get("next"));
+    }
   }
 }

@@ -122,12 +122,19 @@ public class JourneyShelf {
     if (away && (state == JourneyState.OPEN || state == JourneyState.CLOSING)) {
       throw refused(
           "still-open",
-          "This journey is %s. Stop it first: whoever is inside would be left there."
-              .formatted(word(state)));
+          "This journey is %s. Stop it first: whoever is inside would be left there, %s."
+              .formatted(word(state), inside(id)));
     }
     mapper.archive(id, away);
     cards.archived(id);
     return journeys.view(id);
+  }
+
+  private String inside(long id) {
+    long people = running.insideAtSteps(id).values().stream().mapToLong(Long::longValue).sum();
+    return people == 0
+        ? "which is nobody now"
+        : "which %s %,d now".formatted(people == 1 ? "is" : "are", people);
   }
 
   private static String word(@Nullable JourneyState state) {

@@ -33,6 +33,8 @@ final class CloudEventReading {
   private static final int LONGEST_SOURCE = 400;
   private static final int LONGEST_ID = 200;
 
+  private static final BigDecimal MOST_CENTS = BigDecimal.TEN.pow(11);
+
   /** Clocks of other machines may be so much ahead. */
   private static final long AHEAD_SECONDS = 300;
 
@@ -200,6 +202,10 @@ final class CloudEventReading {
     BigDecimal cents = given.decimalValue().movePointRight(2);
     if (cents.stripTrailingZeros().scale() > 0) {
       wrong(place, "An amount has at most two decimals.");
+      return null;
+    }
+    if (cents.compareTo(MOST_CENTS) > 0) {
+      wrong(place, "An amount is at most a thousand million.");
       return null;
     }
     return new Money(cents.longValue());

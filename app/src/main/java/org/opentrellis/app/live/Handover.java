@@ -22,6 +22,8 @@ record Handover(Result result, boolean dead, String said) {
     TAKEN,
     /** Not now. */
     LATER,
+    /** The server does not answer, or breaks off: nothing else need be tried just now. */
+    NO_ANSWER,
     /** Never. */
     REFUSED
   }
@@ -42,14 +44,14 @@ record Handover(Result result, boolean dead, String said) {
 
   /** What an exception says: replies of 500 and more are for good (RFC 5321, section 4.2.1). */
   static Handover of(MessagingException failed) {
-    Result result = Result.LATER;
+    Result result = Result.NO_ANSWER;
     boolean dead = false;
     for (Throwable one = failed; one != null; one = next(one)) {
       if (one instanceof SMTPAddressFailedException address) {
         dead = address.getReturnCode() >= PERMANENT;
         result = dead ? Result.REFUSED : Result.LATER;
-      } else if (one instanceof SMTPSendFailedException send && send.getReturnCode() >= PERMANENT) {
-        result = Result.REFUSED;
+      } else if (one instanceof SMTPSendFailedException send) {
+        result = send.getReturnCode() >= PERMANENT ? Result.REFUSED : Result.LATER;
       }
     }
     return new Handover(result, dead, said(failed));

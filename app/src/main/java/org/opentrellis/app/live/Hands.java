@@ -38,6 +38,11 @@ class Hands {
   record PutInOrder(long person) {}
 
   /**
+   * @param into the journey that they go on in
+   */
+  record MoveOrder(long into) {}
+
+  /**
    * Puts somebody into an open journey.
    *
    * @throws ProblemsFound with the reason if they do not get in
@@ -75,6 +80,33 @@ class Hands {
     long now = clock.now();
     turns.take(person, List.of(new Happening.TakenOut(now, LiveNames.of(journey))), now);
     return glasshouse.person(person);
+  }
+
+  /**
+   * Has somebody go on from where they wait in a journey.
+   *
+   * @throws ProblemsFound with the reason if they stay where they are
+   */
+  PersonLive putForward(long journey, long person) {
+    long now = clock.now();
+    JourneyName name = LiveNames.of(journey);
+    List<Deed> deeds = turns.take(person, List.of(new Happening.PutForward(now, name)), now);
+    if (deeds.stream().noneMatch(deed -> deed.journey().equals(name))) {
+      throw refused(
+          "stays",
+          "They stay where they are: they are not inside, or wait until the message may go out.");
+    }
+    return glasshouse.person(person);
+  }
+
+  /**
+   * Has somebody change over from one journey into another, if they get in there.
+   *
+   * @throws ProblemsFound with the reason if they do not
+   */
+  PersonLive move(long from, long to, long person) {
+    putIn(to, person);
+    return takeOut(from, person);
   }
 
   private static ProblemsFound refused(String code, String sentence) {

@@ -106,6 +106,7 @@ record HappeningRow(
       case Happening.Came came -> Optional.of(came.journey());
       case Happening.PutIn in -> Optional.of(in.journey());
       case Happening.TakenOut out -> Optional.of(out.journey());
+      case Happening.PutForward on -> Optional.of(on.journey());
       default -> Optional.empty();
     };
   }

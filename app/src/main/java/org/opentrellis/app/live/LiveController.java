@@ -73,6 +73,19 @@ class LiveController {
     return hands.takeOut(journey, person);
   }
 
+  /** Has somebody go on from where they wait in a journey. */
+  @PostMapping("/journeys/{journey}/people/{person}/forward")
+  PersonLive putForward(@PathVariable long journey, @PathVariable long person) {
+    return hands.putForward(journey, person);
+  }
+
+  /** Takes somebody out of a journey and puts them into another. */
+  @PostMapping("/journeys/{journey}/people/{person}/move")
+  PersonLive movePerson(
+      @PathVariable long journey, @PathVariable long person, @RequestBody Hands.MoveOrder order) {
+    return hands.move(journey, order.into(), person);
+  }
+
   /** Where somebody stands, and what happened to them in journeys. */
   @GetMapping("/people/{person}")
   PersonLive getPersonLive(@PathVariable long person) {

@@ -75,6 +75,7 @@ class OpenDoors implements JourneyDoors {
       case Happening.Erased erased -> false;
       case Happening.OfMessage of -> false;
       case Happening.TakenOut out -> false;
+      case Happening.PutForward on -> false;
       case Happening.Published published -> false;
       case Happening.Closed closed -> false;
       case Happening.Stopped stopped -> false;

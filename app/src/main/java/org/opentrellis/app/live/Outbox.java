@@ -192,7 +192,7 @@ class Outbox {
         yield Optional.of(new Happening.Delivered(now, row.message()));
       }
       case REFUSED -> refused(row, now, one.outcome());
-      case LATER -> {
+      case LATER, NO_ANSWER -> {
         long next = now + Pauses.after(row.tries());
         if (next > row.dueAt() + GIVE_UP.toSeconds()) {
           yield refused(row, now, one.outcome());

@@ -53,8 +53,13 @@ class Postman {
     }
     Map<Long, Composing.Composed> written = composing.emails(rows);
     List<Handed> handed = new ArrayList<>();
+    @Nullable Handover silent = null;
     for (OutboxRow row : rows) {
-      handed.add(new Handed(row, hand(row, written.get(row.id()))));
+      Composing.@Nullable Composed mail = written.get(row.id());
+      boolean waits = silent != null && mail != null && mail.letter() != null;
+      Handover came = waits ? silent : hand(row, mail);
+      silent = came.result() == Handover.Result.NO_ANSWER ? came : silent;
+      handed.add(new Handed(row, came));
     }
     smtp.settle();
     // What went out is noted, whatever becomes of the turns that follow.
@@ -83,7 +88,7 @@ class Postman {
       }
       used++;
       Handover came = Handover.of(letter, connection);
-      if (came.result() == Handover.Result.LATER) {
+      if (came.result() == Handover.Result.LATER || came.result() == Handover.Result.NO_ANSWER) {
         hangUp();
       }
       return came;

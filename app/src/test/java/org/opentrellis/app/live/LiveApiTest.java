@@ -99,6 +99,25 @@ class LiveApiTest {
   }
 
   @Test
+  void whoeverIsSentOnOrMovedIsSoAtOnce() {
+    long journey = workshop.open(planner("Sent on"));
+    long other = workshop.open(planner("Moved into"));
+    long person = reader(journey, "on@example.com");
+    String place = "/api/live/journeys/%d/people/%d".formatted(journey, person);
+    assertThat(APP.post(place + "/forward", "").status()).isEqualTo(200);
+    assertThat(workshop.story(person))
+        .contains("Was sent on in \u201cSent on\u201d by hand.")
+        .contains("Was sent email \u201cChoosing a kit\u201d.");
+    assertThat(workshop.live(person).at("/stands/0/why").asString()).isEqualTo("Wait 2 days");
+    Answer moved = APP.post(place + "/move", "{\"into\": %d}".formatted(other));
+    assertThat(moved.body().get("stands")).as("%s", moved.body()).hasSize(1);
+    assertThat(moved.body().at("/stands/0/journey").asLong()).isEqualTo(other);
+    assertThat(APP.post(place + "/forward", "").body().get("detail").asString())
+        .startsWith("They stay where they are");
+    workshop.auditIsClean();
+  }
+
+  @Test
   void stoppingTakesEverybodyOutAtOnce() {
     long journey = workshop.open(planner("Stopped"));
     long person = reader(journey, "stop@example.com");

@@ -144,7 +144,7 @@ class LiveEqualsDryRunTest {
       Rehearsal rehearsal = Rehearsal.of(run, n);
       long end = rehearsal.turns().stream().mapToLong(Turn::at).max().orElse(0);
       List<String> said = said(run, rehearsal.turns());
-      assertThat(done(guests.get(n), end, run))
+      assertThat(done(APP, guests.get(n), end))
           .as("person %d of seed %d through %s", n, seed, journeys)
           .isEqualTo(said);
       all += said.size();
@@ -153,7 +153,7 @@ class LiveEqualsDryRunTest {
   }
 
   /** What the dry run did, a line each, in order. */
-  private static List<String> said(DryRun run, List<Turn> turns) {
+  static List<String> said(DryRun run, List<Turn> turns) {
     List<String> all = new ArrayList<>();
     for (Turn turn : turns) {
       Program program =
@@ -190,9 +190,9 @@ class LiveEqualsDryRunTest {
   }
 
   /** What the machine did with somebody, in the same words. */
-  private static List<String> done(long person, long end, DryRun run) {
+  static List<String> done(RunningApplication application, long person, long end) {
     List<String> all = new ArrayList<>();
-    for (HappeningRow row : APP.bean(HappeningMapper.class).of(person)) {
+    for (HappeningRow row : application.bean(HappeningMapper.class).of(person)) {
       if (row.origin() != HappeningRow.Origin.DONE || row.at() > end) {
         continue;
       }

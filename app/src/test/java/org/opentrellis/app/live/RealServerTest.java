@@ -5,8 +5,11 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.icegreen.greenmail.util.GreenMail;
 import com.icegreen.greenmail.util.ServerSetup;
+import java.net.InetAddress;
+import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -94,6 +97,35 @@ class RealServerTest {
   private static String refusal(Answers.Answer answer) {
     assertThat(answer.status()).as("%s", answer.body()).isEqualTo(400);
     return answer.body().at("/problems/0/sentence").asString();
+  }
+
+  /** It takes connections and says nothing: each try waits, but nothing else does. */
+  @Test
+  void aServerThatSaysNothingHoldsNobodyUp() throws Exception {
+    RunningApplication.start(data, "--trellis.demo=true").close();
+    try (ServerSocket silent = new ServerSocket(0, 50, InetAddress.getLoopbackAddress());
+        ConfigurableApplicationContext application =
+            RunningApplication.start(data, "--trellis.smtp=127.0.0.1:" + silent.getLocalPort())) {
+      Answers over = Answers.of(application);
+      LiveWorkshop workshop = new LiveWorkshop(over, application);
+      long journey =
+          workshop.open(
+              """
+              other: Into silence
+              Starts when someone joins list "Doors"
+              Send "Your hive planner is here"
+              """);
+      for (int n = 0; n < 12; n++) {
+        workshop.putIn(journey, workshop.person("silent%d@example.com".formatted(n)));
+      }
+      long begun = System.nanoTime();
+      JsonNode live = over.until("/api/live", one -> one.at("/mail/troubles").size() == 12);
+      assertThat(Duration.ofNanos(System.nanoTime() - begun))
+          .as("one wait for all, or two")
+          .isLessThan(Duration.ofSeconds(45));
+      assertThat(live.at("/mail/troubles/0/tryAt").isNumber()).isTrue();
+      assertThat(live.at("/mail/waiting").asLong()).isEqualTo(12);
+    }
   }
 
   /** Whoever may not sign in waits, and is told what the server said. */

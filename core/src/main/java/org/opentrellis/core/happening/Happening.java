@@ -41,6 +41,7 @@ public sealed interface Happening
         Happening.Came,
         Happening.PutIn,
         Happening.TakenOut,
+        Happening.PutForward,
         Happening.Published,
         Happening.Closed,
         Happening.Stopped {
@@ -163,6 +164,9 @@ public sealed interface Happening
 
   /** Somebody took the person out of a journey by hand. */
   record TakenOut(long at, JourneyName journey) implements Happening {}
+
+  /** Somebody had the person go on from where they waited in a journey, by hand. */
+  record PutForward(long at, JourneyName journey) implements Happening {}
 
   /**
    * A version of a journey was opened: people enter it from now on.

@@ -81,6 +81,20 @@ public final class JourneyMachine {
     }
   }
 
+  /**
+   * Somebody has the person go on from where they wait in a journey, as if the time were over. A
+   * message that may not go out yet still waits.
+   */
+  public void putForward(Person person, int program) {
+    for (int i = 0; i < person.visits.size(); i++) {
+      Visit visit = person.visits.get(i);
+      boolean waits = visit.waiting && !(visit.stand() instanceof Node.Send);
+      if (visit.program.number() == program && !visit.over() && waits) {
+        visit.until = Math.min(visit.until, person.now);
+      }
+    }
+  }
+
   private static void takeOut(Visit visit, LeaveReason reason) {
     visit.comesTo(visit.person.now);
     Steps.leaves(visit, reason);

@@ -255,6 +255,7 @@ public final class Replay {
       case Happening.Came came -> comes(came);
       case Happening.PutIn in -> putIn(in);
       case Happening.TakenOut out -> takeOut(out.journey(), LeaveReason.TAKEN_OUT);
+      case Happening.PutForward on -> putForward(on.journey());
       case Happening.Published published -> publish(published);
       case Happening.Closed closed -> close(closed.journey());
       case Happening.Stopped stopped -> {
@@ -326,6 +327,12 @@ public final class Replay {
   private boolean takeOut(JourneyName journey, LeaveReason reason) {
     Optional<Program> program = person.world().current(journey);
     program.ifPresent(from -> machine.takeOut(person, from.number(), reason));
+    return program.isPresent();
+  }
+
+  private boolean putForward(JourneyName journey) {
+    Optional<Program> program = person.world().current(journey);
+    program.ifPresent(in -> machine.putForward(person, in.number()));
     return program.isPresent();
   }
 

@@ -145,7 +145,10 @@ public final class LogWords {
       case Happening.Tagged one -> "Was tagged " + Style.quoted(one.tag().value()) + ".";
       case Happening.Untagged one -> "Lost the tag " + Style.quoted(one.tag().value()) + ".";
       case Happening.FieldChanged one ->
-          "Field " + Style.quoted(one.field().value()) + " was changed.";
+          "Field %s was %s."
+              .formatted(
+                  Style.quoted(one.field().value()),
+                  one.value().isPresent() ? "changed" : "emptied");
       case Happening.FormSubmitted one ->
           "Filled in form " + Style.quoted(one.form().value()) + ".";
       case Happening.Moved one -> "Is at home in " + one.zone().getId() + " now.";
@@ -185,6 +188,7 @@ public final class LogWords {
           };
       case Happening.PutIn one -> "Was put into " + journey + " by hand.";
       case Happening.TakenOut one -> "Was taken out of " + journey + " by hand.";
+      case Happening.PutForward one -> "Was sent on in " + journey + " by hand.";
       case Happening.Published one -> journey + " was opened.";
       case Happening.Closed one -> journey + " was closed.";
       case Happening.Stopped one -> journey + " was stopped.";

@@ -440,6 +440,30 @@ class PresentTest {
     assertThat(replay.person().visits()).allMatch(Visit::over);
   }
 
+  /** As if the time were over; but nothing goes out that may not yet. */
+  @Test
+  void whoeverIsPutForwardGoesOnAtOnce() {
+    begins(
+        journey(
+            LIST,
+            send("a"),
+            pause("w", 9, TimeUnit.DAYS),
+            branch(
+                "b",
+                opened("a"),
+                Amount.of(5, TimeUnit.DAYS),
+                List.of(send("yes")),
+                List.of(send("no"))),
+            send("z")));
+    tell(1, joins(1));
+    tell(2, new Happening.PutForward(at(2), FIRST));
+    assertThat(story()).contains("SENT a 1.0").doesNotContain("SENT no 2.0");
+    tell(3, new Happening.PutForward(at(3), FIRST));
+    assertThat(story()).endsWith("SENT no 3.0", "SENT z 3.0", "FINISHED z 3.0");
+    tell(4, new Happening.PutForward(at(4), FIRST));
+    assertThat(story()).as("nobody is inside any more").endsWith("FINISHED z 3.0");
+  }
+
   /** Stands at a wait that is longer in the new version, at one that is gone, in an arm that is. */
   @Test
   void whoIsInsideMovesOnByStep() {

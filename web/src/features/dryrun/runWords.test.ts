@@ -1,0 +1,13 @@
+import { expect, it } from 'vitest'
+import type { DryRunSummary } from '@/api/types'
+import { whoseRun } from './runWords'
+
+const run = (change: Partial<DryRunSummary>) =>
+  ({ people: 12_000, cohortName: null, seed: 7, lived: null, ...change }) as DryRunSummary
+
+it('says whose run it is, and never gives a lot to people who really came', () => {
+  expect(whoseRun(run({}))).toBe('12,000 people · lot 7')
+  expect(whoseRun(run({ cohortName: 'Spring' }))).toBe('Spring · lot 7')
+  expect(whoseRun(run({}), 'own cohort')).toBe('own cohort · lot 7')
+  expect(whoseRun(run({ lived: 'What really happened.' }))).toBe('what really happened')
+})
