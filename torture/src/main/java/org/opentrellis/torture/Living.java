@@ -94,7 +94,7 @@ final class Living {
     for (long person : putIn) {
       score.acknowledge();
       JsonNode live = api.get("/api/live/people/" + person).body();
-      if (!live.at("/happened").toString().contains("Entered")) {
+      if (!live.at("/happened").toString().contains("Came in.")) {
         score.lose("person %d, put in by hand: %s".formatted(person, live));
       }
     }

@@ -43,7 +43,7 @@ class HandoverTest {
     MessagingException failed =
         new MessagingException("Couldn't connect", new ConnectException("Connection refused"));
     assertThat(Handover.of(failed))
-        .isEqualTo(new Handover(Handover.Result.LATER, false, "Connection refused"));
+        .isEqualTo(new Handover(Handover.Result.NO_ANSWER, false, "Connection refused"));
   }
 
   @Test

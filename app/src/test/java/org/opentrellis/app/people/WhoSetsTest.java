@@ -28,7 +28,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 /** The people that are found by SQL are exactly those for whom the machine says yes. */
 class WhoSetsTest {
   private static final int PEOPLE = 400;
-  private static final int CONDITIONS = 2_000;
+  private static final int CONDITIONS = Integer.getInteger("conditions", 1_000);
 
   @TempDir static Path data;
   private static ConfigurableApplicationContext application;
