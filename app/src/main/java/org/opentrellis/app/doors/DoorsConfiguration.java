@@ -1,7 +1,13 @@
 package org.opentrellis.app.doors;
 
 import java.net.InetAddress;
+import java.net.URI;
+import java.net.URISyntaxException;
 import java.net.UnknownHostException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import org.opentrellis.app.StartRefused;
 import org.opentrellis.app.TrellisSettings;
 import org.opentrellis.app.http.ProblemWriter;
@@ -42,6 +48,8 @@ class DoorsConfiguration {
           "base-uri 'none'",
           "frame-ancestors 'none'");
 
+  private static final Set<String> HERE = Set.of("localhost", "127.0.0.1", "[::1]");
+
   @Bean
   PasswordFile passwordFile(DataFolder folder) {
     return new PasswordFile(folder.path());
@@ -56,7 +64,36 @@ class DoorsConfiguration {
           "Listening on %s lets others reach your data, and no password is set. Set one first with ./trellis password, or leave out --listen."
               .formatted(address));
     }
-    return new HostNames(settings.hosts(), listening);
+    List<String> names = new ArrayList<>(settings.hosts());
+    outside(settings.address())
+        .ifPresent(
+            name -> {
+              if (!password.isSet() && !HERE.contains(name)) {
+                throw new StartRefused(
+                    "At %s others reach your data, and no password is set. Set one first with ./trellis password, or leave out --address."
+                        .formatted(settings.address()));
+              }
+              names.add(name);
+            });
+    return new HostNames(names, listening);
+  }
+
+  /** The name in the address at which the public reaches the application, if one is given. */
+  private static Optional<String> outside(String address) {
+    if (address.isBlank()) {
+      return Optional.empty();
+    }
+    try {
+      URI uri = new URI(address.strip());
+      if (uri.getHost() != null && List.of("http", "https").contains(uri.getScheme())) {
+        return Optional.of(uri.getHost());
+      }
+    } catch (URISyntaxException unreadable) {
+      // said below
+    }
+    throw new StartRefused(
+        "--address takes a web address such as https://letters.example.com, not %s."
+            .formatted(address));
   }
 
   private static InetAddress listening(String address) {

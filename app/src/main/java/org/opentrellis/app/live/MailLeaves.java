@@ -24,6 +24,10 @@ class MailLeaves {
       throw new StartRefused(
           "The demo\u2019s people are invented, so its mail does not leave this machine: --smtp is for ./trellis start.");
     }
+    if (route.leavesTo().isPresent() && settings.address().isBlank()) {
+      throw new StartRefused(
+          "Readers of mail that leaves this machine have to be able to follow its links and to unsubscribe: say with --address where they reach this application, such as https://letters.example.com.");
+    }
     if (route.leavesTo().isPresent() && clock.turnedOn() != 0) {
       throw new StartRefused(
           "The clock of this data folder has been turned on, so it cannot mail real people: take a folder whose clock is the wall\u2019s, or leave out --smtp.");

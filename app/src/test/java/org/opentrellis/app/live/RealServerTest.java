@@ -11,6 +11,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -23,12 +24,26 @@ import tools.jackson.databind.JsonNode;
 /** Mail over a server that whoever starts the application names: here a second stand-in. */
 class RealServerTest {
   private static final int PATIENCE_MILLIS = 30_000;
+  private static final String OUTSIDE = "--trellis.address=http://localhost:8350";
+  private static final String PLAN =
+      """
+      other: Out into the world
+      Starts when someone joins list "Doors"
+      Send "Your hive planner is here"
+      """;
+
+  @TempDir static Path demo;
 
   private final GreenMail elsewhere =
       new GreenMail(new ServerSetup(0, "127.0.0.1", ServerSetup.PROTOCOL_SMTP));
 
   @TempDir Path data;
   @TempDir Path room;
+
+  @BeforeAll
+  static void layTheDemo() {
+    RunningApplication.start(demo, "--trellis.demo=true").close();
+  }
 
   @BeforeEach
   void start() {
@@ -60,20 +75,16 @@ class RealServerTest {
 
   @Test
   void mailGoesThereAndTheClockIsTheWalls() throws Exception {
-    RunningApplication.start(data, "--trellis.demo=true").close();
+    Files.copy(demo.resolve("trellis.mv.db"), data.resolve("trellis.mv.db"));
     try (ConfigurableApplicationContext application =
-        RunningApplication.start(data, named(), login("workshop\nof bees and frames\n"))) {
+        RunningApplication.start(data, named(), OUTSIDE, login("workshop\nof bees and frames\n"))) {
       Answers over = Answers.of(application);
       LiveWorkshop workshop = new LiveWorkshop(over, application);
-      long journey =
-          workshop.open(
-              """
-              other: Out into the world
-              Starts when someone joins list "Doors"
-              Send "Your hive planner is here"
-              """);
+      long journey = workshop.open(PLAN);
       workshop.putIn(journey, workshop.person("somebody@example.com"));
       assertThat(elsewhere.waitForIncomingEmail(PATIENCE_MILLIS, 1)).isTrue();
+      assertThat(elsewhere.getReceivedMessages()[0].getHeader("List-Unsubscribe")[0])
+          .startsWith("<http://localhost:8350/");
       assertThat(elsewhere.getReceivedMessages()[0].getHeader("List-Unsubscribe-Post"))
           .containsExactly("List-Unsubscribe=One-Click");
 
@@ -102,19 +113,14 @@ class RealServerTest {
   /** It takes connections and says nothing: each try waits, but nothing else does. */
   @Test
   void aServerThatSaysNothingHoldsNobodyUp() throws Exception {
-    RunningApplication.start(data, "--trellis.demo=true").close();
+    Files.copy(demo.resolve("trellis.mv.db"), data.resolve("trellis.mv.db"));
     try (ServerSocket silent = new ServerSocket(0, 50, InetAddress.getLoopbackAddress());
         ConfigurableApplicationContext application =
-            RunningApplication.start(data, "--trellis.smtp=127.0.0.1:" + silent.getLocalPort())) {
+            RunningApplication.start(
+                data, "--trellis.smtp=127.0.0.1:" + silent.getLocalPort(), OUTSIDE)) {
       Answers over = Answers.of(application);
       LiveWorkshop workshop = new LiveWorkshop(over, application);
-      long journey =
-          workshop.open(
-              """
-              other: Into silence
-              Starts when someone joins list "Doors"
-              Send "Your hive planner is here"
-              """);
+      long journey = workshop.open(PLAN);
       for (int n = 0; n < 12; n++) {
         workshop.putIn(journey, workshop.person("silent%d@example.com".formatted(n)));
       }
@@ -131,18 +137,12 @@ class RealServerTest {
   /** Whoever may not sign in waits, and is told what the server said. */
   @Test
   void aWrongPasswordIsLateAndNothingIsLost() throws Exception {
-    RunningApplication.start(data, "--trellis.demo=true").close();
+    Files.copy(demo.resolve("trellis.mv.db"), data.resolve("trellis.mv.db"));
     try (ConfigurableApplicationContext application =
-        RunningApplication.start(data, named(), login("workshop\nof wasps\n"))) {
+        RunningApplication.start(data, named(), OUTSIDE, login("workshop\nof wasps\n"))) {
       Answers over = Answers.of(application);
       LiveWorkshop workshop = new LiveWorkshop(over, application);
-      long journey =
-          workshop.open(
-              """
-              other: Out into the world
-              Starts when someone joins list "Doors"
-              Send "Your hive planner is here"
-              """);
+      long journey = workshop.open(PLAN);
       workshop.putIn(journey, workshop.person("somebody@example.com"));
       JsonNode live = over.until("/api/live", one -> !one.at("/mail/troubles").isEmpty());
       assertThat(live.at("/mail/troubles/0/tryAt").isNumber()).isTrue();
@@ -156,11 +156,14 @@ class RealServerTest {
     refusesToStart("name one", login("a\nb\n"));
     refusesToStart("first line", named(), login("only a name"));
     refusesToStart("The demo", "--trellis.demo=true", named());
+    refusesToStart("say with --address", named());
+    refusesToStart("takes a web address", "--trellis.address=letters.example.com");
+    refusesToStart("no password is set", "--trellis.address=https://letters.example.com");
     try (ConfigurableApplicationContext application = RunningApplication.start(data)) {
       Answers over = Answers.of(application);
       assertThat(over.post("/api/live/clock", "{\"seconds\": 90}").status()).isEqualTo(200);
       over.until("/api/live", one -> one.at("/clock/turning").isNull());
     }
-    refusesToStart("has been turned on", named());
+    refusesToStart("has been turned on", named(), OUTSIDE);
   }
 }
