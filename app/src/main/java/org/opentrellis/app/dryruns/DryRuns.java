@@ -27,7 +27,6 @@ import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.problem.ProblemsFound;
-import org.opentrellis.core.report.CohortWords;
 import org.opentrellis.core.report.RunReport;
 import org.opentrellis.core.sentence.RunSheet;
 import org.springframework.http.HttpStatus;
@@ -225,7 +224,7 @@ public class DryRuns {
     KeptRun run = find(id);
     return new DryRunView(
         Documents.write(run.cohort()),
-        CohortWords.of(run.cohort()),
+        run.who(),
         IntStream.range(0, run.parts().size()).mapToObj(number -> part(run, number)).toList(),
         run.report().outgoing(),
         account.limits().of(run.report().outgoing()),

@@ -17,6 +17,7 @@ import org.opentrellis.core.measure.EmailOrder;
 import org.opentrellis.core.measure.RunMeasures;
 import org.opentrellis.core.measure.Share;
 import org.opentrellis.core.measure.StepMeasures;
+import org.opentrellis.core.report.CohortWords;
 import org.opentrellis.core.report.RunReport;
 
 /**
@@ -74,6 +75,11 @@ public record KeptRun(
       throw NotFound.of("journey %d of dry run".formatted(number), id);
     }
     return parts.get(number);
+  }
+
+  /** Who its people are, in a sentence. */
+  public String who() {
+    return lived == null ? CohortWords.of(cohort) : lived;
   }
 
   /** The run, ready to be made again. */

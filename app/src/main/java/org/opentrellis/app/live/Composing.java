@@ -37,7 +37,11 @@ class Composing {
    * @param letter null if it cannot
    * @param later whether it can once somebody has mended the message
    */
-  record Composed(@Nullable Letter letter, String refusal, boolean later) {}
+  record Composed(@Nullable Letter letter, String refusal, boolean later) {
+    static Composed failed(RuntimeException failure) {
+      return new Composed(null, Handover.fault(failure), true);
+    }
+  }
 
   /** By the rows' numbers; texts that have no fault are left out. */
   Map<Long, Composed> emails(List<OutboxRow> rows) {

@@ -1,9 +1,11 @@
 package org.opentrellis.app.live;
 
 import jakarta.mail.MessagingException;
+import java.io.IOException;
 import org.eclipse.angus.mail.smtp.SMTPAddressFailedException;
 import org.eclipse.angus.mail.smtp.SMTPSendFailedException;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.http.Incident;
 import org.opentrellis.app.letters.Smtp;
 import org.opentrellis.mail.Letter;
 
@@ -33,6 +35,22 @@ record Handover(Result result, boolean dead, String said) {
     return new Handover(Result.REFUSED, false, why);
   }
 
+  /** What a fault of ours keeps from being handed over, until it is mended. */
+  static Handover failed(RuntimeException failure) {
+    return new Handover(Result.LATER, false, fault(failure));
+  }
+
+  /** That something failed, and where the log says why. */
+  static String fault(RuntimeException failure) {
+    return "It failed by a fault of ours (incident %s in the server\u2019s log)."
+        .formatted(Incident.noted(failure).number());
+  }
+
+  /** No connection came about. */
+  static Handover noAnswer(MessagingException failed) {
+    return new Handover(Result.NO_ANSWER, false, said(failed));
+  }
+
   static Handover of(Letter letter, Smtp.Connection connection) {
     try {
       connection.send(letter);
@@ -44,7 +62,7 @@ record Handover(Result result, boolean dead, String said) {
 
   /** What an exception says: replies of 500 and more are for good (RFC 5321, section 4.2.1). */
   static Handover of(MessagingException failed) {
-    Result result = Result.NO_ANSWER;
+    Result result = Result.LATER;
     boolean dead = false;
     for (Throwable one = failed; one != null; one = next(one)) {
       if (one instanceof SMTPAddressFailedException address) {
@@ -52,6 +70,8 @@ record Handover(Result result, boolean dead, String said) {
         result = dead ? Result.REFUSED : Result.LATER;
       } else if (one instanceof SMTPSendFailedException send) {
         result = send.getReturnCode() >= PERMANENT ? Result.REFUSED : Result.LATER;
+      } else if (one instanceof IOException) {
+        result = Result.NO_ANSWER;
       }
     }
     return new Handover(result, dead, said(failed));

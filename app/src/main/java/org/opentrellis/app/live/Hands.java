@@ -54,7 +54,7 @@ class Hands {
       throw refused("not-open", "Nobody can be put into this journey: it is not open.");
     }
     people
-        .hindrance(person, false)
+        .hindrance(person)
         .ifPresent(
             why -> {
               throw refused("not-mailed", why + " They would leave at once.");

@@ -45,7 +45,7 @@ class OpenDoors implements JourneyDoors {
    * into one and they may be mailed.
    */
   boolean hasTurn(long person, List<Happening> happened) {
-    return lives.isThere(person) || opensTo(happened) && people.hindrance(person, false).isEmpty();
+    return lives.isThere(person) || opensTo(happened) && people.hindrance(person).isEmpty();
   }
 
   private boolean opensTo(List<Happening> happened) {

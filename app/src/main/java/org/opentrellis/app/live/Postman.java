@@ -2,10 +2,12 @@ package org.opentrellis.app.live;
 
 import jakarta.mail.MessagingException;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.letters.Smtp;
+import org.opentrellis.app.storage.StorageTrouble;
 import org.opentrellis.mail.Letter;
 import org.springframework.stereotype.Component;
 
@@ -51,13 +53,17 @@ class Postman {
     if (rows.isEmpty()) {
       return 0;
     }
-    Map<Long, Composing.Composed> written = composing.emails(rows);
+    Map<Long, Composing.Composed> written = new HashMap<>();
+    OneByOne.ifNeedBe(
+        rows,
+        some -> written.putAll(composing.emails(some)),
+        (row, failed) -> written.put(row.id(), Composing.Composed.failed(failed)));
     List<Handed> handed = new ArrayList<>();
     @Nullable Handover silent = null;
     for (OutboxRow row : rows) {
       Composing.@Nullable Composed mail = written.get(row.id());
       boolean waits = silent != null && mail != null && mail.letter() != null;
-      Handover came = waits ? silent : hand(row, mail);
+      Handover came = waits ? silent : handOrLater(row, mail);
       silent = came.result() == Handover.Result.NO_ANSWER ? came : silent;
       handed.add(new Handed(row, came));
     }
@@ -65,6 +71,18 @@ class Postman {
     // What went out is noted, whatever becomes of the turns that follow.
     OneByOne.ifNeedBe(handed, outbox::note, outbox::noteApart);
     return rows.size();
+  }
+
+  /** What went out before must be noted, whatever becomes of one. */
+  private Handover handOrLater(OutboxRow row, Composing.@Nullable Composed written) {
+    try {
+      return hand(row, written);
+    } catch (RuntimeException failed) {
+      if (StorageTrouble.in(failed).isPresent()) {
+        throw failed;
+      }
+      return Handover.failed(failed);
+    }
   }
 
   /**
@@ -86,15 +104,15 @@ class Postman {
         connection = smtp.connect();
         used = 0;
       }
-      used++;
-      Handover came = Handover.of(letter, connection);
-      if (came.result() == Handover.Result.LATER || came.result() == Handover.Result.NO_ANSWER) {
-        hangUp();
-      }
-      return came;
     } catch (MessagingException none) {
-      return Handover.of(none);
+      return Handover.noAnswer(none);
     }
+    used++;
+    Handover came = Handover.of(letter, connection);
+    if (came.result() == Handover.Result.LATER || came.result() == Handover.Result.NO_ANSWER) {
+      hangUp();
+    }
+    return came;
   }
 
   /** Nothing more is to be handed over for now. */

@@ -2,6 +2,7 @@ package org.opentrellis.app.live;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import org.opentrellis.app.clock.AccountClock;
 import org.opentrellis.app.people.OutsideHappenings;
 import org.opentrellis.core.format.Documents;
@@ -44,10 +45,12 @@ class TurnPiece {
   public void take(List<LifeMapper.Due> some) {
     Editions editions = turns.editions();
     boolean tried = putOff.any();
+    Set<Long> simulated =
+        guests.among(some.stream().map(LifeMapper.Due::personId).toArray(Long[]::new));
     for (LifeMapper.Due one : some) {
       long person = one.personId();
       long moment = moment(one.nextAt());
-      boolean guest = guests.isThere(person);
+      boolean guest = simulated.contains(person);
       List<Happening> told = new ArrayList<>(tried ? putOff.told(person) : List.of());
       if (guest) {
         told.addAll(acts(person, moment));

@@ -83,7 +83,12 @@ public class KnownPeople {
    */
   public record Reach(ZoneId zone, Optional<String> mail, Optional<String> texts) {
     static Reach of(PersonRow row) {
-      return new Reach(ZoneId.of(row.zone()), hindrance(row, false), hindrance(row, true));
+      return new Reach(
+          ZoneId.of(row.zone()),
+          row.mailing() == Mailing.MAY_BE_MAILED
+              ? Optional.empty()
+              : Optional.of("They may not be mailed: " + row.mailing().words() + "."),
+          row.texts() ? Optional.empty() : Optional.of("They did not agree to texts."));
     }
   }
 
@@ -93,25 +98,13 @@ public class KnownPeople {
         .collect(Collectors.toMap(PersonRow::id, Reach::of));
   }
 
-  /**
-   * Why nothing may be sent to somebody, as a sentence; empty if something may.
-   *
-   * @param text whether it is a text
-   */
-  public Optional<String> hindrance(long id, boolean text) {
+  /** Why somebody may not be mailed, as a sentence; empty if they may. */
+  public Optional<String> hindrance(long id) {
     return mapper
         .find(id)
-        .map(row -> hindrance(row, text))
+        .map(Reach::of)
+        .map(Reach::mail)
         .orElse(Optional.of("They were forgotten."));
-  }
-
-  private static Optional<String> hindrance(PersonRow row, boolean text) {
-    if (text) {
-      return row.texts() ? Optional.empty() : Optional.of("They did not agree to texts.");
-    }
-    return row.mailing() == Mailing.MAY_BE_MAILED
-        ? Optional.empty()
-        : Optional.of("They may not be mailed: " + row.mailing().words() + ".");
   }
 
   /** The lines of the last cart or order: those of one moment. */

@@ -10,7 +10,6 @@ import org.opentrellis.core.export.SendPlan;
 import org.opentrellis.core.export.StepCsv;
 import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.measure.RunMeasures;
-import org.opentrellis.core.report.CohortWords;
 import org.opentrellis.core.report.JourneyReport;
 import org.opentrellis.core.sentence.RunSheet;
 import org.springframework.stereotype.Service;
@@ -66,7 +65,7 @@ class RunFiles {
             "run",
             run,
             "cohort",
-            CohortWords.of(run.cohort()),
+            run.who(),
             "limits",
             account.limits().of(run.report().outgoing()),
             "journeys",

@@ -4,8 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import jakarta.mail.MessagingException;
 import jakarta.mail.SendFailedException;
+import jakarta.mail.internet.AddressException;
 import jakarta.mail.internet.InternetAddress;
 import java.net.ConnectException;
+import java.net.SocketTimeoutException;
 import org.eclipse.angus.mail.smtp.SMTPAddressFailedException;
 import org.eclipse.angus.mail.smtp.SMTPSendFailedException;
 import org.junit.jupiter.api.Test;
@@ -44,6 +46,15 @@ class HandoverTest {
         new MessagingException("Couldn't connect", new ConnectException("Connection refused"));
     assertThat(Handover.of(failed))
         .isEqualTo(new Handover(Handover.Result.NO_ANSWER, false, "Connection refused"));
+  }
+
+  /** One letter that cannot be handed over says nothing of the server, so others are tried. */
+  @Test
+  void whatIsWrongWithOneLetterIsNoSilence() {
+    assertThat(Handover.of(new AddressException("Missing final '@domain'", "nobody")).result())
+        .isEqualTo(Handover.Result.LATER);
+    assertThat(Handover.of(new MessagingException("", new SocketTimeoutException())).result())
+        .isEqualTo(Handover.Result.NO_ANSWER);
   }
 
   @Test

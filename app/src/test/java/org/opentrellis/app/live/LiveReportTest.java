@@ -96,6 +96,9 @@ class LiveReportTest {
     assertThat(part.at("/report/paths/paths")).hasSize(2);
     assertThat(part.at("/run/lived").asString()).contains("3 entries");
 
+    assertThat(APP.text("/api/dry-runs/%d/report.html".formatted(run)))
+        .contains("Live report " + run, "What really happened from")
+        .doesNotContain("Dry run", "simulated", "seed");
     assertThat(APP.post("/api/dry-runs/" + run + "/repeats", "").status()).isEqualTo(409);
     long dry = APP.run(Long.toString(journey), 500, 3);
     Answer beside = APP.get("/api/comparisons?runs=" + run + "," + dry);

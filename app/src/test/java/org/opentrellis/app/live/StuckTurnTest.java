@@ -71,6 +71,37 @@ class StuckTurnTest {
     WORKSHOP.auditIsClean();
   }
 
+  /** A message that cannot be written waits until it is mended; all others go out. */
+  @Test
+  void whatCannotBeWrittenHoldsUpNobodyElse() {
+    JdbcTemplate data = APP.bean(JdbcTemplate.class);
+    long spoiled =
+        WORKSHOP.open(
+            """
+            other: Cannot be written
+            Starts when someone joins list "Doors"
+            Wait 10 minutes
+            Send "Meet a keeper near you"
+            """);
+    long fine = opened("Can be written", "Wait 10 minutes");
+    WORKSHOP.putIn(spoiled, WORKSHOP.person("unwritten@example.com"));
+    WORKSHOP.putIn(fine, WORKSHOP.person("written@example.com"));
+    String name = "Meet a keeper near you";
+    String was =
+        data.queryForObject("select manuscript from message where name = ?", String.class, name);
+    data.update("update message set manuscript = '{' where name = ?", name);
+    WORKSHOP.turn(1200);
+    assertThat(WORKSHOP.mails("written@example.com")).hasSize(1);
+    assertThat(WORKSHOP.mails("unwritten@example.com")).isEmpty();
+    assertThat(APP.get("/api/live").body().at("/mail/troubles").toString())
+        .contains("by a fault of ours (incident");
+
+    data.update("update message set manuscript = ? where name = ?", was, name);
+    WORKSHOP.turn(2 * 3600);
+    assertThat(WORKSHOP.mails("unwritten@example.com")).hasSize(1);
+    assertThat(WORKSHOP.mails("written@example.com")).hasSize(1);
+  }
+
   /** What went out is noted as such, or it would go out again and again. */
   @Test
   void whatWentOutIsNotedAllTheSame() {

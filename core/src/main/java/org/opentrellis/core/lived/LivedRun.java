@@ -98,6 +98,6 @@ public final class LivedRun implements Retold {
   public List<Turn> turns(int person, int visit) {
     Diary diary = new Diary();
     Visit seen = lives.apply(person).relive(editions, clocks, diary, until).visits().get(visit);
-    return Retold.of(seen, diary);
+    return Retold.turnsOf(seen, diary);
   }
 }

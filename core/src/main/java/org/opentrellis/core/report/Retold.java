@@ -40,13 +40,13 @@ public interface Retold {
       @Override
       public List<Turn> turns(int person, int visit) {
         Diary diary = new Diary();
-        return of(run.follow(person, diary).visits().get(visit), diary);
+        return turnsOf(run.follow(person, diary).visits().get(visit), diary);
       }
     };
   }
 
   /** Those turns of a diary that belong to a visit. */
-  static List<Turn> of(Visit visit, Diary diary) {
+  static List<Turn> turnsOf(Visit visit, Diary diary) {
     return diary.turns().stream()
         .filter(turn -> turn.journey() == visit.program().number())
         .filter(turn -> turn.visit() == visit.number())
