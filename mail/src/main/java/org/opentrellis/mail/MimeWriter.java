@@ -6,6 +6,7 @@ import jakarta.mail.internet.InternetAddress;
 import jakarta.mail.internet.MimeBodyPart;
 import jakarta.mail.internet.MimeMessage;
 import jakarta.mail.internet.MimeMultipart;
+import jakarta.mail.util.StreamProvider;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -13,6 +14,7 @@ import java.io.UnsupportedEncodingException;
 import java.nio.charset.StandardCharsets;
 import java.util.Date;
 import java.util.Properties;
+import org.eclipse.angus.mail.util.MailStreamProvider;
 import org.opentrellis.core.people.EmailAddress;
 
 /**
@@ -24,6 +26,13 @@ public final class MimeWriter {
 
   /** Made once: each looks for its providers wherever classes are. */
   private static final Session SESSION = Session.getInstance(new Properties());
+
+  static {
+    // Each part of each mail looks for it wherever classes are, unless it is told.
+    if (System.getProperty(StreamProvider.class.getName()) == null) {
+      System.setProperty(StreamProvider.class.getName(), MailStreamProvider.class.getName());
+    }
+  }
 
   private MimeWriter() {}
 

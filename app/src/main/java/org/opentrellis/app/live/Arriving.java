@@ -3,6 +3,7 @@ package org.opentrellis.app.live;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.opentrellis.core.happening.Happening;
 import org.opentrellis.core.journey.SegmentName;
 import org.springframework.dao.PessimisticLockingFailureException;
@@ -30,17 +31,19 @@ class Arriving {
 
   @Retryable(includes = PessimisticLockingFailureException.class, maxRetries = 20, delay = 20)
   void come(List<Long> people, Happening came, long now) {
-    people.stream()
-        .filter(person -> !guests.isThere(person))
-        .forEach(person -> turns.take(person, List.of(came), now));
+    Set<Long> simulated = guests.among(people.toArray(Long[]::new));
+    take(people.stream().filter(person -> !simulated.contains(person)), came, now);
   }
 
   /** Only those of whom no journey knows: the others find out for themselves. */
   @Retryable(includes = PessimisticLockingFailureException.class, maxRetries = 20, delay = 20)
   void comeUnknown(List<Long> people, Happening came, long now) {
-    people.stream()
-        .filter(person -> lives.find(person).isEmpty())
-        .forEach(person -> turns.take(person, List.of(came), now));
+    Set<Long> known = lives.among(people.toArray(Long[]::new));
+    take(people.stream().filter(person -> !known.contains(person)), came, now);
+  }
+
+  private void take(Stream<Long> people, Happening came, long now) {
+    turns.take(people.map(person -> new Turns.Asked(person, List.of(came), now)).toList());
   }
 
   /** Notes who is in a segment now, and tells who was not in it when it was looked at last. */

@@ -1,9 +1,11 @@
 package org.opentrellis.app.live;
 
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
-import org.opentrellis.core.format.Documents;
-import org.opentrellis.core.format.Json;
+import java.util.Set;
 import org.opentrellis.core.happening.Happening;
 import org.opentrellis.core.live.LiveTurn;
 import org.opentrellis.core.live.PersonalLots;
@@ -23,18 +25,39 @@ class AtOnce {
     this.guests = guests;
   }
 
-  /** Nobody for real people: a mail server answers once a message was handed over to it. */
-  LiveTurn.MailServer server(long person, boolean guest, long now) {
-    if (!guest) {
-      return LiveTurn.MailServer.LATER;
+  /** What mail servers say to simulated people. */
+  static final class Answers {
+    private final Map<Long, List<Happening.OfMessage>> known = new HashMap<>();
+
+    /** Nobody for real people: a mail server answers once a message was handed over to it. */
+    LiveTurn.MailServer server(long person, long now) {
+      List<Happening.OfMessage> answers =
+          known.getOrDefault(person, List.of()).stream().filter(one -> one.at() <= now).toList();
+      return answers.isEmpty()
+          ? LiveTurn.MailServer.LATER
+          : (message, at) ->
+              answers.stream()
+                  .filter(one -> one.message().equals(message) && one.at() == at)
+                  .toList();
     }
-    List<Happening.OfMessage> answers =
-        guests.acts(person, now, true).stream()
-            .map(row -> Documents.readHappening(Json.tree(row.document())))
-            .map(Happening.OfMessage.class::cast)
-            .toList();
-    return (message, at) ->
-        answers.stream().filter(one -> one.message().equals(message) && one.at() == at).toList();
+  }
+
+  /**
+   * What mail servers say to some people up to a moment.
+   *
+   * @param simulated who of them is
+   */
+  Answers answers(Set<Long> simulated, long until) {
+    Answers answers = new Answers();
+    if (!simulated.isEmpty()) {
+      for (GuestMapper.ActRow row : guests.acts(simulated.toArray(Long[]::new), until, true)) {
+        answers
+            .known
+            .computeIfAbsent(row.personId(), none -> new ArrayList<>())
+            .add((Happening.OfMessage) row.act());
+      }
+    }
+    return answers;
   }
 
   Replay.Lots lots(LifeRow life, boolean guest) {

@@ -1,5 +1,7 @@
 package org.opentrellis.app.live;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import org.opentrellis.core.happening.Happening;
 import org.opentrellis.core.happening.MessageRef;
@@ -10,7 +12,6 @@ import org.opentrellis.core.journey.StepId;
 import org.opentrellis.core.journey.Variant;
 import org.opentrellis.core.live.Deed;
 import org.opentrellis.core.live.Editions;
-import org.opentrellis.core.live.LiveTurn;
 import org.opentrellis.core.machine.LeaveReason;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -27,62 +28,70 @@ class Effects {
     this.notices = notices;
   }
 
-  void of(long person, LiveTurn.Done done, Editions editions) {
-    for (Deed deed : done.deeds()) {
-      switch (deed.kind()) {
-        case SENT -> send(person, deed, (Step.Send) step(deed, editions), done);
-        case LEFT ->
-            outbox.callOff(
-                person,
-                LiveNames.number(deed.journey()),
-                deed.visit(),
-                deed.at(),
-                LeaveReason.valueOf(deed.detail().orElseThrow()).byHand(),
-                "They had left the journey before it went out.");
-        case TEAM_TOLD -> tell(person, deed, (Step.Notify) step(deed, editions));
-        case ENTERED,
-            KEPT_OUT,
-            TURNED_AWAY,
-            LOT_DRAWN,
-            WENT_WAY,
-            HELD_BACK,
-            SKIPPED,
-            RECORD_CHANGED,
-            HANDED_OVER,
-            GOAL_MET,
-            SECONDARY_GOAL_MET,
-            FINISHED -> {}
+  /** Of turns that were taken, in their order. */
+  void of(List<TurnTaken> all, Editions editions) {
+    List<OutboxRow> sent = new ArrayList<>();
+    List<OutboxMapper.Left> left = new ArrayList<>();
+    for (TurnTaken taken : all) {
+      for (Deed deed : taken.done().deeds()) {
+        switch (deed.kind()) {
+          case SENT -> sent.add(sent(taken, deed, (Step.Send) step(deed, editions)));
+          case LEFT -> left.add(left(taken.person(), deed));
+          case TEAM_TOLD -> tell(taken.person(), deed, (Step.Notify) step(deed, editions));
+          case ENTERED,
+              KEPT_OUT,
+              TURNED_AWAY,
+              LOT_DRAWN,
+              WENT_WAY,
+              HELD_BACK,
+              SKIPPED,
+              RECORD_CHANGED,
+              HANDED_OVER,
+              GOAL_MET,
+              SECONDARY_GOAL_MET,
+              FINISHED -> {}
+        }
       }
     }
+    outbox.insert(sent);
+    outbox.callOff(left, "They had left the journey before it went out.");
+  }
+
+  private static OutboxMapper.Left left(long person, Deed deed) {
+    return new OutboxMapper.Left(
+        person,
+        LiveNames.number(deed.journey()),
+        deed.visit(),
+        deed.at(),
+        LeaveReason.valueOf(deed.detail().orElseThrow()).byHand());
   }
 
   private static Step step(Deed deed, Editions editions) {
     return PlannedStep.of(editions, deed.journey(), deed.version(), deed.step().orElseThrow());
   }
 
-  private void send(long person, Deed deed, Step.Send send, LiveTurn.Done done) {
+  private static OutboxRow sent(TurnTaken taken, Deed deed, Step.Send send) {
     MessageRef ref = new MessageRef(deed.journey(), deed.visit(), send.id());
     boolean refused =
-        done.atOnce().stream()
+        taken.done().atOnce().stream()
             .anyMatch(one -> one instanceof Happening.Bounced && one.message().equals(ref));
-    outbox.insert(
-        new OutboxRow(
-            0,
-            person,
-            LiveNames.number(deed.journey()),
-            deed.version(),
-            deed.visit(),
-            send.id().value(),
-            deed.detail().orElse(null),
-            message(send, deed.detail()).value(),
-            send instanceof Step.SendText ? OutboxRow.Channel.TEXT : OutboxRow.Channel.EMAIL,
-            deed.at(),
-            refused ? OutboxRow.State.REFUSED : OutboxRow.State.WAITING,
-            0,
-            deed.at(),
-            null,
-            refused ? "The stand-in took it for nobody: no such mailbox." : null,
-            false));
+    return new OutboxRow(
+        0,
+        taken.person(),
+        LiveNames.number(deed.journey()),
+        deed.version(),
+        deed.visit(),
+        send.id().value(),
+        deed.detail().orElse(null),
+        message(send, deed.detail()).value(),
+        send instanceof Step.SendText ? OutboxRow.Channel.TEXT : OutboxRow.Channel.EMAIL,
+        deed.at(),
+        refused ? OutboxRow.State.REFUSED : OutboxRow.State.WAITING,
+        0,
+        deed.at(),
+        null,
+        refused ? "The stand-in took it for nobody: no such mailbox." : null,
+        false);
   }
 
   private static MessageId message(Step.Send send, Optional<String> variant) {

@@ -1,5 +1,7 @@
 package org.opentrellis.app.live;
 
+import static org.opentrellis.app.storage.Columns.LONGS;
+
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -9,6 +11,9 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.format.Documents;
+import org.opentrellis.core.format.Json;
+import org.opentrellis.core.happening.Happening;
 
 /** Simulated people, and what they are going to do. */
 @Mapper
@@ -23,19 +28,19 @@ interface GuestMapper {
   boolean isThere(long person);
 
   /** Those of some people who are simulated. */
-  @Select(
-      """
-      select person_id from guest where person_id = any(cast(#{people, typeHandler=org.apache.ibatis.type.ArrayTypeHandler}
-        as bigint array))
-      """)
-  Set<Long> among(Long[] people);
+  @Select("select person_id from guest where person_id = any(cast(#{people" + LONGS + ")")
+  Set<Long> among(@Param("people") Long[] people);
 
   /** A crowd's people, in the order in which they were drawn. */
   @Select("select person_id from guest where crowd = #{crowd} order by person_id")
   List<Long> of(int crowd);
 
   /** Something that one of them is going to do. */
-  record ActRow(long personId, long at, boolean atOnce, String document) {}
+  record ActRow(long personId, long at, boolean atOnce, String document) {
+    Happening act() {
+      return Documents.readHappening(Json.tree(document));
+    }
+  }
 
   @Insert(
       """
@@ -86,14 +91,20 @@ interface GuestMapper {
       """)
   Optional<Long> next();
 
-  /** What one of them does up to a moment, or what is said at once, in order. */
+  /** What some of them do up to a moment, or what is said at once, in order. */
   @Select(
-      """
-      select person_id, at, at_once, document from guest_act
-      where person_id = #{person} and at <= #{until} and at_once = #{atOnce} order by at, id
-      """)
-  List<ActRow> acts(long person, long until, boolean atOnce);
+      "select person_id, at, at_once, document from guest_act where person_id = any(cast(#{people"
+          + LONGS
+          + ") and at <= #{until} and at_once = #{atOnce} order by at, id")
+  List<ActRow> acts(Long[] people, long until, boolean atOnce);
 
-  @Delete("delete from guest_act where person_id = #{person} and at <= #{until}")
-  void done(long person, long until);
+  /** What each of them has done up to a moment. */
+  @Delete(
+      "merge into guest_act a using unnest(cast(#{people"
+          + LONGS
+          + ", cast(#{untils"
+          + LONGS
+          + ") as c (person_id, until) on a.person_id = c.person_id and a.at <= c.until"
+          + " when matched then delete")
+  void done(Long[] people, Long[] untils);
 }

@@ -1,7 +1,13 @@
 package org.opentrellis.app.live;
 
+import static org.opentrellis.app.storage.Columns.LONGS;
+import static org.opentrellis.app.storage.Columns.TEXTS;
+import static org.opentrellis.app.storage.Columns.longs;
+import static org.opentrellis.app.storage.Columns.texts;
+
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -14,33 +20,86 @@ interface HappeningMapper {
       "person_id, turn, turn_at, edition, origin, at, kind, journey_id, version, visit, step,"
           + " detail, document";
 
+  /** Adds lines, in their order. */
+  default void insert(List<HappeningRow> rows) {
+    if (!rows.isEmpty()) {
+      insertColumns(
+          longs(rows, HappeningRow::personId),
+          longs(rows, HappeningRow::turn),
+          longs(rows, HappeningRow::turnAt),
+          longs(rows, HappeningRow::edition),
+          texts(rows, row -> row.origin().name()),
+          longs(rows, HappeningRow::at),
+          texts(rows, HappeningRow::kind),
+          longs(rows, HappeningRow::journeyId),
+          longs(rows, HappeningRow::version),
+          longs(rows, HappeningRow::visit),
+          texts(rows, HappeningRow::step),
+          texts(rows, HappeningRow::detail),
+          texts(rows, HappeningRow::document));
+    }
+  }
+
   @Insert(
-      """
-      <script>
-      insert into happening (person_id, turn, turn_at, edition, origin, at, kind, journey_id,
-        version, visit, step, detail, document)
-      values
-        <foreach collection="rows" item="one" separator=",">
-          (#{one.personId}, #{one.turn}, #{one.turnAt}, #{one.edition}, #{one.origin}, #{one.at},
-           #{one.kind}, #{one.journeyId}, #{one.version}, #{one.visit}, #{one.step}, #{one.detail},
-           #{one.document})
-        </foreach>
-      </script>
-      """)
-  void insert(@Param("rows") List<HappeningRow> rows);
+      "insert into happening ("
+          + COLUMNS
+          + ") select * from unnest(cast(#{people"
+          + LONGS
+          + ", cast(#{turns"
+          + LONGS
+          + ", cast(#{turnAts"
+          + LONGS
+          + ", cast(#{editions"
+          + LONGS
+          + ", cast(#{origins"
+          + TEXTS
+          + ", cast(#{ats"
+          + LONGS
+          + ", cast(#{kinds"
+          + TEXTS
+          + ", cast(#{journeys"
+          + LONGS
+          + ", cast(#{versions"
+          + LONGS
+          + ", cast(#{visits"
+          + LONGS
+          + ", cast(#{steps"
+          + TEXTS
+          + ", cast(#{details"
+          + TEXTS
+          + ", cast(#{documents"
+          + TEXTS
+          + ")")
+  void insertColumns(
+      Long[] people,
+      Long[] turns,
+      Long[] turnAts,
+      Long[] editions,
+      String[] origins,
+      Long[] ats,
+      String[] kinds,
+      Long[] journeys,
+      Long[] versions,
+      Long[] visits,
+      String[] steps,
+      String[] details,
+      String[] documents);
 
   /** All that happened to somebody, in order. */
   @Select("select " + COLUMNS + " from happening where person_id = #{person} order by id")
   List<HappeningRow> of(long person);
 
-  /** Whether the very same was told before. */
+  /** Something that was told of somebody, as JSON. */
+  record ToldRow(long personId, String document) {}
+
+  /** What was told of people at some moments. */
   @Select(
-      """
-      select exists (select 1 from happening
-        where person_id = #{person} and origin = 'TOLD' and at = #{at} and kind = #{kind}
-          and document = #{document})
-      """)
-  boolean toldBefore(long person, long at, String kind, String document);
+      "select person_id, document from happening where person_id = any(cast(#{people"
+          + LONGS
+          + ") and origin = 'TOLD' and document is not null and at = any(cast(#{ats"
+          + LONGS
+          + ")")
+  Set<ToldRow> toldBefore(Long[] people, Long[] ats);
 
   /** Those who came to a journey, in order of their numbers; whoever was forgotten is not there. */
   @Select(

@@ -70,7 +70,7 @@ record HappeningRow(
           happening instanceof Happening.Clicked clicked
               ? clicked.link().map(link -> cut(link.value())).orElse(null)
               : null,
-          Json.write(Documents.write(happening)));
+          document(happening));
     }
 
     HappeningRow done(Deed deed) {
@@ -94,6 +94,11 @@ record HappeningRow(
       return new HappeningRow(
           person, turn, at, edition, Origin.TURN, at, "TURN", null, null, null, null, null, null);
     }
+  }
+
+  /** All of what was told, as JSON. */
+  static String document(Happening happening) {
+    return Json.write(Documents.write(happening));
   }
 
   private static String cut(String text) {

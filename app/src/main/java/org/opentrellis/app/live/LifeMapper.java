@@ -1,7 +1,13 @@
 package org.opentrellis.app.live;
 
+import static org.opentrellis.app.storage.Columns.LONGS;
+import static org.opentrellis.app.storage.Columns.TEXTS;
+import static org.opentrellis.app.storage.Columns.longs;
+import static org.opentrellis.app.storage.Columns.texts;
+
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -9,23 +15,30 @@ import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
-import org.jspecify.annotations.Nullable;
 
 @Mapper
 interface LifeMapper {
   String ABOUT = "person_id, lot_key, begun, begun_edition, standing, edition, turns, next_at";
 
-  /** Whoever else would take a turn of theirs waits; nothing if there is no such person. */
-  @Select("select id from person where id = #{person} for update")
+  /** Whoever else would take a turn of theirs waits; those of them that are there. */
+  @Select("select id from person where id = any(cast(#{people" + LONGS + ") for update")
   @Options(useCache = false, flushCache = Options.FlushCachePolicy.TRUE)
-  Optional<Long> hold(long person);
+  Set<Long> hold(@Param("people") Long[] people);
 
   @Select("select " + ABOUT + " from life where person_id = #{person}")
   @Options(useCache = false, flushCache = Options.FlushCachePolicy.TRUE)
   Optional<LifeRow> find(long person);
 
+  @Select("select " + ABOUT + " from life where person_id = any(cast(#{people" + LONGS + ")")
+  @Options(useCache = false, flushCache = Options.FlushCachePolicy.TRUE)
+  List<LifeRow> some(@Param("people") Long[] people);
+
   @Select("select person_id from life where person_id > #{after} order by person_id limit #{most}")
   List<Long> all(long after, int most);
+
+  /** Those of some people whom a journey has known. */
+  @Select("select person_id from life where person_id = any(cast(#{people" + LONGS + ")")
+  Set<Long> among(@Param("people") Long[] people);
 
   /** Whether a journey has known them. */
   @Select("select exists (select 1 from life where person_id = #{person})")
@@ -39,18 +52,34 @@ interface LifeMapper {
       """)
   void insert(LifeRow row);
 
+  /** Where people stand after a turn. */
+  default void update(List<LifeRow> rows) {
+    if (!rows.isEmpty()) {
+      updateColumns(
+          longs(rows, LifeRow::personId),
+          texts(rows, LifeRow::standing),
+          longs(rows, LifeRow::edition),
+          longs(rows, LifeRow::turns),
+          longs(rows, LifeRow::nextAt));
+    }
+  }
+
   @Update(
-      """
-      update life set standing = #{standing}, edition = #{edition}, turns = #{turns},
-        next_at = #{nextAt}
-      where person_id = #{person}
-      """)
-  void update(
-      @Param("person") long person,
-      @Param("standing") String standing,
-      @Param("edition") int edition,
-      @Param("turns") int turns,
-      @Param("nextAt") @Nullable Long nextAt);
+      "merge into life l using unnest(cast(#{people"
+          + LONGS
+          + ", cast(#{standings"
+          + TEXTS
+          + ", cast(#{editions"
+          + LONGS
+          + ", cast(#{turns"
+          + LONGS
+          + ", cast(#{nextAts"
+          + LONGS
+          + ") as c (id, standing, edition, turns, next_at) on l.person_id = c.id"
+          + " when matched then update set standing = c.standing, edition = c.edition,"
+          + " turns = c.turns, next_at = c.next_at")
+  void updateColumns(
+      Long[] people, String[] standings, Long[] editions, Long[] turns, Long[] nextAts);
 
   /** Those in which some text stands. */
   @Select(
@@ -66,8 +95,25 @@ interface LifeMapper {
       @Param("begun") String begun,
       @Param("standing") String standing);
 
-  @Update("update life set next_at = #{nextAt} where person_id = #{person}")
-  void wake(@Param("person") long person, @Param("nextAt") @Nullable Long nextAt);
+  /** When each has a turn next. */
+  default void wake(List<LifeRow> rows) {
+    if (!rows.isEmpty()) {
+      wakeColumns(longs(rows, LifeRow::personId), longs(rows, LifeRow::nextAt));
+    }
+  }
+
+  @Update(
+      "merge into life l using unnest(cast(#{people"
+          + LONGS
+          + ", cast(#{nextAts"
+          + LONGS
+          + ") as c (id, next_at) on l.person_id = c.id"
+          + " when matched then update set next_at = c.next_at")
+  void wakeColumns(Long[] people, Long[] nextAts);
+
+  /** They have a turn at once. */
+  @Update("update life set next_at = #{now} where person_id = any(cast(#{people" + LONGS + ")")
+  void wakeAt(@Param("people") Long[] people, @Param("now") long now);
 
   /** Everybody inside a journey has a turn at once. */
   @Update(
@@ -90,7 +136,7 @@ interface LifeMapper {
 
   @Select(
       """
-      select person_id, next_at from life where next_at <= #{until}
+      select person_id, next_at from life where next_at > -1 and next_at <= #{until}
         and person_id not in (select person_id from put_off)
       order by next_at, person_id limit #{most}
       """)
@@ -104,29 +150,70 @@ interface LifeMapper {
       """)
   Optional<Long> next();
 
-  @Delete(
-      """
-      delete from visit where person_id = #{personId} and journey_id = #{journeyId}
-        and number = #{number}
-      """)
-  void leave(VisitRow.Key visit);
+  /** They are not inside any more. */
+  default void leave(List<VisitRow.Key> visits) {
+    if (!visits.isEmpty()) {
+      leaveColumns(
+          longs(visits, VisitRow.Key::personId),
+          longs(visits, VisitRow.Key::journeyId),
+          longs(visits, VisitRow.Key::number));
+    }
+  }
 
-  @Update(
-      """
-      update visit set version = #{version}, step = #{step}, entered_at = #{enteredAt},
-        stepped_at = #{steppedAt}, until_at = #{untilAt}
-      where person_id = #{personId} and journey_id = #{journeyId} and number = #{number}
-      """)
-  void goOn(VisitRow row);
+  @Delete(
+      "merge into visit v using unnest(cast(#{people"
+          + LONGS
+          + ", cast(#{journeys"
+          + LONGS
+          + ", cast(#{numbers"
+          + LONGS
+          + ") as c (person_id, journey_id, number) on v.person_id = c.person_id"
+          + " and v.journey_id = c.journey_id and v.number = c.number when matched then delete")
+  void leaveColumns(Long[] people, Long[] journeys, Long[] numbers);
+
+  /** Those who are inside have gone on, or entered. */
+  default void stand(List<VisitRow> rows) {
+    if (!rows.isEmpty()) {
+      standColumns(
+          longs(rows, VisitRow::personId),
+          longs(rows, VisitRow::journeyId),
+          longs(rows, VisitRow::number),
+          longs(rows, VisitRow::version),
+          texts(rows, VisitRow::step),
+          longs(rows, VisitRow::enteredAt),
+          longs(rows, VisitRow::steppedAt),
+          longs(rows, VisitRow::untilAt));
+    }
+  }
 
   @Insert(
-      """
-      insert into visit (person_id, journey_id, number, version, step, entered_at, stepped_at,
-        until_at)
-      values (#{personId}, #{journeyId}, #{number}, #{version}, #{step}, #{enteredAt},
-        #{steppedAt}, #{untilAt})
-      """)
-  void stand(VisitRow row);
+      "merge into visit (person_id, journey_id, number, version, step, entered_at, stepped_at,"
+          + " until_at) key (person_id, journey_id, number) select * from unnest(cast(#{people"
+          + LONGS
+          + ", cast(#{journeys"
+          + LONGS
+          + ", cast(#{numbers"
+          + LONGS
+          + ", cast(#{versions"
+          + LONGS
+          + ", cast(#{steps"
+          + TEXTS
+          + ", cast(#{enteredAts"
+          + LONGS
+          + ", cast(#{steppedAts"
+          + LONGS
+          + ", cast(#{untilAts"
+          + LONGS
+          + ")")
+  void standColumns(
+      Long[] people,
+      Long[] journeys,
+      Long[] numbers,
+      Long[] versions,
+      String[] steps,
+      Long[] enteredAts,
+      Long[] steppedAts,
+      Long[] untilAts);
 
   @Select(
       """

@@ -29,6 +29,17 @@ record LifeRow(
     return new Life(begunEdition, Documents.readStanding(Json.tree(begun)));
   }
 
+  /** After a turn. */
+  LifeRow after(Life life, int turn, @Nullable Long nextAt) {
+    return new LifeRow(
+        personId, lotKey, begun, begunEdition, written(life), life.edition(), turn, nextAt);
+  }
+
+  /** The same, but for when they have a turn next. */
+  LifeRow waking(@Nullable Long nextAt) {
+    return new LifeRow(personId, lotKey, begun, begunEdition, standing, edition, turns, nextAt);
+  }
+
   static String written(Life life) {
     return Json.write(Documents.write(life.standing()));
   }

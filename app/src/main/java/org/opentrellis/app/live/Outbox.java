@@ -1,16 +1,18 @@
 package org.opentrellis.app.live;
 
+import static org.opentrellis.app.storage.Columns.longs;
+
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZonedDateTime;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.account.Account;
 import org.opentrellis.app.clock.AccountClock;
 import org.opentrellis.app.people.KnownPeople;
@@ -35,6 +37,7 @@ class Outbox {
   private final MailLeaves leaves;
   private final KnownPeople people;
   private final Account account;
+  private final Quotas quota;
   private final AccountClock clock;
 
   Outbox(
@@ -45,6 +48,7 @@ class Outbox {
       MailLeaves leaves,
       KnownPeople people,
       Account account,
+      Quotas quota,
       AccountClock clock) {
     this.mapper = mapper;
     this.turns = turns;
@@ -53,6 +57,7 @@ class Outbox {
     this.leaves = leaves;
     this.people = people;
     this.account = account;
+    this.quota = quota;
     this.clock = clock;
   }
 
@@ -63,7 +68,7 @@ class Outbox {
    * @return none only if nothing more is due that may go out
    */
   List<OutboxRow> claim(long until, int most) {
-    Quota quota = quota();
+    Quotas.Month quota = this.quota.now();
     List<OutboxRow> due = mapper.due(until, most);
     List<OutboxRow> claimed = claim(due, quota);
     while (claimed.isEmpty() && !due.isEmpty()) {
@@ -73,7 +78,7 @@ class Outbox {
     return claimed;
   }
 
-  private List<OutboxRow> claim(List<OutboxRow> due, Quota quota) {
+  private List<OutboxRow> claim(List<OutboxRow> due, Quotas.Month quota) {
     List<OutboxRow> claimed = new ArrayList<>();
     List<Long> whom = due.stream().map(OutboxRow::personId).distinct().toList();
     Map<Long, KnownPeople.Reach> reach = people.reach(whom);
@@ -98,7 +103,9 @@ class Outbox {
       } else if (!text(row) && quota.isUsedUp()) {
         waits(row, quota.next(), "The month\u2019s quota of emails is used up.");
       } else {
-        quota.take(text(row) ? 0 : 1);
+        if (!text(row)) {
+          quota.take();
+        }
         claimed.add(row);
       }
     }
@@ -126,81 +133,78 @@ class Outbox {
     return Optional.of((end.isAfter(there) ? end : end.plusDays(1)).toInstant());
   }
 
-  /** How many emails may go out this month, and when the next one begins. */
-  private static final class Quota {
-    private final @Nullable Long most;
-    private final long next;
-    private long sent;
-
-    Quota(@Nullable Long most, long sent, long next) {
-      this.most = most;
-      this.sent = sent;
-      this.next = next;
-    }
-
-    boolean isUsedUp() {
-      return most != null && sent >= most;
-    }
-
-    void take(int some) {
-      sent += some;
-    }
-
-    long next() {
-      return next;
-    }
-  }
-
-  private Quota quota() {
-    @Nullable Long most = account.limits().monthlyQuota();
-    ZoneId zone = account.zone();
-    LocalDate month = LocalDate.ofInstant(clock.instant(), zone).withDayOfMonth(1);
-    long since = month.atStartOfDay(zone).toEpochSecond();
-    long next = month.plusMonths(1).atStartOfDay(zone).toEpochSecond();
-    return new Quota(most, most == null ? 0 : mapper.emailsSince(since), next);
-  }
-
   /**
    * Notes what came of handing over, with the turns that follow; what becomes of mail to simulated
    * people is known already.
    */
   @Retryable(includes = PessimisticLockingFailureException.class, maxRetries = 20, delay = 20)
   void note(List<Postman.Handed> handed) {
-    Set<Long> simulated =
-        guests.among(handed.stream().map(one -> one.row().personId()).toArray(Long[]::new));
+    taken(handed.stream().filter(Outbox::isTaken).toList());
+    Set<Long> simulated = guests.among(longs(handed, one -> one.row().personId()));
+    List<Turns.Asked> asked = new ArrayList<>();
     for (Postman.Handed one : handed) {
-      Optional<Happening> became =
-          mark(one).filter(known -> !simulated.contains(one.row().personId()));
-      became.ifPresent(known -> turns.take(one.row().personId(), List.of(known), known.at()));
+      Optional<Happening> became = isTaken(one) ? Optional.of(delivered(one)) : other(one);
+      became
+          .filter(known -> !simulated.contains(one.row().personId()))
+          .ifPresent(
+              known ->
+                  asked.add(new Turns.Asked(one.row().personId(), List.of(known), known.at())));
     }
+    eachOnce(asked).forEach(turns::take);
+  }
+
+  /** In rounds in which each person has one turn. */
+  private static List<List<Turns.Asked>> eachOnce(List<Turns.Asked> all) {
+    List<List<Turns.Asked>> rounds = new ArrayList<>();
+    Map<Long, Integer> times = new HashMap<>();
+    for (Turns.Asked one : all) {
+      int round = times.merge(one.person(), 1, Integer::sum) - 1;
+      if (round == rounds.size()) {
+        rounds.add(new ArrayList<>());
+      }
+      rounds.get(round).add(one);
+    }
+    return rounds;
   }
 
   /** The same of one, whose turn has failed: what became known of them is told later. */
   void noteApart(Postman.Handed one, RuntimeException failed) {
-    mark(one)
+    boolean taken = isTaken(one);
+    taken(taken ? List.of(one) : List.of());
+    (taken ? Optional.of(delivered(one)) : other(one))
         .filter(known -> !guests.isThere(one.row().personId()))
         .ifPresent(known -> putOff.until(one.row().personId(), known.at(), List.of(known), failed));
   }
 
-  /** Notes it of a message alone, and says what is known of the person by it. */
-  private Optional<Happening> mark(Postman.Handed one) {
+  private static boolean isTaken(Postman.Handed one) {
+    return one.outcome().result() == Handover.Result.TAKEN;
+  }
+
+  private void taken(List<Postman.Handed> some) {
+    if (!some.isEmpty()) {
+      mapper.taken(longs(some, one -> one.row().id()), longs(some, this::at));
+    }
+  }
+
+  private Happening delivered(Postman.Handed one) {
+    return new Happening.Delivered(at(one), one.row().message());
+  }
+
+  private long at(Postman.Handed one) {
+    return Math.max(one.row().tryAt(), clock.now());
+  }
+
+  /** Notes of a message that the server did not take it, and says what is known by it. */
+  private Optional<Happening> other(Postman.Handed one) {
     OutboxRow row = one.row();
-    long now = Math.max(row.tryAt(), clock.now());
-    return switch (one.outcome().result()) {
-      case TAKEN -> {
-        mapper.note(row.id(), OutboxRow.State.SENT, row.tryAt(), now, null);
-        yield Optional.of(new Happening.Delivered(now, row.message()));
-      }
-      case REFUSED -> refused(row, now, one.outcome());
-      case LATER, NO_ANSWER -> {
-        long next = now + Pauses.after(row.tries());
-        if (next > row.dueAt() + GIVE_UP.toSeconds()) {
-          yield refused(row, now, one.outcome());
-        }
-        waits(row, next, one.outcome().said());
-        yield Optional.empty();
-      }
-    };
+    long now = at(one);
+    long next = now + Pauses.after(row.tries());
+    if (one.outcome().result() == Handover.Result.REFUSED
+        || next > row.dueAt() + GIVE_UP.toSeconds()) {
+      return refused(row, now, one.outcome());
+    }
+    waits(row, next, one.outcome().said());
+    return Optional.empty();
   }
 
   private Optional<Happening> refused(OutboxRow row, long now, Handover outcome) {

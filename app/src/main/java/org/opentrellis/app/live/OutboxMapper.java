@@ -1,5 +1,10 @@
 package org.opentrellis.app.live;
 
+import static org.opentrellis.app.storage.Columns.LONGS;
+import static org.opentrellis.app.storage.Columns.TEXTS;
+import static org.opentrellis.app.storage.Columns.longs;
+import static org.opentrellis.app.storage.Columns.texts;
+
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Insert;
@@ -16,14 +21,65 @@ interface OutboxMapper {
       "id, person_id, journey_id, version, visit, step, variant, message_id, channel, due_at, state,"
           + " tries, try_at, sent_at, said, again";
 
+  /** Adds messages, in their order. */
+  default void insert(List<OutboxRow> rows) {
+    if (!rows.isEmpty()) {
+      insertColumns(
+          longs(rows, OutboxRow::personId),
+          longs(rows, OutboxRow::journeyId),
+          longs(rows, OutboxRow::version),
+          longs(rows, OutboxRow::visit),
+          texts(rows, OutboxRow::step),
+          texts(rows, OutboxRow::variant),
+          texts(rows, OutboxRow::messageId),
+          texts(rows, row -> row.channel().name()),
+          longs(rows, OutboxRow::dueAt),
+          texts(rows, row -> row.state().name()),
+          longs(rows, OutboxRow::tryAt),
+          texts(rows, OutboxRow::said));
+    }
+  }
+
   @Insert(
-      """
-      insert into outbox (person_id, journey_id, version, visit, step, variant, message_id, channel,
-        due_at, state, try_at, said)
-      values (#{personId}, #{journeyId}, #{version}, #{visit}, #{step}, #{variant}, #{messageId},
-        #{channel}, #{dueAt}, #{state}, #{tryAt}, #{said})
-      """)
-  void insert(OutboxRow row);
+      "insert into outbox (person_id, journey_id, version, visit, step, variant, message_id,"
+          + " channel, due_at, state, try_at, said) select * from unnest(cast(#{people"
+          + LONGS
+          + ", cast(#{journeys"
+          + LONGS
+          + ", cast(#{versions"
+          + LONGS
+          + ", cast(#{visits"
+          + LONGS
+          + ", cast(#{steps"
+          + TEXTS
+          + ", cast(#{variants"
+          + TEXTS
+          + ", cast(#{messages"
+          + TEXTS
+          + ", cast(#{channels"
+          + TEXTS
+          + ", cast(#{dueAts"
+          + LONGS
+          + ", cast(#{states"
+          + TEXTS
+          + ", cast(#{tryAts"
+          + LONGS
+          + ", cast(#{said"
+          + TEXTS
+          + ")")
+  void insertColumns(
+      Long[] people,
+      Long[] journeys,
+      Long[] versions,
+      Long[] visits,
+      String[] steps,
+      String[] variants,
+      String[] messages,
+      String[] channels,
+      Long[] dueAts,
+      String[] states,
+      Long[] tryAts,
+      String[] said);
 
   @Select("select " + ABOUT + " from outbox where id = #{id}")
   Optional<OutboxRow> find(long id);
@@ -41,12 +97,20 @@ interface OutboxMapper {
 
   /** They are being handed over. */
   @Update(
-      """
-      update outbox set state = 'ON_ITS_WAY', tries = tries + 1
-      where id = any(cast(#{ids, typeHandler=org.apache.ibatis.type.ArrayTypeHandler}
-        as bigint array))
-      """)
+      "update outbox set state = 'ON_ITS_WAY', tries = tries + 1 where id = any(cast(#{ids"
+          + LONGS
+          + ")")
   void goOut(@Param("ids") Long[] ids);
+
+  /** The server has taken them, each at a moment. */
+  @Update(
+      "merge into outbox o using unnest(cast(#{ids"
+          + LONGS
+          + ", cast(#{ats"
+          + LONGS
+          + ") as c (id, at) on o.id = c.id when matched then update"
+          + " set state = 'SENT', sent_at = c.at, said = null")
+  void taken(Long[] ids, Long[] ats);
 
   @Update(
       """
@@ -68,23 +132,44 @@ interface OutboxMapper {
   int tryAgain();
 
   /**
-   * What somebody is not sent any more who has left a journey.
+   * A visit that somebody has left.
    *
-   * @param sameMoment whether also what was to go out at the moment at which they left
+   * @param sameMoment whether also what was to go out at the moment at which they left is called
+   *     off
    */
+  record Left(long person, long journey, int visit, long at, boolean sameMoment) {
+    /** What was due before this is called off. */
+    long until() {
+      return sameMoment ? Long.MAX_VALUE : at;
+    }
+  }
+
+  /** What is not sent any more to those who have left a journey. */
+  default void callOff(List<Left> visits, String why) {
+    if (!visits.isEmpty()) {
+      callOffColumns(
+          longs(visits, Left::person),
+          longs(visits, Left::journey),
+          longs(visits, Left::visit),
+          longs(visits, Left::until),
+          why);
+    }
+  }
+
   @Update(
-      """
-      update outbox set state = 'CALLED_OFF', said = #{why}
-      where person_id = #{person} and journey_id = #{journey} and visit = #{visit}
-        and state = 'WAITING' and (due_at < #{leftAt} or #{sameMoment})
-      """)
-  void callOff(
-      @Param("person") long person,
-      @Param("journey") long journey,
-      @Param("visit") int visit,
-      @Param("leftAt") long leftAt,
-      @Param("sameMoment") boolean sameMoment,
-      @Param("why") String why);
+      "merge into outbox o using unnest(cast(#{people"
+          + LONGS
+          + ", cast(#{journeys"
+          + LONGS
+          + ", cast(#{visits"
+          + LONGS
+          + ", cast(#{untils"
+          + LONGS
+          + ") as c (person_id, journey_id, visit, until) on o.person_id = c.person_id"
+          + " and o.journey_id = c.journey_id and o.visit = c.visit and o.state = 'WAITING'"
+          + " and o.due_at < c.until"
+          + " when matched then update set state = 'CALLED_OFF', said = #{why}")
+  void callOffColumns(Long[] people, Long[] journeys, Long[] visits, Long[] untils, String why);
 
   @Update(
       """

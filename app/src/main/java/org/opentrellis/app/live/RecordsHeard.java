@@ -2,6 +2,7 @@ package org.opentrellis.app.live;
 
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.opentrellis.app.clock.AccountClock;
 import org.opentrellis.app.people.PersonForgotten;
@@ -50,17 +51,23 @@ class RecordsHeard {
     if (open.none()) {
       return;
     }
-    changed.happened().forEach((person, happened) -> follow(person, happened, changed.quietly()));
+    turns.take(
+        changed.happened().entrySet().stream()
+            .flatMap(one -> asked(one.getKey(), one.getValue(), changed.quietly()).stream())
+            .toList());
     lookouts.somethingChanged();
   }
 
   /** Quietly nobody comes in, so only those whom journeys know have a turn. */
-  private void follow(long person, List<Happening> happened, boolean quietly) {
-    if (quietly ? lives.isThere(person) : doors.hasTurn(person, happened)) {
-      List<Happening> told = quietly ? List.of() : happened;
-      List<Happening> silent = quietly ? happened : List.of();
-      turns.take(person, new Turns.News(told, silent, now -> before(now, happened)), clock.now());
+  private Optional<Turns.Asked> asked(long person, List<Happening> happened, boolean quietly) {
+    if (quietly ? !lives.isThere(person) : !doors.hasTurn(person, happened)) {
+      return Optional.empty();
     }
+    List<Happening> told = quietly ? List.of() : happened;
+    List<Happening> silent = quietly ? happened : List.of();
+    return Optional.of(
+        new Turns.Asked(
+            person, new Turns.News(told, silent, now -> before(now, happened)), clock.now()));
   }
 
   /** How somebody stood before their labels changed. */

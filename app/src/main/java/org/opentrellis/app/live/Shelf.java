@@ -43,7 +43,7 @@ class Shelf {
     lives.wakeInside(change.journey(), now);
     List<Long> inside = lives.inside(change.journey(), AT_ONCE);
     if (inside.size() < AT_ONCE) {
-      inside.forEach(person -> turns.take(person, List.of(), now));
+      turns.take(inside.stream().map(person -> new Turns.Asked(person, List.of(), now)).toList());
     }
   }
 }

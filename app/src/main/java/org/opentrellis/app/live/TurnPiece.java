@@ -1,14 +1,18 @@
 package org.opentrellis.app.live;
 
+import static org.opentrellis.app.storage.Columns.longs;
+
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.opentrellis.app.clock.AccountClock;
 import org.opentrellis.app.people.OutsideHappenings;
-import org.opentrellis.core.format.Documents;
-import org.opentrellis.core.format.Json;
 import org.opentrellis.core.happening.Happening;
-import org.opentrellis.core.live.Editions;
 import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.resilience.annotation.Retryable;
 import org.springframework.stereotype.Component;
@@ -43,36 +47,53 @@ class TurnPiece {
   @Retryable(includes = PessimisticLockingFailureException.class, maxRetries = 20, delay = 20)
   @Transactional
   public void take(List<LifeMapper.Due> some) {
-    Editions editions = turns.editions();
     boolean tried = putOff.any();
-    Set<Long> simulated =
-        guests.among(some.stream().map(LifeMapper.Due::personId).toArray(Long[]::new));
-    for (LifeMapper.Due one : some) {
-      long person = one.personId();
-      long moment = moment(one.nextAt());
-      boolean guest = simulated.contains(person);
-      List<Happening> told = new ArrayList<>(tried ? putOff.told(person) : List.of());
-      if (guest) {
-        told.addAll(acts(person, moment));
-      }
-      turns.take(person, Turns.News.of(told), moment, guest, editions);
-      if (guest) {
-        guests.done(person, moment);
-      }
-      if (tried) {
-        putOff.over(person);
-      }
+    List<LifeMapper.Due> moments =
+        some.stream().map(one -> new LifeMapper.Due(one.personId(), moment(one.nextAt()))).toList();
+    List<LifeMapper.Due> simulated = simulated(moments);
+    Map<Long, List<Happening>> acts = acts(simulated);
+    turns.take(
+        moments.stream()
+            .map(
+                one -> {
+                  long person = one.personId();
+                  List<Happening> told = new ArrayList<>(tried ? putOff.told(person) : List.of());
+                  told.addAll(acts.getOrDefault(person, List.of()));
+                  return new Turns.Asked(person, told, one.nextAt());
+                })
+            .toList());
+    if (!simulated.isEmpty()) {
+      guests.done(
+          longs(simulated, LifeMapper.Due::personId), longs(simulated, LifeMapper.Due::nextAt));
     }
-    turns.againIfChanged(editions, some.stream().map(LifeMapper.Due::personId).toList());
+    if (tried) {
+      some.forEach(one -> putOff.over(one.personId()));
+    }
+  }
+
+  private List<LifeMapper.Due> simulated(List<LifeMapper.Due> all) {
+    Set<Long> simulated = guests.among(longs(all, LifeMapper.Due::personId));
+    return all.stream().filter(one -> simulated.contains(one.personId())).toList();
   }
 
   /** What simulated people do of themselves. */
-  private List<Happening> acts(long person, long moment) {
-    List<Happening> acts =
-        guests.acts(person, moment, false).stream()
-            .map(row -> Documents.readHappening(Json.tree(row.document())))
-            .toList();
-    acts.forEach(act -> people.keep(person, act));
+  private Map<Long, List<Happening>> acts(List<LifeMapper.Due> simulated) {
+    Map<Long, Long> moments =
+        simulated.stream()
+            .collect(Collectors.toMap(LifeMapper.Due::personId, LifeMapper.Due::nextAt));
+    if (moments.isEmpty()) {
+      return Map.of();
+    }
+    Map<Long, List<Happening>> acts = new HashMap<>();
+    for (GuestMapper.ActRow row :
+        guests.acts(
+            moments.keySet().toArray(Long[]::new), Collections.max(moments.values()), false)) {
+      if (row.at() <= Objects.requireNonNull(moments.get(row.personId()))) {
+        Happening act = row.act();
+        people.keep(row.personId(), act);
+        acts.computeIfAbsent(row.personId(), none -> new ArrayList<>()).add(act);
+      }
+    }
     return acts;
   }
 

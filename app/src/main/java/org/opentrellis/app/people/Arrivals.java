@@ -1,5 +1,7 @@
 package org.opentrellis.app.people;
 
+import static org.opentrellis.app.storage.Columns.texts;
+
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -355,9 +357,5 @@ public class Arrivals {
 
   private long now() {
     return clock.instant().getEpochSecond();
-  }
-
-  private static <T> String[] texts(List<T> rows, Function<T, @Nullable String> column) {
-    return rows.stream().map(column).toArray(String[]::new);
   }
 }

@@ -6,13 +6,14 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.storage.Columns;
 
 /** Writes many rows with one statement each: every column is an array. */
 @Mapper
 interface ChangeMapper {
-  String ARRAY = ", typeHandler=org.apache.ibatis.type.ArrayTypeHandler}";
-  String LONGS = ARRAY + " as bigint array)";
-  String TEXTS = ARRAY + " as varchar array)";
+  String ARRAY = Columns.ARRAY;
+  String LONGS = Columns.LONGS;
+  String TEXTS = Columns.TEXTS;
 
   /** Persons and names, so that a row of theirs can be told. */
   String PAIRS = "unnest(cast(#{persons" + LONGS + ", cast(#{names" + LONGS + ")";

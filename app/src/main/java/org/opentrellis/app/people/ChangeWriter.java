@@ -1,11 +1,13 @@
 package org.opentrellis.app.people;
 
+import static org.opentrellis.app.storage.Columns.longs;
+import static org.opentrellis.app.storage.Columns.texts;
+
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -192,13 +194,5 @@ class ChangeWriter {
 
   private static List<ChangeRow> only(List<ChangeRow> rows, Predicate<ChangeRow> which) {
     return rows.stream().filter(which).toList();
-  }
-
-  private static <T> Long[] longs(List<T> rows, Function<T, @Nullable Long> column) {
-    return rows.stream().map(column).toArray(Long[]::new);
-  }
-
-  private static <T> String[] texts(List<T> rows, Function<T, @Nullable String> column) {
-    return rows.stream().map(column).toArray(String[]::new);
   }
 }

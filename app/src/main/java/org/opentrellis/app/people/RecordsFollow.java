@@ -3,10 +3,12 @@ package org.opentrellis.app.people;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.names.NameKind;
 import org.opentrellis.app.names.RegisteredNames;
@@ -37,33 +39,73 @@ public class RecordsFollow {
   }
 
   /**
-   * Has the record say what is different in how somebody stands; what it says already stays.
+   * How somebody stood, and stands now.
    *
    * @param at in epoch seconds
    * @param how what brought it about, such as "by hand"
    */
-  public void follow(long person, PersonState before, PersonState after, long at, String how) {
-    List<ChangeRow> changes = new ArrayList<>();
-    if (!before.labels().equals(after.labels())) {
-      changes.addAll(labels(person, before.labels(), after.labels(), at, how));
-    }
-    if (!before.fields().equals(after.fields())) {
-      changes.addAll(fields(person, before.fields(), after.fields()));
-    }
-    if (!mailing(before).equals(mailing(after))) {
-      changes.addAll(mailing(person, mailing(after), at, how));
-    }
-    if (!changes.isEmpty()) {
-      writer.apply(changes);
-      writer.tell(null, at, changes, how);
-      writer.markChanged(changes);
+  public record Stood(long person, PersonState before, PersonState after, long at, String how) {
+    private boolean inOther(Function<PersonState, ?> what) {
+      return !what.apply(before).equals(what.apply(after));
     }
   }
 
-  private List<ChangeRow> labels(
-      long person, Set<Name> before, Set<Name> after, long at, String how) {
-    Map<Name, LabelRow> recorded = new HashMap<>();
-    many.labels(new Long[] {person}).forEach(row -> recorded.put(row.label(), row));
+  /** What is told in a story in the same words. */
+  private record Because(long at, String how) {}
+
+  /**
+   * Has records say what is different in how people stand; what they say already stays.
+   *
+   * @param all each person once
+   */
+  public void follow(List<Stood> all) {
+    Map<Because, List<ChangeRow>> changes = new LinkedHashMap<>();
+    Map<Long, Map<Name, LabelRow>> recorded = recorded(all);
+    for (Stood one : all) {
+      List<ChangeRow> of =
+          changes.computeIfAbsent(new Because(one.at(), one.how()), none -> new ArrayList<>());
+      if (one.inOther(PersonState::labels)) {
+        of.addAll(labels(one, recorded.getOrDefault(one.person(), Map.of())));
+      }
+      if (one.inOther(PersonState::fields)) {
+        of.addAll(fields(one.person(), one.before().fields(), one.after().fields()));
+      }
+      if (one.inOther(RecordsFollow::mailing)) {
+        of.addAll(mailing(one.person(), mailing(one.after()), one.at(), one.how()));
+      }
+    }
+    List<ChangeRow> together = changes.values().stream().flatMap(List::stream).toList();
+    if (!together.isEmpty()) {
+      writer.apply(together);
+      changes.forEach((why, some) -> writer.tell(null, why.at(), some, why.how()));
+      writer.markChanged(together);
+    }
+  }
+
+  private Map<Long, Map<Name, LabelRow>> recorded(List<Stood> all) {
+    Long[] others =
+        all.stream()
+            .filter(one -> one.inOther(PersonState::labels))
+            .map(Stood::person)
+            .toArray(Long[]::new);
+    Map<Long, Map<Name, LabelRow>> recorded = new HashMap<>();
+    if (others.length > 0) {
+      many.labels(others)
+          .forEach(
+              row ->
+                  recorded
+                      .computeIfAbsent(row.personId(), none -> new HashMap<>())
+                      .put(row.label(), row));
+    }
+    return recorded;
+  }
+
+  private List<ChangeRow> labels(Stood stood, Map<Name, LabelRow> recorded) {
+    long person = stood.person();
+    long at = stood.at();
+    String how = stood.how();
+    Set<Name> before = stood.before().labels();
+    Set<Name> after = stood.after().labels();
     Set<Name> all = new HashSet<>(before);
     all.addAll(after);
     List<ChangeRow> changes = new ArrayList<>();
