@@ -1,6 +1,8 @@
 package org.opentrellis.app.letters;
 
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -66,18 +68,26 @@ public class PersonalLetters {
       Optional<String> journey,
       boolean tracked) {}
 
-  /** Begins to write some emails within one transaction, in which nothing changes about them. */
-  public Desk desk() {
+  /**
+   * Begins to write some emails within one transaction, in which nothing changes about them.
+   *
+   * @param people to whom; people who are not there cannot be written to
+   */
+  public Desk desk(List<Long> people) {
     AccountWriter writer = account.writer();
-    return new Desk(writer, writing.letterhead(writer), recipients.around(writer));
+    return new Desk(writer, writing.letterhead(writer), recipients.around(writer, people));
   }
 
-  /** What emails have in common that are written one after the other. */
+  /**
+   * What emails have in common that are written one after the other. Their links work once it is
+   * {@link #clear cleared}.
+   */
   public final class Desk {
     private final AccountWriter writer;
     private final Letterhead head;
     private final Recipients.Around around;
     private final Map<MessageId, Optional<Written>> messages = new HashMap<>();
+    private final List<SentMailMapper.SentRow> sent = new ArrayList<>();
 
     private Desk(AccountWriter writer, Letterhead head, Recipients.Around around) {
       this.writer = writer;
@@ -117,7 +127,14 @@ public class PersonalLetters {
           sender,
           around.known(what.person(), Optional.of(sender)),
           what.journey().map(journey -> new Campaign(journey, written.name())),
-          head);
+          head,
+          sent);
+    }
+
+    /** Keeps where the links of what was written lead. */
+    public void clear() {
+      writing.keep(sent);
+      sent.clear();
     }
   }
 
@@ -149,7 +166,7 @@ public class PersonalLetters {
       throw new Refused("the message is not there any more, or is no text");
     }
     AccountWriter writer = account.writer();
-    Whoever reader = recipients.around(writer).known(person, Optional.empty());
+    Whoever reader = recipients.known(person, writer, Optional.empty());
     return account.texting().ended(new Filling(reader, writer.regional()).of(text.words()));
   }
 }

@@ -12,9 +12,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.LongPredicate;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.account.AccountWriter;
+import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.names.ProductCard;
 import org.opentrellis.app.names.RegisteredNames;
 import org.opentrellis.app.people.KnownPeople;
@@ -62,44 +64,55 @@ class Recipients {
     this.clock = clock;
   }
 
-  /** What is around everybody just now. */
-  Around around(AccountWriter writer) {
+  /** What is around some people just now. */
+  Around around(AccountWriter writer, List<Long> people) {
     Map<String, ProductCard> cards = new HashMap<>();
     names.products().forEach(card -> cards.put(card.name(), card));
-    return new Around(writer, cards);
+    return new Around(writer, cards, this.people.those(people));
   }
 
   /** Somebody of the account, as they are now. */
   Whoever known(long id, AccountWriter writer, Optional<Sender> sender) {
-    return around(writer).known(id, sender);
+    return around(writer, List.of(id)).known(id, sender);
   }
 
   /** Likewise, for whoever looks on while they type: passages are those of some seconds ago. */
   Whoever shown(long id, AccountWriter writer, Optional<Sender> sender) {
-    return around(writer)
+    return around(writer, List.of(id))
         .known(
             id,
             sender,
             who -> answers.get(new Asked(who, id), asked -> people.holds(asked.who(), id)));
   }
 
-  /** What is the same for everybody who is written to. */
+  /** What is the same for everybody who is written to, and who they are. */
   final class Around {
     private final AccountWriter writer;
     private final Map<String, ProductCard> cards;
+    private final Map<Long, KnownPerson> those;
+    private final Map<Condition, LongPredicate> meant = new HashMap<>();
 
-    private Around(AccountWriter writer, Map<String, ProductCard> cards) {
+    private Around(
+        AccountWriter writer, Map<String, ProductCard> cards, Map<Long, KnownPerson> those) {
       this.writer = writer;
       this.cards = cards;
+      this.those = those;
     }
 
-    /** Somebody of the account, as they are now. */
+    /**
+     * One of them, as they are now.
+     *
+     * @throws NotFound if there is nobody of that number
+     */
     Whoever known(long id, Optional<Sender> sender) {
-      return known(id, sender, who -> people.holds(who, id));
+      return known(id, sender, who -> meant.computeIfAbsent(who, people::meant).test(id));
     }
 
     private Whoever known(long id, Optional<Sender> sender, Predicate<Condition> holding) {
-      KnownPerson person = people.find(id);
+      KnownPerson person = those.get(id);
+      if (person == null) {
+        throw NotFound.of("person", id);
+      }
       return new Whoever(
           person.called(),
           person.address(),

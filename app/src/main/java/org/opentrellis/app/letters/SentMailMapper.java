@@ -1,6 +1,12 @@
 package org.opentrellis.app.letters;
 
+import static org.opentrellis.app.storage.Columns.LONGS;
+import static org.opentrellis.app.storage.Columns.TEXTS;
+import static org.opentrellis.app.storage.Columns.longs;
+import static org.opentrellis.app.storage.Columns.texts;
+
 import java.time.OffsetDateTime;
+import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -16,20 +22,47 @@ interface SentMailMapper {
    */
   record SentLinks(String links, @Nullable String names, boolean test, @Nullable Long outbox) {}
 
+  /**
+   * A mail that is written.
+   *
+   * @param outbox of what it is; null for a test
+   */
+  record SentRow(
+      String tokenHash, String message, String links, String names, @Nullable Long outbox) {}
+
+  /** Adds some. */
+  default void insert(List<SentRow> rows, OffsetDateTime at) {
+    if (!rows.isEmpty()) {
+      insertColumns(
+          texts(rows, SentRow::tokenHash),
+          texts(rows, SentRow::message),
+          texts(rows, SentRow::links),
+          texts(rows, SentRow::names),
+          longs(rows, SentRow::outbox),
+          at);
+    }
+  }
+
   @Insert(
-      """
-      insert into sent_mail (token_hash, message_id, message_version, test, links, link_names,
-        outbox_id, sent_at)
-      values (#{tokenHash}, #{message}, #{version}, #{test}, #{links}, #{names}, #{outbox}, #{at})
-      """)
-  void insert(
-      String tokenHash,
-      String message,
-      int version,
-      boolean test,
-      String links,
-      String names,
-      @Nullable Long outbox,
+      "insert into sent_mail (token_hash, message_id, message_version, test, links, link_names,"
+          + " outbox_id, sent_at) select r.token, r.message, 0, r.outbox is null, r.links, r.names,"
+          + " r.outbox, #{at} from unnest(cast(#{tokens"
+          + TEXTS
+          + ", cast(#{messages"
+          + TEXTS
+          + ", cast(#{links"
+          + TEXTS
+          + ", cast(#{names"
+          + TEXTS
+          + ", cast(#{outboxes"
+          + LONGS
+          + ") as r (token, message, links, names, outbox)")
+  void insertColumns(
+      String[] tokens,
+      String[] messages,
+      String[] links,
+      String[] names,
+      Long[] outboxes,
       OffsetDateTime at);
 
   @Select(

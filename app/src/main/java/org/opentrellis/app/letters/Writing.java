@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -72,7 +73,7 @@ class Writing {
             token.value() + "@" + sender.address().domain(),
             addresses,
             styles.letterhead());
-    keep(token, id, addresses, null);
+    keep(List.of(row(token, id, addresses, null)));
     return letter;
   }
 
@@ -81,14 +82,19 @@ class Writing {
     return styles.letterhead(writer);
   }
 
-  /** What is sent by a journey. */
+  /**
+   * What is sent by a journey.
+   *
+   * @param rows where its links lead, which is to be {@link #keep kept}, is added here
+   */
   Letter real(
       PersonalLetters.Outgoing what,
       Manuscript.Email email,
       Sender sender,
       Whoever reader,
       Optional<Campaign> campaign,
-      Letterhead head) {
+      Letterhead head,
+      List<SentMailMapper.SentRow> rows) {
     Token token = Token.random();
     MailAddresses addresses =
         new MailAddresses(address.base(), token, here, campaign, what.tracked());
@@ -101,7 +107,7 @@ class Writing {
             what.key() + "@" + sender.address().domain(),
             addresses,
             head);
-    keep(token, what.message(), addresses, what.outbox());
+    rows.add(row(token, what.message(), addresses, what.outbox()));
     return letter;
   }
 
@@ -135,16 +141,18 @@ class Writing {
         Optional.of(unsubscribe));
   }
 
-  private void keep(
+  /** Keeps where the links of mails lead. */
+  void keep(List<SentMailMapper.SentRow> rows) {
+    sent.insert(rows, OffsetDateTime.now(clock));
+  }
+
+  private static SentMailMapper.SentRow row(
       Token token, MessageId message, MailAddresses addresses, @Nullable Long outbox) {
-    sent.insert(
+    return new SentMailMapper.SentRow(
         token.hash(),
         message.value(),
-        0,
-        outbox == null,
         Json.write(addresses.destinations()),
         Json.write(addresses.names()),
-        outbox,
-        OffsetDateTime.now(clock));
+        outbox);
   }
 }

@@ -1,11 +1,10 @@
 package org.opentrellis.app.live;
 
-import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.opentrellis.core.happening.Happening;
 import org.opentrellis.core.live.LiveTurn;
 import org.opentrellis.core.live.PersonalLots;
@@ -25,57 +24,58 @@ class AtOnce {
     this.guests = guests;
   }
 
-  /** What mail servers say to simulated people. */
-  static final class Answers {
-    private final Map<Long, List<Happening.OfMessage>> known = new HashMap<>();
+  /** Of some people, some of them simulated. */
+  Known of(Long[] people) {
+    Set<Long> simulated = guests.among(people);
+    if (simulated.isEmpty()) {
+      return new Known(Map.of(), Map.of());
+    }
+    Long[] those = simulated.toArray(Long[]::new);
+    return new Known(
+        guests.acts(those, Long.MAX_VALUE, true).stream()
+            .collect(Collectors.groupingBy(GuestMapper.ActRow::personId)),
+        guests.lots(those).stream().collect(Collectors.groupingBy(GuestMapper.LotRow::personId)));
+  }
 
-    /** Nobody for real people: a mail server answers once a message was handed over to it. */
+  /** Asks nobody any more. */
+  record Known(
+      Map<Long, List<GuestMapper.ActRow>> answers, Map<Long, List<GuestMapper.LotRow>> lots) {
+
+    /**
+     * Nobody for real people: a mail server answers once a message was handed over to it.
+     *
+     * @param now up to when it answers, in epoch seconds
+     */
     LiveTurn.MailServer server(long person, long now) {
-      List<Happening.OfMessage> answers =
-          known.getOrDefault(person, List.of()).stream().filter(one -> one.at() <= now).toList();
-      return answers.isEmpty()
+      List<Happening.OfMessage> known =
+          answers.getOrDefault(person, List.of()).stream()
+              .filter(row -> row.at() <= now)
+              .map(row -> (Happening.OfMessage) row.act())
+              .toList();
+      return known.isEmpty()
           ? LiveTurn.MailServer.LATER
           : (message, at) ->
-              answers.stream()
+              known.stream()
                   .filter(one -> one.message().equals(message) && one.at() == at)
                   .toList();
     }
-  }
 
-  /**
-   * What mail servers say to some people up to a moment.
-   *
-   * @param simulated who of them is
-   */
-  Answers answers(Set<Long> simulated, long until) {
-    Answers answers = new Answers();
-    if (!simulated.isEmpty()) {
-      for (GuestMapper.ActRow row : guests.acts(simulated.toArray(Long[]::new), until, true)) {
-        answers
-            .known
-            .computeIfAbsent(row.personId(), none -> new ArrayList<>())
-            .add((Happening.OfMessage) row.act());
-      }
+    Replay.Lots lots(LifeRow life) {
+      PersonalLots personal = new PersonalLots(life.lotKey());
+      List<GuestMapper.LotRow> known = lots.getOrDefault(life.personId(), List.of());
+      return (step, ways, visit) ->
+          known.stream()
+              .filter(lot -> isOf(lot, step, visit))
+              .findFirst()
+              .map(GuestMapper.LotRow::way)
+              .orElseGet(() -> personal.way(step, ways, visit));
     }
-    return answers;
-  }
 
-  Replay.Lots lots(LifeRow life, boolean guest) {
-    PersonalLots personal = new PersonalLots(life.lotKey());
-    if (!guest) {
-      return personal;
+    private static boolean isOf(GuestMapper.LotRow lot, int step, Visit visit) {
+      return lot.visit() == visit.number()
+          && lot.journeyId() == LiveNames.number(visit.program().name())
+          && lot.step()
+              .equals(Objects.requireNonNull(visit.program().steps().get(step)).id().value());
     }
-    return (step, ways, visit) -> {
-      Integer way = way(life.personId(), step, visit);
-      return way == null ? personal.way(step, ways, visit) : way;
-    };
-  }
-
-  private Integer way(long person, int step, Visit visit) {
-    return guests.way(
-        person,
-        LiveNames.number(visit.program().name()),
-        visit.number(),
-        Objects.requireNonNull(visit.program().steps().get(step)).id().value());
   }
 }

@@ -49,7 +49,8 @@ class Composing {
     Map<MessageId, String> faults =
         letters.faults(
             rows.stream().map(row -> new MessageId(row.messageId())).collect(Collectors.toSet()));
-    PersonalLetters.Desk desk = letters.desk();
+    PersonalLetters.Desk desk =
+        letters.desk(rows.stream().map(OutboxRow::personId).distinct().toList());
     Map<Long, Composed> all = new LinkedHashMap<>();
     for (OutboxRow row : rows) {
       String fault = faults.get(new MessageId(row.messageId()));
@@ -59,6 +60,7 @@ class Composing {
         all.put(row.id(), email(row, editions, desk));
       }
     }
+    desk.clear();
     return all;
   }
 

@@ -10,7 +10,6 @@ import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
-import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.happening.Happening;
@@ -67,12 +66,12 @@ interface GuestMapper {
       """)
   void insertLots(@Param("rows") List<LotRow> rows);
 
+  /** All lots of some of them. */
   @Select(
-      """
-      select way from guest_lot where person_id = #{person} and journey_id = #{journey}
-        and visit = #{visit} and step = #{step}
-      """)
-  @Nullable Integer way(long person, long journey, int visit, String step);
+      "select person_id, journey_id, visit, step, way from guest_lot where person_id = any(cast(#{people"
+          + LONGS
+          + ")")
+  List<LotRow> lots(@Param("people") Long[] people);
 
   @Select(
       """

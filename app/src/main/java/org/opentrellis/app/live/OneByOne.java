@@ -10,7 +10,7 @@ final class OneByOne {
   private OneByOne() {}
 
   /**
-   * Does something for all together; if that fails, for each alone.
+   * Does something for all together; if that fails, for each half, down to each alone.
    *
    * @param failed is told of whoever it fails for; not if the disk is the reason, which is nobody's
    */
@@ -25,7 +25,9 @@ final class OneByOne {
       if (all.size() == 1) {
         failed.accept(all.getFirst(), failure);
       } else {
-        all.forEach(one -> ifNeedBe(List.of(one), work, failed));
+        int half = all.size() / 2;
+        ifNeedBe(all.subList(0, half), work, failed);
+        ifNeedBe(all.subList(half, all.size()), work, failed);
       }
     }
   }

@@ -138,11 +138,11 @@ class Outbox {
    * people is known already.
    */
   @Retryable(includes = PessimisticLockingFailureException.class, maxRetries = 20, delay = 20)
-  void note(List<Postman.Handed> handed) {
+  void note(List<MailLine.Handed> handed) {
     taken(handed.stream().filter(Outbox::isTaken).toList());
     Set<Long> simulated = guests.among(longs(handed, one -> one.row().personId()));
     List<Turns.Asked> asked = new ArrayList<>();
-    for (Postman.Handed one : handed) {
+    for (MailLine.Handed one : handed) {
       Optional<Happening> became = isTaken(one) ? Optional.of(delivered(one)) : other(one);
       became
           .filter(known -> !simulated.contains(one.row().personId()))
@@ -168,7 +168,7 @@ class Outbox {
   }
 
   /** The same of one, whose turn has failed: what became known of them is told later. */
-  void noteApart(Postman.Handed one, RuntimeException failed) {
+  void noteApart(MailLine.Handed one, RuntimeException failed) {
     boolean taken = isTaken(one);
     taken(taken ? List.of(one) : List.of());
     (taken ? Optional.of(delivered(one)) : other(one))
@@ -176,26 +176,26 @@ class Outbox {
         .ifPresent(known -> putOff.until(one.row().personId(), known.at(), List.of(known), failed));
   }
 
-  private static boolean isTaken(Postman.Handed one) {
+  private static boolean isTaken(MailLine.Handed one) {
     return one.outcome().result() == Handover.Result.TAKEN;
   }
 
-  private void taken(List<Postman.Handed> some) {
+  private void taken(List<MailLine.Handed> some) {
     if (!some.isEmpty()) {
       mapper.taken(longs(some, one -> one.row().id()), longs(some, this::at));
     }
   }
 
-  private Happening delivered(Postman.Handed one) {
+  private Happening delivered(MailLine.Handed one) {
     return new Happening.Delivered(at(one), one.row().message());
   }
 
-  private long at(Postman.Handed one) {
+  private long at(MailLine.Handed one) {
     return Math.max(one.row().tryAt(), clock.now());
   }
 
   /** Notes of a message that the server did not take it, and says what is known by it. */
-  private Optional<Happening> other(Postman.Handed one) {
+  private Optional<Happening> other(MailLine.Handed one) {
     OutboxRow row = one.row();
     long now = at(one);
     long next = now + Pauses.after(row.tries());

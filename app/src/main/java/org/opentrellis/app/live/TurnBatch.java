@@ -1,24 +1,19 @@
 package org.opentrellis.app.live;
 
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.ExecutionException;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.Future;
-import org.opentrellis.app.storage.Quietly;
-import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Takes the turns that are due, some in one transaction, different people's at the same time. */
+/**
+ * Takes the turns that are due, many in one transaction: each writes a little here and there, and
+ * what lies side by side is written once.
+ */
 @Service
-class TurnBatch implements DisposableBean {
+class TurnBatch {
   private static final int MOST = 400;
-  private static final int PIECE = 100;
 
   private final LifeMapper lives;
   private final OutboxMapper outbox;
@@ -26,8 +21,6 @@ class TurnBatch implements DisposableBean {
   private final PutOffMapper tried;
   private final PutOff putOff;
   private final TurnPiece piece;
-  private final ExecutorService hands =
-      Executors.newFixedThreadPool(2, Thread.ofPlatform().name("turns-", 0).factory());
 
   TurnBatch(
       LifeMapper lives,
@@ -78,40 +71,10 @@ class TurnBatch implements DisposableBean {
     if (due.isEmpty()) {
       return 0;
     }
-    List<Future<?>> under = new ArrayList<>();
-    for (int from = 0; from < due.size(); from += PIECE) {
-      List<LifeMapper.Due> some = due.subList(from, Math.min(due.size(), from + PIECE));
-      under.add(hands.submit(() -> takeOrPutOff(some)));
-    }
-    for (Future<?> one : under) {
-      finish(one);
-    }
-    return due.size();
-  }
-
-  private void takeOrPutOff(List<LifeMapper.Due> some) {
     OneByOne.ifNeedBe(
-        some,
+        due,
         piece::take,
         (one, failed) -> putOff.until(one.personId(), one.nextAt(), List.of(), failed));
-  }
-
-  private static void finish(Future<?> one) {
-    try {
-      one.get();
-    } catch (InterruptedException stop) {
-      Thread.currentThread().interrupt();
-      throw new IllegalStateException(stop);
-    } catch (ExecutionException failed) {
-      if (failed.getCause() instanceof RuntimeException why) {
-        throw why;
-      }
-      throw new IllegalStateException(failed);
-    }
-  }
-
-  @Override
-  public void destroy() {
-    Quietly.end(hands);
+    return due.size();
   }
 }

@@ -1,13 +1,13 @@
 package org.opentrellis.app.live;
 
 import java.security.SecureRandom;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Set;
-import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.opentrellis.app.clock.AccountClock;
@@ -37,7 +37,7 @@ class Turns {
   private final Standings standings;
   private final ZoneClocks clocks;
   private final AtOnce atOnce;
-  private final GuestMapper guests;
+  private final TwoHands hands;
   private final AccountClock clock;
 
   Turns(
@@ -48,7 +48,7 @@ class Turns {
       Standings standings,
       ZoneClocks clocks,
       AtOnce atOnce,
-      GuestMapper guests,
+      TwoHands hands,
       AccountClock clock) {
     this.open = open;
     this.lives = lives;
@@ -57,7 +57,7 @@ class Turns {
     this.standings = standings;
     this.clocks = clocks;
     this.atOnce = atOnce;
-    this.guests = guests;
+    this.hands = hands;
     this.clock = clock;
   }
 
@@ -127,48 +127,42 @@ class Turns {
     Map<Long, LifeRow> known =
         lives.some(people).stream().collect(Collectors.toMap(LifeRow::personId, row -> row));
     Set<HappeningMapper.ToldRow> before = toldBefore(asked);
-    Map<Long, LifeRow> rows =
-        asked.stream()
-            .collect(
-                Collectors.toMap(
-                    Asked::person,
-                    one -> {
-                      LifeRow row = known.get(one.person());
-                      return row == null ? begin(one, editions) : row;
-                    }));
-    Map<Long, Life> standing =
-        rows.values().stream().collect(Collectors.toMap(LifeRow::personId, LifeRow::life));
-    Function<Asked, Long> present =
-        one ->
-            Math.max(
-                one.now(), Objects.requireNonNull(standing.get(one.person())).standing().now());
-    long latest = asked.stream().map(present).max(Long::compare).orElse(Long.MIN_VALUE);
-    Set<Long> simulated = guests.among(people);
-    AtOnce.Answers answers = atOnce.answers(simulated, latest);
-    return asked.stream()
-        .map(
-            one -> {
-              long person = one.person();
-              LifeRow row = Objects.requireNonNull(rows.get(person));
-              Life life = Objects.requireNonNull(standing.get(person));
-              long now = present.apply(one);
-              List<? extends Happening> told =
-                  one.news().told().stream()
-                      .filter(happening -> !before.contains(toldRow(person, happening)))
-                      .toList();
-              LiveTurn.Done done =
-                  new LiveTurn(editions, clocks.around(now))
-                      .take(
-                          life,
-                          editions.newest(),
-                          told,
-                          one.news().quietly(),
-                          now,
-                          atOnce.lots(row, simulated.contains(person)),
-                          answers.server(person, now));
-              return new TurnTaken(row, life, told, one.news().quietly(), done, now);
-            })
-        .toList();
+    AtOnce.Known decided = atOnce.of(people);
+    List<Supplier<TurnTaken>> works = new ArrayList<>();
+    for (Asked one : asked) {
+      LifeRow found = known.get(one.person());
+      LifeRow row = found == null ? begin(one, editions) : found;
+      works.add(() -> taken(one, row, before, decided, editions));
+    }
+    return hands.each(works);
+  }
+
+  /** Reads and writes nothing. */
+  private TurnTaken taken(
+      Asked asked,
+      LifeRow row,
+      Set<HappeningMapper.ToldRow> before,
+      AtOnce.Known decided,
+      Editions editions) {
+    long person = asked.person();
+    Life life = row.life();
+    long now = Math.max(asked.now(), life.standing().now());
+    List<? extends Happening> told =
+        asked.news().told().stream()
+            .filter(happening -> !before.contains(toldRow(person, happening)))
+            .toList();
+    List<? extends Happening> quietly = asked.news().quietly();
+    LiveTurn.Done done =
+        new LiveTurn(editions, clocks.around(now))
+            .take(
+                life,
+                editions.newest(),
+                told,
+                quietly,
+                now,
+                decided.lots(row),
+                decided.server(person, now));
+    return TurnTaken.of(row, life, told, quietly, done, now);
   }
 
   private Set<HappeningMapper.ToldRow> toldBefore(List<Asked> asked) {

@@ -101,7 +101,7 @@ class Alike {
                   Collectors.groupingBy(
                       LabelRow::personId, Collectors.mapping(LabelRow::label, Collectors.toSet())));
       Map<Long, Map<FieldName, Operand>> fields =
-          mapper.fieldsOf(ids).stream()
+          mapper.fieldsOf(ids.toArray(Long[]::new)).stream()
               .collect(
                   Collectors.groupingBy(
                       HeldValue::personId,

@@ -4,15 +4,12 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
-import java.util.function.ToLongFunction;
+import java.util.function.LongPredicate;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.Operand;
-import org.opentrellis.core.journey.ProductName;
 import org.opentrellis.core.people.Mailing;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -33,25 +30,46 @@ public class KnownPeople {
    * @throws NotFound if there is nobody of that number
    */
   public KnownPerson find(long id) {
-    PersonRow row = mapper.find(id).orElseThrow(() -> NotFound.of("person", id));
-    Map<FieldName, Operand> fields =
-        mapper.fields(id).stream()
-            .collect(Collectors.toMap(one -> new FieldName(one.name()), ValueRow::operand));
-    return new KnownPerson(
-        id,
-        row.address(),
-        row.firstName(),
-        row.lastName(),
-        ZoneId.of(row.zone()),
-        fields,
-        newest(
-            mapper.carts(id).stream().filter(one -> !one.emptied()).toList(),
-            PersonFile.KnownCart::at,
-            one -> line(one.product(), one.cents())),
-        newest(
-            mapper.purchases(id),
-            PersonFile.KnownOrder::at,
-            one -> line(one.product(), one.cents())));
+    KnownPerson person = those(List.of(id)).get(id);
+    if (person == null) {
+      throw NotFound.of("person", id);
+    }
+    return person;
+  }
+
+  /** Some people, by their numbers; those who are not there are left out. */
+  public Map<Long, KnownPerson> those(List<Long> people) {
+    if (people.isEmpty()) {
+      return Map.of();
+    }
+    Long[] numbers = people.toArray(Long[]::new);
+    Map<Long, Map<FieldName, Operand>> fields =
+        mapper.fieldsOf(numbers).stream()
+            .collect(
+                Collectors.groupingBy(
+                    HeldValue::personId,
+                    Collectors.toMap(
+                        one -> new FieldName(one.name()), one -> one.value().operand())));
+    Map<Long, List<HeldLine>> carts = byPerson(mapper.cartsOf(numbers));
+    Map<Long, List<HeldLine>> purchases = byPerson(mapper.purchasesOf(numbers));
+    return mapper.rows(numbers).stream()
+        .collect(
+            Collectors.toMap(
+                PersonRow::id,
+                row ->
+                    new KnownPerson(
+                        row.id(),
+                        row.address(),
+                        row.firstName(),
+                        row.lastName(),
+                        ZoneId.of(row.zone()),
+                        fields.getOrDefault(row.id(), Map.of()),
+                        newest(carts.getOrDefault(row.id(), List.of())),
+                        newest(purchases.getOrDefault(row.id(), List.of())))));
+  }
+
+  private static Map<Long, List<HeldLine>> byPerson(List<HeldLine> lines) {
+    return lines.stream().collect(Collectors.groupingBy(HeldLine::personId));
   }
 
   /** How some people are called, by their numbers; those who are not there are left out. */
@@ -108,14 +126,14 @@ public class KnownPeople {
   }
 
   /** The lines of the last cart or order: those of one moment. */
-  private static <T> List<KnownPerson.KnownLine> newest(
-      List<T> lines, ToLongFunction<T> at, Function<T, KnownPerson.KnownLine> line) {
-    long last = lines.stream().mapToLong(at).max().orElse(0);
-    return lines.stream().filter(one -> at.applyAsLong(one) == last).map(line).toList();
+  private static List<KnownPerson.KnownLine> newest(List<HeldLine> lines) {
+    long last = lines.stream().mapToLong(HeldLine::at).max().orElse(0);
+    return lines.stream().filter(one -> one.at() == last).map(HeldLine::known).toList();
   }
 
-  private static KnownPerson.KnownLine line(@Nullable String product, long cents) {
-    return new KnownPerson.KnownLine(Optional.ofNullable(product).map(ProductName::new), cents);
+  /** Of which people a condition holds now; for those who are there. */
+  public LongPredicate meant(Condition who) {
+    return crowd.meant(who)::has;
   }
 
   /** Whether a condition holds for somebody now. */

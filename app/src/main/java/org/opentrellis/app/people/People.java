@@ -94,7 +94,7 @@ public class People {
     Map<Long, List<LabelRow>> labels =
         mapper.labels(ids).stream().collect(Collectors.groupingBy(LabelRow::personId));
     Map<Long, Map<String, String>> fields =
-        mapper.fieldsOf(ids).stream()
+        mapper.fieldsOf(ids.toArray(Long[]::new)).stream()
             .collect(
                 Collectors.groupingBy(
                     HeldValue::personId,

@@ -70,16 +70,32 @@ interface PeopleMapper {
   /** Where somebody stands in an order. */
   record Place(long id, String key) {}
 
+  /** What some people have in their fields. */
   @Select(
-      """
-      <script>
-      select v.person_id, (select n.name from registered_name n where n.id = v.name_id) as name,
-        v.words, v.number, v.dated
-      from person_field v where v.person_id in
-        <foreach collection="people" item="one" open="(" separator="," close=")">#{one}</foreach>
-      </script>
-      """)
-  List<HeldValue> fieldsOf(@Param("people") List<Long> people);
+      "select v.person_id, n.name, v.words, v.number, v.dated"
+          + " from person_field v join registered_name n on n.id = v.name_id"
+          + " where v.person_id = any(cast(#{people"
+          + ChangeMapper.LONGS
+          + ")")
+  List<HeldValue> fieldsOf(@Param("people") Long[] people);
+
+  /** What some people bought, in order. */
+  @Select(
+      "select b.person_id, b.at, n.name as product, b.cents"
+          + " from purchase b left join registered_name n on n.id = b.product_id"
+          + " where b.person_id = any(cast(#{people"
+          + ChangeMapper.LONGS
+          + ") order by b.id")
+  List<HeldLine> purchasesOf(@Param("people") Long[] people);
+
+  /** What some people had in their carts, in order. */
+  @Select(
+      "select c.person_id, c.at, n.name as product, c.cents"
+          + " from cart_line c left join registered_name n on n.id = c.product_id"
+          + " where c.emptied = false and c.person_id = any(cast(#{people"
+          + ChangeMapper.LONGS
+          + ") order by c.id")
+  List<HeldLine> cartsOf(@Param("people") Long[] people);
 
   @Select(
       """

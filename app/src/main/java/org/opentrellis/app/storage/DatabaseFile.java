@@ -12,7 +12,10 @@ import java.util.OptionalInt;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.FlywayException;
 import org.h2.api.ErrorCode;
+import org.h2.engine.SessionLocal;
+import org.h2.jdbc.JdbcConnection;
 import org.h2.mvstore.DataUtils;
+import org.h2.mvstore.MVStore;
 import org.h2.mvstore.MVStoreException;
 
 /** A database as a file that nobody works with at the moment. */
@@ -45,6 +48,16 @@ record DatabaseFile(Path file) {
         // So many statements of a connection need not be parsed again.
         + ";QUERY_CACHE_SIZE=500;LOCK_TIMEOUT=10000;CACHE_SIZE="
         + Runtime.getRuntime().maxMemory() / 1024 / 8;
+  }
+
+  /**
+   * What keeps the data of a database that is open.
+   *
+   * @throws SQLException if the connection is closed
+   */
+  static MVStore store(Connection connection) throws SQLException {
+    SessionLocal session = (SessionLocal) connection.unwrap(JdbcConnection.class).getSession();
+    return session.getDatabase().getStore().getMvStore();
   }
 
   /** The schema that this application works with. */

@@ -9,8 +9,6 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
-import org.h2.engine.SessionLocal;
-import org.h2.jdbc.JdbcConnection;
 import org.h2.mvstore.MVStore;
 import org.h2.mvstore.MVStoreException;
 import org.slf4j.Logger;
@@ -67,8 +65,7 @@ class Housekeeping {
   private void tidy() {
     asked.set(false);
     try (Connection connection = pool.getConnection()) {
-      SessionLocal session = (SessionLocal) connection.unwrap(JdbcConnection.class).getSession();
-      MVStore store = session.getDatabase().getStore().getMvStore();
+      MVStore store = DatabaseFile.store(connection);
       for (int round = 0;
           round < MOST_ROUNDS && store.compact(LEAST_PERCENT_IN_USE, BYTES_AT_ONCE);
           round++) {

@@ -3,13 +3,13 @@ package org.opentrellis.app.storage;
 import com.zaxxer.hikari.HikariDataSource;
 import java.sql.Connection;
 import java.sql.SQLException;
-import java.sql.Statement;
 import org.apache.ibatis.executor.Executor;
 import org.apache.ibatis.mapping.MappedStatement;
 import org.apache.ibatis.plugin.Interceptor;
 import org.apache.ibatis.plugin.Intercepts;
 import org.apache.ibatis.plugin.Invocation;
 import org.apache.ibatis.plugin.Signature;
+import org.h2.mvstore.MVStoreException;
 import org.springframework.jdbc.datasource.DataSourceUtils;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionSynchronization;
@@ -18,7 +18,9 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 /**
  * What "saved" means: every statement that changes something passes here. It is refused before it
  * begins when there is no room, and its transaction returns only when what was committed is on the
- * disk. (The commit writes the file; the checkpoint forces it through the operating system.)
+ * disk. (The commit writes the file; this forces it through the operating system. The database's
+ * own {@code checkpoint sync} would write all that others have not committed yet as well, and it
+ * would be written again.)
  */
 @Component
 @Intercepts(
@@ -56,9 +58,9 @@ class Keeping implements Interceptor {
     @Override
     public void afterCommit() {
       Connection connection = DataSourceUtils.getConnection(pool);
-      try (Statement statement = connection.createStatement()) {
-        statement.execute("checkpoint sync");
-      } catch (SQLException refused) {
+      try {
+        DatabaseFile.store(connection).sync();
+      } catch (SQLException | MVStoreException refused) {
         watch.failed(refused);
         throw new StorageTrouble(
             StorageTrouble.in(refused).orElse(StorageTrouble.Kind.NOT_WRITABLE));
