@@ -4,7 +4,9 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Predicate;
@@ -15,6 +17,7 @@ import org.junit.jupiter.api.extension.ExtensionContext;
 import org.opentrellis.app.http.ApiDocument;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.util.FileSystemUtils;
 import tools.jackson.databind.JsonNode;
 
 /** The real application on a free port with a data folder of its own, for one test class. */
@@ -27,6 +30,10 @@ public final class RunningApplication implements BeforeAllCallback, AfterAllCall
           "springdoc.api-docs.version=openapi_3_1",
           "springdoc.packages-to-scan=org.opentrellis.app",
           "springdoc.writer-with-order-by-keys=true");
+
+  private static final String DEMO = "trellis.demo=true";
+
+  private static final Map<List<String>, Path> LAID = new HashMap<>();
 
   private final List<String> properties;
   private final @Nullable Class<?> more;
@@ -44,20 +51,18 @@ public final class RunningApplication implements BeforeAllCallback, AfterAllCall
   }
 
   public static RunningApplication withDemo() {
-    return new RunningApplication(List.of("trellis.demo=true"), null);
+    return new RunningApplication(List.of(DEMO), null);
   }
 
   /** The demo with so many people. */
   public static RunningApplication withPeople(int people) {
-    return new RunningApplication(
-        List.of("trellis.demo=true", "trellis.demo-people=" + people), null);
+    return new RunningApplication(List.of(DEMO, "trellis.demo-people=" + people), null);
   }
 
   /** The same whose journeys have been open for three weeks, as the demo is started by hand. */
   public static RunningApplication withLife(int people) {
     return new RunningApplication(
-        List.of("trellis.demo=true", "trellis.demo-people=" + people, "trellis.demo-live=true"),
-        null);
+        List.of(DEMO, "trellis.demo-people=" + people, "trellis.demo-live=true"), null);
   }
 
   /** One that reads the description of its API off its controllers. */
@@ -68,8 +73,25 @@ public final class RunningApplication implements BeforeAllCallback, AfterAllCall
   @Override
   public void beforeAll(ExtensionContext test) throws IOException {
     data = Files.createTempDirectory("trellis-test");
-    context = start(data, more, properties.stream().map(one -> "--" + one).toArray(String[]::new));
+    String[] arguments = properties.stream().map(one -> "--" + one).toArray(String[]::new);
+    if (properties.contains(DEMO)) {
+      FileSystemUtils.copyRecursively(laid(arguments), data);
+    }
+    context = start(data, more, arguments);
     answers = Answers.of(context);
+  }
+
+  /** A folder with that demo, which is laid once for all classes. */
+  private static Path laid(String... arguments) throws IOException {
+    synchronized (LAID) {
+      Path kept = LAID.get(List.of(arguments));
+      if (kept == null) {
+        kept = Files.createTempDirectory("trellis-demo");
+        start(kept, null, arguments).close();
+        LAID.put(List.of(arguments), kept);
+      }
+      return kept;
+    }
   }
 
   /** The application on a folder, for a test that starts and stops it by itself. */

@@ -13,6 +13,7 @@ import org.opentrellis.core.problem.Refused;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.TypeMismatchException;
+import org.springframework.core.NestedExceptionUtils;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpHeaders;
@@ -23,6 +24,7 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.http.converter.HttpMessageNotWritableException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.ServletWebRequest;
@@ -98,6 +100,20 @@ class ProblemHandler extends ResponseEntityExceptionHandler {
   @ExceptionHandler
   void gone(IOException disconnected) {
     LOG.debug("A client went away: {}", disconnected.getMessage());
+  }
+
+  /** The same while the answer was being written. */
+  @Override
+  protected @Nullable ResponseEntity<Object> handleHttpMessageNotWritable(
+      HttpMessageNotWritableException unwritten,
+      HttpHeaders headers,
+      HttpStatusCode status,
+      WebRequest request) {
+    if (NestedExceptionUtils.getMostSpecificCause(unwritten) instanceof IOException disconnected) {
+      gone(disconnected);
+      return null;
+    }
+    return super.handleHttpMessageNotWritable(unwritten, headers, status, request);
   }
 
   @ExceptionHandler

@@ -19,7 +19,7 @@ import tools.jackson.databind.JsonNode;
 
 /** A long session with one journey, and a long journey. */
 class EditingAtLengthTest {
-  private static final int EDITS = 300;
+  private static final int EDITS = 100;
   private static final int REPEATS = 12;
 
   @RegisterExtension static final RunningApplication APP = RunningApplication.withDemo();
@@ -31,7 +31,7 @@ class EditingAtLengthTest {
 
   /** Whatever is done to it, undoing all of it leaves the journey as it was. */
   @Test
-  void threeHundredEditsAndBack() {
+  void aHundredEditsAndBack() {
     JsonNode before = APP.get("/api/journeys/1").body().get("journey");
     Page page = BROWSER.open(APP.address() + "/journeys/1");
     assertThat(Sheet.rows(page).first()).isVisible();
