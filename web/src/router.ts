@@ -69,6 +69,18 @@ export const router = createRouter({
       component: () => import('@/features/messages/composer/ComposerView.vue'),
     },
     {
+      path: '/entrances',
+      name: 'entrances',
+      props: { id: null },
+      component: () => import('@/features/entrances/EntrancesView.vue'),
+    },
+    {
+      path: '/entrances/:id(\\d+)',
+      name: 'entrance',
+      props: numbered,
+      component: () => import('@/features/entrances/EntrancesView.vue'),
+    },
+    {
       path: '/glasshouse',
       name: 'glasshouse',
       component: () => import('@/features/glasshouse/GlasshouseView.vue'),

@@ -11,6 +11,7 @@ import type {
   CohortPlan,
   ComparedBy,
   EstimateView,
+  EntranceDocument,
   HouseStyleDocument,
   ManuscriptDocument,
   ManyOrder,
@@ -249,6 +250,21 @@ export const questions = {
     }),
 
   /** What is hard to read in a style that is being chosen. */
+  entrances: () =>
+    queryOptions({
+      queryKey: ['entrances'],
+      queryFn: () => answerOf(api.GET('/api/entrances')),
+    }),
+
+  /** How an entrance would be that is being changed. */
+  entranceLook: (entrance: EntranceDocument) =>
+    queryOptions({
+      queryKey: ['entrance-look', entrance],
+      queryFn: ({ signal }) =>
+        answerOf(api.POST('/api/entrances/looks', { body: { entrance }, signal })),
+      placeholderData: keepPreviousData,
+    }),
+
   houseStyleLook: (style: HouseStyleDocument) =>
     queryOptions({
       queryKey: ['house-style', 'look', style],

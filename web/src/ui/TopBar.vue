@@ -9,6 +9,7 @@ const places = [
   { to: '/journeys', text: 'Journeys' },
   { to: '/messages', text: 'Messages' },
   { to: '/people', text: 'People' },
+  { to: '/entrances', text: 'Entrances' },
   { to: '/side-by-side', text: 'Side by side' },
   { to: '/glasshouse', text: 'Glasshouse' },
 ]

@@ -57,6 +57,7 @@ export function useCommands(words: Ref<string>) {
       ),
       action('style', 'House style', '', () => router.push('/messages/house-style')),
       action('people', 'People', '', () => router.push('/people')),
+      action('entrances', 'Entrances', 'sign-up forms', () => router.push('/entrances')),
       action('side', 'Side by side', '', () => router.push('/side-by-side')),
       action('glasshouse', 'Glasshouse', 'what runs now', () => router.push('/glasshouse')),
       ...(journey

@@ -4,7 +4,7 @@ import { refOf } from '@/features/compare/runRefs'
 import type { DryRunView, JourneyView } from '@/api/types'
 import { clock, count } from '@/ui/figures'
 import RunShelf from './RunShelf.vue'
-import { whoseRun } from './runWords'
+import { isSamePlan, whoseRun } from './runWords'
 
 /** Which run is shown, and what can be done with it. */
 const props = defineProps<{
@@ -38,9 +38,15 @@ const words = computed(() => {
     `${run.millis} ms`,
   ].join(' · ')
 })
-const outdated = computed(
-  () => !!shown.value && !shown.value.lived && shown.value.journeyVersion !== props.journey.version,
-)
+const outdated = computed(() => {
+  const part = props.run?.journeys[props.number]
+  return (
+    !!part &&
+    !part.run.lived &&
+    part.run.journeyVersion !== props.journey.version &&
+    !isSamePlan(part.journey, props.journey.journey)
+  )
+})
 </script>
 
 <template>

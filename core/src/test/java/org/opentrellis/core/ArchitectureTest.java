@@ -80,6 +80,7 @@ class ArchitectureTest {
           Map.entry("people", Set.of("journey", "problem")),
           Map.entry("message", Set.of("account", "journey", "problem")),
           Map.entry("proofreading", Set.of("message", "account", "journey", "problem")),
+          Map.entry("entrance", Set.of("people", "message", "sentence", "journey", "problem")),
           Map.entry("account", Set.of("people", "journey", "problem")),
           Map.entry("intake", Set.of("people", "journey", "problem")),
           Map.entry("sentence", Set.of("journey", "calendar", "message")),
@@ -101,6 +102,7 @@ class ArchitectureTest {
                   "problem",
                   "calibrate",
                   "message",
+                  "entrance",
                   "happening",
                   "machine")));
 

@@ -53,7 +53,7 @@ final class Doorkeeper extends OncePerRequestFilter {
           "Open Trellis does not answer to this name. Whoever starts it can allow a name with --host.");
     } else if (path.equals("/error")) {
       problems.write(response, HttpStatus.NOT_FOUND, "not-found", "There is nothing here.");
-    } else if (isOfMail(path)) {
+    } else if (isOfThePublic(path)) {
       chain.doFilter(request, response);
     } else if ((changes || api) && isForeign(request, host)) {
       problems.write(
@@ -74,10 +74,11 @@ final class Doorkeeper extends OncePerRequestFilter {
 
   /**
    * Links of mail lead here from wherever it is read, and one click unsubscribes with a form (RFC
-   * 8058); what they may do is in their tokens.
+   * 8058); what they may do is in their tokens. Whoever signs up sends a form, from whichever page
+   * it stands in.
    */
-  private static boolean isOfMail(String path) {
-    return path.startsWith("/r/");
+  private static boolean isOfThePublic(String path) {
+    return path.startsWith("/r/") || path.startsWith("/e/");
   }
 
   /**

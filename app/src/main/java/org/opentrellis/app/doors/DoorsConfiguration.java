@@ -17,6 +17,7 @@ import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.http.SessionCreationPolicy;
@@ -47,6 +48,17 @@ class DoorsConfiguration {
           "form-action 'self'",
           "base-uri 'none'",
           "frame-ancestors 'none'");
+
+  /** No scripts at all; a form that leads back here, in whichever page it is shown. */
+  private static final String ENTRANCE_POLICY =
+      String.join(
+          "; ",
+          "default-src 'none'",
+          "style-src 'self'",
+          "img-src 'self'",
+          "form-action 'self' https: http:",
+          "base-uri 'none'",
+          "frame-ancestors *");
 
   private static final Set<String> HERE = Set.of("localhost", "127.0.0.1", "[::1]");
 
@@ -111,6 +123,28 @@ class DoorsConfiguration {
         new FilterRegistrationBean<>(new Doorkeeper(names, problems));
     filter.setOrder(Ordered.HIGHEST_PRECEDENCE + 10);
     return filter;
+  }
+
+  /** Entrances, which other sites show in a frame of theirs. Nobody has a session there. */
+  @Bean
+  @Order(Ordered.HIGHEST_PRECEDENCE)
+  SecurityFilterChain publicDoors(HttpSecurity http) {
+    return http.securityMatcher("/e/**")
+        .csrf(csrf -> csrf.disable())
+        .formLogin(form -> form.disable())
+        .httpBasic(basic -> basic.disable())
+        .logout(logout -> logout.disable())
+        .requestCache(cache -> cache.disable())
+        .sessionManagement(
+            session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+        .headers(
+            headers ->
+                headers
+                    .contentSecurityPolicy(policy -> policy.policyDirectives(ENTRANCE_POLICY))
+                    .frameOptions(frame -> frame.disable())
+                    .referrerPolicy(policy -> policy.policy(ReferrerPolicy.NO_REFERRER)))
+        .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
+        .build();
   }
 
   @Bean

@@ -5,6 +5,7 @@ import java.util.Set;
 import org.opentrellis.app.people.JourneyDoors;
 import org.opentrellis.app.people.KnownPeople;
 import org.opentrellis.core.happening.Happening;
+import org.opentrellis.core.journey.FormName;
 import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.journey.Trigger;
 import org.springframework.stereotype.Component;
@@ -28,6 +29,20 @@ class OpenDoors implements JourneyDoors {
   public List<String> enteredBy(Set<Name> labels) {
     return open.entrances().stream()
         .filter(one -> one.triggers().stream().anyMatch(trigger -> byLabel(trigger, labels)))
+        .map(one -> open.nameOf(one.journey()))
+        .toList();
+  }
+
+  @Override
+  public List<String> enteredByForm(FormName form) {
+    return open.entrances().stream()
+        .filter(
+            one ->
+                one.triggers().stream()
+                    .anyMatch(
+                        trigger ->
+                            trigger instanceof Trigger.SubmitsForm submits
+                                && submits.form().map(form::equals).orElse(true)))
         .map(one -> open.nameOf(one.journey()))
         .toList();
   }

@@ -3,6 +3,7 @@ package org.opentrellis.app.live;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.clock.AccountClock;
 import org.opentrellis.app.journeys.Journeys;
@@ -34,9 +35,13 @@ class OpenJourneys {
   private final Revisions revisions;
   private final AccountClock clock;
   private final Snapshot<Compiled> snapshot = new Snapshot<>();
+  private volatile @Nullable SoldSince since;
 
   /** Made ready to run over what the shop sold then. */
   private record Compiled(List<Product> sold, Editions editions, List<Open> open) {}
+
+  /** The same once the shop sells something else. */
+  private record SoldSince(Compiled then, Compiled now) {}
 
   /**
    * A journey that people can enter.
@@ -98,7 +103,15 @@ class OpenJourneys {
   private Compiled compiled() {
     List<Product> sold = names.sold();
     Compiled compiled = revisions.see(Revisions.Kind.EDITIONS, snapshot, last -> compile(sold));
-    return compiled.sold().equals(sold) ? compiled : compile(sold);
+    if (compiled.sold().equals(sold)) {
+      return compiled;
+    }
+    SoldSince last = since;
+    if (last == null || last.then() != compiled || !last.now().sold().equals(sold)) {
+      last = new SoldSince(compiled, compile(sold));
+      since = last;
+    }
+    return last.now();
   }
 
   private Compiled compile(List<Product> sold) {

@@ -2,6 +2,7 @@ package org.opentrellis.app.people;
 
 import java.util.List;
 import java.util.Set;
+import org.opentrellis.core.journey.FormName;
 import org.opentrellis.core.journey.Name;
 
 /** Knows which journeys people can enter. */
@@ -9,4 +10,7 @@ public interface JourneyDoors {
 
   /** The names of the journeys that somebody enters who gets these tags and lists. */
   List<String> enteredBy(Set<Name> labels);
+
+  /** The names of the journeys that whoever submits a form enters. */
+  List<String> enteredByForm(FormName form);
 }

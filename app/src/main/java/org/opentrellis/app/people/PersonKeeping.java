@@ -6,13 +6,11 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.SaveLost;
-import org.opentrellis.app.names.NameKind;
 import org.opentrellis.app.names.RegisteredNames;
 import org.opentrellis.app.storage.AgainIfTaken;
 import org.opentrellis.app.storage.NewKey;
@@ -38,6 +36,7 @@ class PersonKeeping {
   private final PeopleMapper mapper;
   private final ActMapper acts;
   private final ChangeWriter writer;
+  private final Differences differences;
   private final People people;
   private final RegisteredNames names;
   private final Forgotten forgotten;
@@ -48,6 +47,7 @@ class PersonKeeping {
       PeopleMapper mapper,
       ActMapper acts,
       ChangeWriter writer,
+      Differences differences,
       People people,
       RegisteredNames names,
       Forgotten forgotten,
@@ -56,6 +56,7 @@ class PersonKeeping {
     this.mapper = mapper;
     this.acts = acts;
     this.writer = writer;
+    this.differences = differences;
     this.people = people;
     this.names = names;
     this.forgotten = forgotten;
@@ -172,7 +173,7 @@ class PersonKeeping {
     List<ChangeRow> changes = new ArrayList<>(before.differences(after));
     texts.ifPresent(changes::add);
     changes.addAll(labels(id, labels, now));
-    changes.addAll(fields(id, fields));
+    changes.addAll(differences.fields(id, fields));
     keep(changes, now);
     return people.view(id);
   }
@@ -220,57 +221,10 @@ class PersonKeeping {
   }
 
   private List<ChangeRow> labels(long id, Set<Name> labels, long now) {
-    List<ChangeRow> changes = new ArrayList<>();
-    Map<Name, LabelRow> before = new LinkedHashMap<>();
-    mapper.labels(List.of(id)).forEach(row -> before.put(row.label(), row));
-    for (Name label : labels) {
-      if (!before.containsKey(label)) {
-        long number = names.number(label);
-        Side earlier = mapper.earlierLabel(id, number).map(LabelRow::side).orElse(Side.NONE);
-        changes.add(label(id, label, earlier, new Side(null, BY_HAND, now, null)));
-      }
-    }
-    before.forEach(
-        (label, row) -> {
-          if (!labels.contains(label)) {
-            changes.add(label(id, label, row.side(), new Side(null, row.how(), row.since(), now)));
-          }
-        });
-    return changes;
-  }
-
-  private ChangeRow label(long id, Name label, Side before, Side after) {
-    return ChangeRow.of(
-        id,
-        What.LABEL,
-        names.number(label),
-        NameKind.of(label).orElseThrow(),
-        label.value(),
-        before,
-        after);
-  }
-
-  private List<ChangeRow> fields(long id, Map<FieldName, Optional<Operand>> fields) {
-    List<ChangeRow> changes = new ArrayList<>();
-    Map<String, ValueRow> before = new LinkedHashMap<>();
-    mapper.fields(id).forEach(row -> before.put(row.name(), row));
-    fields.forEach(
-        (field, value) -> {
-          ValueRow had = before.get(field.value());
-          ValueRow has = value.map(one -> ValueRow.of(field.value(), one)).orElse(null);
-          if (Objects.equals(had, has) || had != null && has != null && had.says(has)) {
-            return;
-          }
-          changes.add(
-              ChangeRow.of(
-                  id,
-                  What.FIELD,
-                  value.map(one -> names.number(field, one)).orElseGet(() -> names.number(field)),
-                  NameKind.FIELD,
-                  field.value(),
-                  Side.of(had == null ? null : had.coded()),
-                  Side.of(has == null ? null : has.coded())));
-        });
+    List<ChangeRow> changes = new ArrayList<>(differences.added(id, labels, BY_HAND, now));
+    mapper.labels(List.of(id)).stream()
+        .filter(row -> !labels.contains(row.label()))
+        .forEach(row -> changes.add(differences.lost(id, row, now)));
     return changes;
   }
 }

@@ -194,7 +194,12 @@ class LiveDoorsTest {
     assertThat(check.get("sentences").toString().contains(people + " people would enter"))
         .as("%s", check)
         .isEqualTo(starts);
-    assertThat(APP.post("/api/people-tables/" + id + "/acts", order).status()).isLessThan(300);
+    Answer begun = APP.post("/api/people-tables/" + id + "/acts", order);
+    assertThat(begun.status()).as("%s", begun.body()).isLessThan(300);
+    APP.answers()
+        .until(
+            "/api/people-acts/" + begun.body().get("id"),
+            act -> !act.get("state").asString().equals("UNDER_WAY"));
   }
 
   private static long number(String address) {

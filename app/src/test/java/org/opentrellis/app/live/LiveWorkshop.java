@@ -19,13 +19,13 @@ import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
 
 /** What tests do with journeys that run, over the doors that people and programs use. */
-final class LiveWorkshop {
+public final class LiveWorkshop {
   private final Supplier<Answers> over;
   private final Supplier<Journeys> journeys;
   private final HttpClient browser =
       HttpClient.newBuilder().followRedirects(HttpClient.Redirect.NEVER).build();
 
-  LiveWorkshop(RunningApplication app) {
+  public LiveWorkshop(RunningApplication app) {
     this.over = app::answers;
     this.journeys = () -> app.bean(Journeys.class);
   }
@@ -37,7 +37,7 @@ final class LiveWorkshop {
   }
 
   /** Keeps a journey as it is typed, its emails those of the demo, and opens it. */
-  long open(String plan) {
+  public long open(String plan) {
     Journeys kept = journeys.get();
     long id = kept.add(Plan.read(plan).journey(), kept.usual(), null);
     assertThat(state(id, "OPEN", false).status()).as("%s", last).isEqualTo(200);
@@ -58,7 +58,7 @@ final class LiveWorkshop {
   }
 
   /** Adds somebody who may be mailed. */
-  long person(String address) {
+  public long person(String address) {
     Answer added =
         over.get()
             .post(
@@ -74,7 +74,7 @@ final class LiveWorkshop {
         .post("/api/live/journeys/" + journey + "/people", "{\"person\": " + person + "}");
   }
 
-  JsonNode live(long person) {
+  public JsonNode live(long person) {
     return over.get().get("/api/live/people/" + person).body();
   }
 
@@ -89,7 +89,7 @@ final class LiveWorkshop {
   }
 
   /** Turns the clock on, and waits until it has come there. */
-  void turn(long seconds) {
+  public void turn(long seconds) {
     turn("{\"seconds\": " + seconds + "}");
   }
 
@@ -106,7 +106,7 @@ final class LiveWorkshop {
   }
 
   /** The mails that came to an address, the newest first, as they are read. */
-  List<JsonNode> mails(String address) {
+  public List<JsonNode> mails(String address) {
     return over.get()
         .post("/api/inbox/pages", "{\"address\": \"%s\", \"before\": null}".formatted(address))
         .body()
@@ -116,7 +116,7 @@ final class LiveWorkshop {
         .toList();
   }
 
-  static String link(JsonNode mail, String words) {
+  public static String link(JsonNode mail, String words) {
     return mail.get("links")
         .valueStream()
         .filter(one -> one.get("words").asString().equals(words))
@@ -164,7 +164,7 @@ final class LiveWorkshop {
   }
 
   /** Everybody's life leads to how they stand. */
-  void auditIsClean() {
+  public void auditIsClean() {
     JsonNode audit = over.get().post("/api/live/audits", "").body();
     assertThat(audit.get("differences")).as("%s", audit).isEmpty();
     assertThat(audit.get("people").asLong()).isPositive();

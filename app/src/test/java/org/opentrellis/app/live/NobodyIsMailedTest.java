@@ -61,10 +61,17 @@ class NobodyIsMailedTest {
     JsonNode view =
         APP.postCsv("/api/people-tables?name=doors.csv", table.getBytes(StandardCharsets.UTF_8))
             .body();
-    APP.post(
-        "/api/people-tables/" + view.get("id").asLong() + "/acts",
-        "{\"columns\": %s, \"country\": null, \"known\": \"BRING_UP_TO_DATE\", \"lists\": [\"Doors\"], \"tags\": [\"door\"], \"agreement\": \"THEY_AGREED\", \"agreed\": \"says somebody\", \"zone\": \"Europe/Berlin\", \"startsJourneys\": true}"
-            .formatted(view.get("columns").valueStream().map(one -> one.get("plan")).toList()));
+    JsonNode begun =
+        APP.post(
+                "/api/people-tables/" + view.get("id").asLong() + "/acts",
+                "{\"columns\": %s, \"country\": null, \"known\": \"BRING_UP_TO_DATE\", \"lists\": [\"Doors\"], \"tags\": [\"door\"], \"agreement\": \"THEY_AGREED\", \"agreed\": \"says somebody\", \"zone\": \"Europe/Berlin\", \"startsJourneys\": true}"
+                    .formatted(
+                        view.get("columns").valueStream().map(one -> one.get("plan")).toList()))
+            .body();
+    APP.answers()
+        .until(
+            "/api/people-acts/" + begun.get("id"),
+            act -> !act.get("state").asString().equals("UNDER_WAY"));
   }
 
   private void tryEveryWayIn(long person, String address) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.CohortPlan;
+import org.opentrellis.core.entrance.Entrance;
 import org.opentrellis.core.happening.Happening;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
@@ -151,6 +152,17 @@ public final class Documents {
   /**
    * @throws ProblemsFound with every problem and its place
    */
+  public static Entrance readEntrance(JsonNode given) {
+    return read(given, Entrance.class);
+  }
+
+  public static JsonNode write(Entrance entrance) {
+    return new DocumentWriter(true).write(entrance, Entrance.class);
+  }
+
+  /**
+   * @throws ProblemsFound with every problem and its place
+   */
   public static HouseStyle readHouseStyle(JsonNode given) {
     return read(given, HouseStyle.class);
   }
@@ -237,6 +249,11 @@ public final class Documents {
   /** The types that the format is made of, for its schema. */
   static List<Class<?>> roots() {
     return List.of(
-        JourneyFile.class, Catalogue.class, CohortPlan.class, Manuscript.class, HouseStyle.class);
+        JourneyFile.class,
+        Catalogue.class,
+        CohortPlan.class,
+        Manuscript.class,
+        HouseStyle.class,
+        Entrance.class);
   }
 }

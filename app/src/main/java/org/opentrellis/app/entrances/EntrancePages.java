@@ -1,0 +1,99 @@
+package org.opentrellis.app.entrances;
+
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.opentrellis.app.account.Account;
+import org.opentrellis.app.account.AccountWriter;
+import org.opentrellis.app.names.NamedField;
+import org.opentrellis.app.names.RegisteredNames;
+import org.opentrellis.core.entrance.Entrance;
+import org.springframework.stereotype.Component;
+import org.thymeleaf.TemplateEngine;
+import org.thymeleaf.context.Context;
+import org.thymeleaf.templatemode.TemplateMode;
+import org.thymeleaf.templateresolver.ClassLoaderTemplateResolver;
+
+/** Writes the pages of entrances, which work without scripts. */
+@Component
+class EntrancePages {
+  /** Nobody sees it; programs that fill in whatever there is do. */
+  static final String TRAP = "website";
+
+  static final String SEAL = "seal";
+
+  private final TemplateEngine engine = new TemplateEngine();
+  private final Account account;
+  private final RegisteredNames names;
+
+  EntrancePages(Account account, RegisteredNames names) {
+    this.account = account;
+    this.names = names;
+    ClassLoaderTemplateResolver resolver = new ClassLoaderTemplateResolver();
+    resolver.setPrefix("entrances/");
+    resolver.setSuffix(".html");
+    resolver.setTemplateMode(TemplateMode.HTML);
+    resolver.setCharacterEncoding("UTF-8");
+    engine.setTemplateResolver(resolver);
+  }
+
+  /**
+   * The form.
+   *
+   * @param typed what stands in it already, by its own names
+   * @param problems what is wrong with that, by the same
+   * @param note said above it; empty for nothing
+   */
+  String form(
+      Entrance entrance,
+      String seal,
+      Map<String, String> typed,
+      Map<String, String> problems,
+      String note) {
+    Map<String, NamedField> fields =
+        names.fields().stream().collect(Collectors.toMap(NamedField::name, one -> one));
+    return write(
+        "form",
+        Map.of(
+            "title", entrance.title(),
+            "entrance", entrance,
+            "questions", Question.of(entrance, fields),
+            "seal", seal,
+            "typed", typed,
+            "problems", problems,
+            "note", note));
+  }
+
+  /** A page that says something, a paragraph for each line. */
+  String words(String title, String words) {
+    return write(
+        "words",
+        Map.of("title", title, "lines", words.lines().filter(line -> !line.isBlank()).toList()));
+  }
+
+  /** A page with a button that does what it says: a link alone changes nothing. */
+  String button(String title, String words, String button) {
+    return write("button", Map.of("title", title, "words", words, "button", button));
+  }
+
+  /** The mail that asks whether it was they, as HTML. */
+  String mail(Entrance entrance, String subject, String link, AccountWriter writer) {
+    return write(
+        "mail",
+        Map.of(
+            "title",
+            subject,
+            "about",
+            entrance.title(),
+            "link",
+            link,
+            "address",
+            writer.postalAddress().lines().toList()));
+  }
+
+  private String write(String page, Map<String, Object> values) {
+    Context context = new Context(Locale.ENGLISH, values);
+    context.setVariable("account", account.writer().name());
+    return engine.process(page, context);
+  }
+}

@@ -1,0 +1,32 @@
+package org.opentrellis.app.entrances;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.LocalDate;
+import java.util.List;
+import org.opentrellis.app.http.Schemas;
+import org.opentrellis.core.entrance.EntranceFinding;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * An entrance whole.
+ *
+ * @param path where it is, from the application's address on
+ * @param on whether people can come in
+ * @param sheet what it asks and what happens then, in sentences
+ * @param starts the open journeys that start for whoever signs up
+ * @param days the last 30 that had a visit, the earliest first
+ */
+record EntranceView(
+    long id,
+    String path,
+    boolean on,
+    int version,
+    @Schema(ref = Schemas.ENTRANCE) JsonNode entrance,
+    List<String> sheet,
+    List<EntranceFinding> findings,
+    List<String> starts,
+    List<EntranceDay> days) {
+
+  /** How often it was looked at, and how many signed up. */
+  record EntranceDay(LocalDate day, long visits, long signUps) {}
+}

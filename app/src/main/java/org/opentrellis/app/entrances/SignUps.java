@@ -1,0 +1,165 @@
+package org.opentrellis.app.entrances;
+
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.opentrellis.app.account.Account;
+import org.opentrellis.app.names.RegisteredNames;
+import org.opentrellis.app.people.PersonForgotten;
+import org.opentrellis.app.people.SigningUp;
+import org.opentrellis.app.storage.AgainIfTaken;
+import org.opentrellis.app.storage.Fingerprint;
+import org.opentrellis.core.entrance.Entrance;
+import org.opentrellis.core.format.Json;
+import org.opentrellis.core.journey.FieldName;
+import org.opentrellis.core.journey.Name;
+import org.opentrellis.core.journey.Operand;
+import org.opentrellis.core.problem.Refused;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Takes those who sign up. Who is new is in at once unless the form has everybody confirm; who is
+ * known already changes nothing before they have shown that the address is theirs.
+ */
+@Service
+@Transactional
+class SignUps {
+  private final SignUpMapper mapper;
+  private final EntranceMapper entrances;
+  private final SigningUp people;
+  private final RegisteredNames names;
+  private final Account account;
+  private final Clock clock;
+
+  SignUps(
+      SignUpMapper mapper,
+      EntranceMapper entrances,
+      SigningUp people,
+      RegisteredNames names,
+      Account account,
+      Clock clock) {
+    this.mapper = mapper;
+    this.entrances = entrances;
+    this.people = people;
+    this.names = names;
+    this.account = account;
+    this.clock = clock;
+  }
+
+  /** Somebody looked at a form. */
+  void visited(EntranceRow row) {
+    entrances.count(row.id(), today(), 1, 0);
+  }
+
+  /**
+   * Takes a form.
+   *
+   * @param sentForm its number: one that comes again is the same
+   */
+  @AgainIfTaken
+  void take(EntranceRow row, String sentForm, Filled filled) {
+    if (mapper.isThere(row.id(), sentForm)) {
+      return;
+    }
+    Entrance entrance = row.entrance();
+    boolean awaits = entrance.confirms() || people.isKnown(filled.address());
+    Long person = awaits ? null : in(entrance, filled);
+    mapper.insert(
+        new SignUpMapper.SignUpRow(
+            0, row.id(), filled.address(), Json.write(filled), entrance.agreement(), now(), 0),
+        sentForm,
+        filled.address().toLowerCase(Locale.ROOT),
+        awaits,
+        person);
+    entrances.count(row.id(), today(), 0, 1);
+  }
+
+  /** Whether a token is of somebody who signed up here. */
+  @Transactional(readOnly = true)
+  boolean isAsked(EntranceRow row, String token) {
+    return asked(row, token).isPresent();
+  }
+
+  private Optional<SignUpMapper.SignUpRow> asked(EntranceRow row, String token) {
+    return mapper.byToken(hash(token)).filter(one -> one.entranceId() == row.id());
+  }
+
+  /**
+   * They confirm; doing so again changes nothing.
+   *
+   * @return whether the token is of somebody who signed up here
+   */
+  @AgainIfTaken
+  boolean confirm(EntranceRow row, String token) {
+    Optional<SignUpMapper.SignUpRow> asked = asked(row, token);
+    asked
+        .filter(one -> mapper.awaits(one.id()))
+        .ifPresent(
+            one -> {
+              Filled filled = Json.read(one.filled(), Filled.class);
+              mapper.confirmed(one.id(), now(), in(row.entrance(), filled));
+            });
+    return asked.isPresent();
+  }
+
+  private long in(Entrance entrance, Filled filled) {
+    Set<Name> labels = new HashSet<>(entrance.lists());
+    labels.addAll(entrance.tags());
+    return people.in(
+        new SigningUp.Signed(
+            entrance.name(),
+            filled.address(),
+            filled.firstName(),
+            filled.lastName(),
+            filled.phone(),
+            filled.texts(),
+            !entrance.agreement().isBlank(),
+            values(filled),
+            labels),
+        account.zone().getId(),
+        now());
+  }
+
+  /** What a field cannot hold any more is left as it is. */
+  private Map<FieldName, Operand> values(Filled filled) {
+    Map<FieldName, Operand> values = new LinkedHashMap<>();
+    filled
+        .fields()
+        .forEach(
+            (name, typed) -> {
+              FieldName field = new FieldName(name);
+              try {
+                names.read(field, typed).ifPresent(value -> values.put(field, value));
+              } catch (Refused sinceThen) {
+                // the field was changed after they filled it in
+              }
+            });
+    return values;
+  }
+
+  @EventListener
+  void follow(PersonForgotten forgotten) {
+    mapper.forget(forgotten.address().toLowerCase(Locale.ROOT));
+  }
+
+  private long now() {
+    return clock.instant().getEpochSecond();
+  }
+
+  private LocalDate today() {
+    return LocalDate.ofInstant(clock.instant(), account.zone());
+  }
+
+  /** By which a token is kept. */
+  static String hash(String token) {
+    return Fingerprint.of(token.getBytes(StandardCharsets.UTF_8));
+  }
+}

@@ -1,0 +1,123 @@
+package org.opentrellis.core.entrance;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.opentrellis.core.format.Documents;
+import org.opentrellis.core.journey.FieldName;
+import org.opentrellis.core.journey.FileName;
+import org.opentrellis.core.journey.FormName;
+import org.opentrellis.core.journey.ListName;
+import org.opentrellis.core.journey.TagName;
+import org.opentrellis.core.problem.Refused;
+
+/** What is read aloud, what is found, and what comes back from its document. */
+class EntranceSheetTest {
+  private static final FormName PLANNER = new FormName("Planner on the website");
+  private static final EntranceChecks.Around AROUND =
+      new EntranceChecks.Around(file -> true, message -> true, form -> false);
+
+  private static Entrance planner() {
+    return new Entrance(
+        PLANNER,
+        "The hive planner",
+        List.of(),
+        List.of(
+            new Asked.FirstName(true),
+            new Asked.Field(new FieldName("hives"), "How many hives do you keep?", false)),
+        "Send me the planner",
+        "Ambercomb sends me news by email, once or twice a month.",
+        true,
+        List.of(new ListName("Newcomers")),
+        List.of(new TagName("market")),
+        Optional.of(new HandOut.File(new FileName("hive-planner.pdf"))),
+        new Then.Words("Look into your mailbox."),
+        List.of("team@example.com"));
+  }
+
+  private static Entrance with(Entrance of, List<Asked> asks, Then then, List<String> tells) {
+    return new Entrance(
+        of.name(),
+        of.title(),
+        of.parts(),
+        asks,
+        of.button(),
+        of.agreement(),
+        of.confirms(),
+        of.lists(),
+        of.tags(),
+        of.handsOut(),
+        then,
+        tells);
+  }
+
+  private static List<String> codes(Entrance entrance, EntranceChecks.Around around) {
+    return EntranceChecks.of(entrance, around).stream().map(EntranceFinding::code).toList();
+  }
+
+  @Test
+  void aFormIsReadAloud() {
+    assertThat(EntranceSheet.of(planner()))
+        .containsExactly(
+            "Asks for the address, first name and field hives (if they like).",
+            "They agree: \u201cAmbercomb sends me news by email, once or twice a month.\u201d",
+            "They confirm by email before anything else happens.",
+            "Puts them on list Newcomers and tags them market.",
+            "Hands out the file \u201chive-planner.pdf\u201d.",
+            "Then shows: \u201cLook into your mailbox.\u201d",
+            "Tells team@example.com of each.");
+  }
+
+  @Test
+  void itsDocumentLeadsBackToIt() {
+    for (Entrance one : List.of(planner(), Entrance.begun(PLANNER))) {
+      assertThat(Documents.readEntrance(Documents.write(one))).isEqualTo(one);
+    }
+  }
+
+  @Test
+  void whoeverBeginsIsToldWhatIsMissing() {
+    assertThat(codes(Entrance.begun(PLANNER), AROUND))
+        .containsExactly("no-agreement", "leads-nowhere");
+    assertThat(codes(planner(), AROUND)).isEmpty();
+    assertThat(
+            codes(
+                Entrance.begun(PLANNER),
+                new EntranceChecks.Around(file -> true, message -> true, PLANNER::equals)))
+        .containsExactly("no-agreement");
+  }
+
+  @Test
+  void whatLeavesPeopleWithNothingIsFound() {
+    Entrance wrong =
+        with(
+            planner(),
+            List.of(new Asked.Texts(" ")),
+            new Then.Address("javascript:alert(1)"),
+            List.of("nobody"));
+    assertThat(
+            codes(wrong, new EntranceChecks.Around(file -> false, message -> false, form -> true)))
+        .containsExactly(
+            "leads-wrong",
+            "texts-without-words",
+            "texts-without-phone",
+            "hand-out-missing",
+            "no-address");
+    assertThat(codes(with(planner(), List.of(), new Then.Words(" "), List.of()), AROUND))
+        .containsExactly("nothing-then");
+    assertThat(codes(with(planner(), List.of(), new Then.Page(List.of()), List.of()), AROUND))
+        .containsExactly("nothing-then");
+  }
+
+  @Test
+  void nothingIsAskedTwice() {
+    List<Asked> twice = List.of(new Asked.Phone(true), new Asked.Phone(false));
+    Then then = planner().then();
+    assertThatThrownBy(() -> with(planner(), twice, then, List.of()))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining("the same thing twice");
+  }
+}

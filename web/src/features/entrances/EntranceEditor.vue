@@ -1,0 +1,248 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { refDebounced } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { answerOf, api } from '@/api/client'
+import { outdated, questions } from '@/api/queries'
+import type { EntranceDocument, EntranceView } from '@/api/types'
+import { useForm } from '@/api/useForm'
+import { useDraft } from '@/editing/useDraft'
+import ProofSheet from '@/features/messages/composer/ProofSheet.vue'
+import ChoiceBar from '@/ui/ChoiceBar.vue'
+import GoneForGood from '@/ui/GoneForGood.vue'
+import Labelled from '@/ui/Labelled.vue'
+import { named } from './asked'
+import AskedList from './AskedList.vue'
+
+/** One entrance: what it asks and what happens then, and its page as people see it. */
+const props = defineProps<{ entrance: EntranceView }>()
+
+const WIDTHS = [
+  { key: 'desk', name: 'Desk', width: 620 },
+  { key: 'phone', name: 'Phone', width: 340 },
+] as const
+
+const router = useRouter()
+const { given, changed, take } = useDraft<EntranceDocument>(computed(() => props.entrance.entrance))
+const { wrong, failure, busy, send } = useForm()
+const size = ref<'desk' | 'phone'>('desk')
+const asked = refDebounced(
+  computed(() => JSON.stringify(given.value)),
+  80,
+)
+const look = useQuery(
+  computed(() => ({
+    ...questions.entranceLook(JSON.parse(asked.value) as EntranceDocument),
+    enabled: asked.value !== 'null',
+  })),
+)
+const sheet = computed(() => look.data.value?.sheet ?? props.entrance.sheet)
+const findings = computed(() => look.data.value?.findings ?? props.entrance.findings)
+const broken = computed(() => findings.value.some((one) => one.severity === 'ERROR'))
+const address = computed(() => location.origin + props.entrance.path)
+const then = computed({
+  get: () => given.value!.then.kind,
+  set: (kind) => {
+    given.value!.then =
+      kind === 'address' ? { kind, url: 'https://' } : { kind: 'words', words: '' }
+  },
+})
+
+async function save() {
+  await send(async () => {
+    const saved = await answerOf(
+      api.PUT('/api/entrances/{id}', {
+        params: { path: { id: props.entrance.id } },
+        body: { entrance: given.value!, version: props.entrance.version },
+      }),
+    )
+    take(saved.entrance)
+    await outdated('entrances')
+  })
+}
+
+async function turn(on: boolean) {
+  const path = { params: { path: { id: props.entrance.id } } }
+  await send(async () => {
+    await answerOf(
+      on ? api.PUT('/api/entrances/{id}/on', path) : api.DELETE('/api/entrances/{id}/on', path),
+    )
+    await outdated('entrances')
+  })
+}
+
+async function copy() {
+  await send(async () => {
+    const made = await answerOf(
+      api.POST('/api/entrances/{id}/copies', { params: { path: { id: props.entrance.id } } }),
+    )
+    await outdated('entrances')
+    await router.push({ name: 'entrance', params: { id: made.id } })
+  })
+}
+
+async function remove() {
+  await send(async () => {
+    await answerOf(
+      api.DELETE('/api/entrances/{id}', { params: { path: { id: props.entrance.id } } }),
+    )
+    await outdated('entrances')
+    await router.push({ name: 'entrances' })
+  })
+}
+</script>
+
+<template>
+  <div v-if="given" class="grid min-h-0 grid-cols-[minmax(400px,46%)_minmax(0,1fr)] gap-3">
+    <section
+      class="panel flex flex-col gap-4 overflow-y-auto p-4"
+      tabindex="0"
+      aria-labelledby="what-it-does"
+    >
+      <div class="flex items-center gap-2">
+        <h2 id="what-it-does" class="min-w-0 truncate font-display text-empty font-bold">
+          {{ entrance.entrance.name }}
+        </h2>
+        <span class="note ml-auto" role="status">{{ changed ? 'Not saved yet' : 'Saved' }}</span>
+        <button
+          v-if="changed"
+          type="button"
+          class="button button-small"
+          @click="take(entrance.entrance)"
+        >
+          Undo
+        </button>
+        <button type="button" class="button button-main" :disabled="busy || !changed" @click="save">
+          Save
+        </button>
+      </div>
+      <ol class="grid gap-1 border-l-2 border-line pl-3" aria-label="What it does">
+        <li v-for="line in sheet" :key="line">{{ line }}</li>
+      </ol>
+      <ul v-if="findings.length" class="grid gap-1" aria-label="Findings">
+        <li
+          v-for="one in findings"
+          :key="one.code + one.sentence"
+          class="warning"
+          :class="{ 'font-semibold': one.severity === 'ERROR' }"
+        >
+          {{ one.sentence }}
+        </li>
+      </ul>
+      <p v-if="failure" class="warning" role="alert">{{ failure }}</p>
+      <p class="flex flex-wrap items-center gap-2">
+        <button
+          type="button"
+          class="button"
+          :class="{ 'button-main': !entrance.on }"
+          :disabled="busy || changed || (!entrance.on && broken)"
+          @click="turn(!entrance.on)"
+        >
+          {{ entrance.on ? 'Turn it off' : 'Let people in' }}
+        </button>
+        <span v-if="entrance.on">
+          People sign up at
+          <a class="underline" :href="entrance.path" target="_blank" rel="noopener">{{
+            address
+          }}</a>
+        </span>
+        <span v-else class="note">Off: its page is not there.</span>
+      </p>
+      <p v-if="entrance.starts.length" class="note">Starts {{ entrance.starts.join(', ') }}.</p>
+      <Labelled id="title" name="Title" :wrong="wrong['entrance/title']">
+        <input id="title" v-model="given.title" class="field" maxlength="200" />
+      </Labelled>
+      <AskedList v-model="given.asks" />
+      <Labelled
+        id="agreement"
+        name="They agree to"
+        hint="Kept word for word with everybody who signs up."
+      >
+        <textarea
+          id="agreement"
+          v-model="given.agreement"
+          class="field"
+          rows="2"
+          maxlength="1000"
+        ></textarea>
+      </Labelled>
+      <label class="flex items-center gap-2">
+        <input v-model="given.confirms" type="checkbox" /> they confirm by email first
+      </label>
+      <div class="grid grid-cols-2 gap-3">
+        <Labelled id="lists" name="Puts them on lists" hint="With commas between.">
+          <input
+            id="lists"
+            class="field"
+            :value="given.lists.join(', ')"
+            @change="given.lists = named(($event.target as HTMLInputElement).value)"
+          />
+        </Labelled>
+        <Labelled id="tags" name="Tags them" hint="With commas between.">
+          <input
+            id="tags"
+            class="field"
+            :value="given.tags.join(', ')"
+            @change="given.tags = named(($event.target as HTMLInputElement).value)"
+          />
+        </Labelled>
+      </div>
+      <div class="grid grid-cols-[10rem_minmax(0,1fr)] gap-3">
+        <Labelled id="button" name="The button says">
+          <input id="button" v-model="given.button" class="field" maxlength="60" />
+        </Labelled>
+        <div>
+          <label class="label" for="then">Then</label>
+          <span class="flex gap-2">
+            <select id="then" v-model="then" class="field w-32!">
+              <option value="words">shows</option>
+              <option value="address">leads to</option>
+            </select>
+            <input
+              v-if="given.then.kind === 'address'"
+              v-model="given.then.url"
+              class="field"
+              maxlength="2000"
+              aria-label="The web address it leads to"
+            />
+            <input
+              v-else-if="given.then.kind === 'words'"
+              v-model="given.then.words"
+              class="field"
+              maxlength="1000"
+              aria-label="What it shows then"
+            />
+          </span>
+        </div>
+      </div>
+      <p class="flex gap-2">
+        <button type="button" class="button button-small" :disabled="busy" @click="copy">
+          Make a copy
+        </button>
+      </p>
+      <GoneForGood ask="Delete it" does="Delete" keeps="Keep it" :busy="busy" @sure="remove">
+        <template #consequences>
+          Its page goes, and so does who signed up at it and what they agreed to there; the people
+          stay.
+        </template>
+      </GoneForGood>
+    </section>
+    <section class="panel flex min-h-0 flex-col overflow-hidden" aria-label="The page">
+      <div class="panel-head">
+        <h2>The page</h2>
+        <ChoiceBar v-model="size" class="ml-auto" label="How wide" :choices="WIDTHS" />
+      </div>
+      <div class="min-h-0 flex-1 overflow-y-auto bg-cell p-4" tabindex="0" aria-label="The page">
+        <div class="flex justify-center">
+          <ProofSheet
+            v-if="look.data.value"
+            :html="look.data.value.html"
+            :width="WIDTHS.find((one) => one.key === size)!.width"
+            title="The page with the form"
+          />
+        </div>
+      </div>
+    </section>
+  </div>
+</template>
