@@ -67,7 +67,7 @@ useTabTitle(() => shown.value?.entrance.name ?? 'Entrances')
           :key="one.id"
           :to="{ name: 'entrance', params: { id: one.id } }"
           class="block rounded-md px-2.5 py-2 hover:bg-sunk"
-          :class="{ 'bg-honey!': one.id === shown.id }"
+          :class="{ 'bg-marigold-soft!': one.id === shown.id }"
           :aria-current="one.id === shown.id ? 'page' : undefined"
         >
           <b class="block truncate font-semibold">{{ one.entrance.name }}</b>

@@ -55,7 +55,7 @@ class DoorsConfiguration {
           "; ",
           "default-src 'none'",
           "style-src 'self'",
-          "img-src 'self'",
+          "img-src 'self' data:",
           "form-action 'self' https: http:",
           "base-uri 'none'",
           "frame-ancestors *");

@@ -1,7 +1,6 @@
 package org.opentrellis.app.entrances;
 
 import jakarta.servlet.http.HttpServletRequest;
-import java.io.IOException;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
@@ -9,7 +8,6 @@ import java.util.Optional;
 import org.opentrellis.app.names.RegisteredNames;
 import org.opentrellis.core.entrance.Entrance;
 import org.opentrellis.core.entrance.Then;
-import org.springframework.core.io.ClassPathResource;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -53,14 +51,10 @@ class DoorController {
   }
 
   @GetMapping("/entrance.css")
-  ResponseEntity<String> style() throws IOException {
+  ResponseEntity<String> style() {
     return ResponseEntity.ok()
         .contentType(new MediaType("text", "css", StandardCharsets.UTF_8))
-        // Also for the workshop's picture of the page, which is shown in a frame without rights.
-        .header("Cross-Origin-Resource-Policy", "cross-origin")
-        .body(
-            new ClassPathResource("entrances/entrance.css")
-                .getContentAsString(StandardCharsets.UTF_8));
+        .body(pages.style());
   }
 
   @GetMapping("/{slug}")

@@ -1,13 +1,18 @@
 package org.opentrellis.app.entrances;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 import java.util.Map;
+import java.util.regex.Matcher;
 import java.util.stream.Collectors;
 import org.opentrellis.app.account.Account;
 import org.opentrellis.app.account.AccountWriter;
 import org.opentrellis.app.names.NamedField;
 import org.opentrellis.app.names.RegisteredNames;
 import org.opentrellis.core.entrance.Entrance;
+import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.TemplateEngine;
 import org.thymeleaf.context.Context;
@@ -23,6 +28,7 @@ class EntrancePages {
   static final String SEAL = "seal";
 
   private final TemplateEngine engine = new TemplateEngine();
+  private final String style = read("entrances/entrance.css");
   private final Account account;
   private final RegisteredNames names;
 
@@ -64,6 +70,19 @@ class EntrancePages {
             "note", note));
   }
 
+  /** The form as it begins, in a page that needs nothing but itself. */
+  String picture(Entrance entrance) {
+    return form(entrance, "", Map.of(), Map.of(), "")
+        .replaceFirst(
+            "<link rel=\"stylesheet\"[^>]*>",
+            Matcher.quoteReplacement("<style>" + style + "</style>"));
+  }
+
+  /** How the pages look, as CSS. */
+  String style() {
+    return style;
+  }
+
   /** A page that says something, a paragraph for each line. */
   String words(String title, String words) {
     return write(
@@ -89,6 +108,14 @@ class EntrancePages {
             link,
             "address",
             writer.postalAddress().lines().toList()));
+  }
+
+  private static String read(String path) {
+    try {
+      return new ClassPathResource(path).getContentAsString(StandardCharsets.UTF_8);
+    } catch (IOException missing) {
+      throw new UncheckedIOException(missing);
+    }
   }
 
   private String write(String page, Map<String, Object> values) {

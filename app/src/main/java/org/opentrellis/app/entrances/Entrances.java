@@ -154,10 +154,7 @@ class Entrances {
   @Transactional(readOnly = true)
   EntranceLook look(JsonNode given) {
     Entrance entrance = ProblemsFound.within("/entrance", () -> Documents.readEntrance(given));
-    return new EntranceLook(
-        EntranceSheet.of(entrance),
-        found(entrance),
-        pages.form(entrance, "", Map.of(), Map.of(), ""));
+    return new EntranceLook(EntranceSheet.of(entrance), found(entrance), pages.picture(entrance));
   }
 
   /**
