@@ -32,6 +32,7 @@ public final class LiveWorkshop {
 
   /** Of one that a test starts by itself. */
   LiveWorkshop(Answers over, ConfigurableApplicationContext application) {
+    RunningApplication.mailGoesOutAtNightToo(over);
     this.over = () -> over;
     this.journeys = () -> application.getBean(Journeys.class);
   }

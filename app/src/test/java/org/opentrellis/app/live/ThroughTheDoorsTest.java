@@ -24,7 +24,6 @@ import org.opentrellis.core.happening.Happening;
 import org.opentrellis.core.happening.MessageRef;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.ObjectNode;
 
 /**
  * People who get real mail over SMTP, load its picture, follow its links through the redirect, buy
@@ -55,7 +54,6 @@ class ThroughTheDoorsTest {
 
   @Test
   void aSmallCrowdOverHttpAndSmtp() {
-    mailGoesOutAtNightToo();
     journey =
         APP.bean(Journeys.class).names().stream()
             .filter(one -> one.name().equals("First frames"))
@@ -91,13 +89,6 @@ class ThroughTheDoorsTest {
     assertThat(did).isEqualTo(said);
     assertThat(said).hasSizeGreaterThan(8);
     WORKSHOP.auditIsClean();
-  }
-
-  /** A dry run knows no quiet hours. */
-  private static void mailGoesOutAtNightToo() {
-    ObjectNode account = (ObjectNode) APP.get("/api/account").body().get("account");
-    account.putNull("quietHours");
-    assertThat(APP.put("/api/account", account.toString()).status()).isEqualTo(200);
   }
 
   private List<Somebody> crowd(DryRun run) {
