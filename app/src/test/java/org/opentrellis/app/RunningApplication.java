@@ -38,37 +38,40 @@ public final class RunningApplication implements BeforeAllCallback, AfterAllCall
 
   private final List<String> properties;
   private final @Nullable Class<?> more;
+  private final boolean atNightToo;
   private @Nullable ConfigurableApplicationContext context;
   private @Nullable Path data;
   private @Nullable Answers answers;
 
-  private RunningApplication(List<String> properties, @Nullable Class<?> more) {
+  private RunningApplication(
+      List<String> properties, @Nullable Class<?> more, boolean atNightToo) {
     this.properties = properties;
     this.more = more;
+    this.atNightToo = atNightToo;
   }
 
   public static RunningApplication empty() {
-    return new RunningApplication(List.of(), null);
+    return new RunningApplication(List.of(), null, false);
   }
 
   public static RunningApplication withDemo() {
-    return new RunningApplication(List.of(DEMO), null);
+    return new RunningApplication(List.of(DEMO), null, false);
   }
 
   /** The demo with so many people, in which mail goes out at any hour. */
   public static RunningApplication withPeople(int people) {
-    return new RunningApplication(List.of(DEMO, "trellis.demo-people=" + people), null);
+    return new RunningApplication(List.of(DEMO, "trellis.demo-people=" + people), null, true);
   }
 
   /** The same whose journeys have been open for three weeks, as the demo is started by hand. */
   public static RunningApplication withLife(int people) {
     return new RunningApplication(
-        List.of(DEMO, "trellis.demo-people=" + people, "trellis.demo-live=true"), null);
+        List.of(DEMO, "trellis.demo-people=" + people, "trellis.demo-live=true"), null, false);
   }
 
   /** One that reads the description of its API off its controllers. */
   public static RunningApplication describingItself() {
-    return new RunningApplication(DESCRIBING, ApiDocument.class);
+    return new RunningApplication(DESCRIBING, ApiDocument.class, false);
   }
 
   @Override
@@ -80,7 +83,7 @@ public final class RunningApplication implements BeforeAllCallback, AfterAllCall
     }
     context = start(data, more, arguments);
     answers = Answers.of(context);
-    if (properties.stream().anyMatch(one -> one.startsWith("trellis.demo-people"))) {
+    if (atNightToo) {
       mailGoesOutAtNightToo(answers);
     }
   }
