@@ -12,6 +12,7 @@ import ProofSheet from '@/features/messages/composer/ProofSheet.vue'
 import ChoiceBar from '@/ui/ChoiceBar.vue'
 import GoneForGood from '@/ui/GoneForGood.vue'
 import Labelled from '@/ui/Labelled.vue'
+import { count, day } from '@/ui/figures'
 import { named } from './asked'
 import AskedList from './AskedList.vue'
 
@@ -215,6 +216,30 @@ async function remove() {
             />
           </span>
         </div>
+      </div>
+      <div v-if="entrance.days.length">
+        <h3 class="label">Day by day</h3>
+        <table class="w-full" aria-label="Day by day">
+          <thead>
+            <tr class="note text-left">
+              <th class="font-normal">the last 30 days</th>
+              <th class="text-right font-normal">visits</th>
+              <th class="text-right font-normal">signed up</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="one in entrance.days" :key="one.day" class="border-t border-line2">
+              <td>{{ day(one.day) }}</td>
+              <td class="figure text-right">{{ count(one.visits) }}</td>
+              <td class="figure text-right">{{ count(one.signUps) }}</td>
+            </tr>
+            <tr class="border-t border-line font-semibold">
+              <td>together</td>
+              <td class="figure text-right">{{ count(entrance.visits) }}</td>
+              <td class="figure text-right">{{ count(entrance.signUps) }}</td>
+            </tr>
+          </tbody>
+        </table>
       </div>
       <p class="flex gap-2">
         <button type="button" class="button button-small" :disabled="busy" @click="copy">

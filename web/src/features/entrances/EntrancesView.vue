@@ -21,8 +21,6 @@ const shown = computed(
 const name = ref('')
 const { told, busy, send } = useForm()
 
-const signUps = (days: { signUps: number }[]) => days.reduce((sum, day) => sum + day.signUps, 0)
-
 async function add() {
   await send(async () => {
     const added = await answerOf(api.POST('/api/entrances', { body: { name: name.value } }))
@@ -72,7 +70,7 @@ useTabTitle(() => shown.value?.entrance.name ?? 'Entrances')
         >
           <b class="block truncate font-semibold">{{ one.entrance.name }}</b>
           <span class="note">
-            {{ one.on ? 'on' : 'off' }} · {{ count(signUps(one.days)) }} in 30 days
+            {{ one.on ? 'on' : 'off' }} · {{ count(one.signUps) }} in 30 days
           </span>
         </RouterLink>
       </nav>

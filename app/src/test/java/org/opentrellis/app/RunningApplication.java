@@ -43,8 +43,7 @@ public final class RunningApplication implements BeforeAllCallback, AfterAllCall
   private @Nullable Path data;
   private @Nullable Answers answers;
 
-  private RunningApplication(
-      List<String> properties, @Nullable Class<?> more, boolean atNightToo) {
+  private RunningApplication(List<String> properties, @Nullable Class<?> more, boolean atNightToo) {
     this.properties = properties;
     this.more = more;
     this.atNightToo = atNightToo;

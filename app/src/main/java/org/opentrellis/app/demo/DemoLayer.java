@@ -13,6 +13,7 @@ import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.cohorts.Cohorts;
 import org.opentrellis.app.compare.KeptComparisons;
 import org.opentrellis.app.dryruns.DryRuns;
+import org.opentrellis.app.entrances.Entrances;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.journeys.KeptJourney;
 import org.opentrellis.app.letters.HouseStyles;
@@ -73,6 +74,7 @@ class DemoLayer implements ApplicationRunner {
   private final DryRuns dryRuns;
   private final Cohorts cohorts;
   private final KeptComparisons comparisons;
+  private final Entrances entrances;
   private final DemoLife life;
   private final TransactionTemplate transaction;
 
@@ -90,6 +92,7 @@ class DemoLayer implements ApplicationRunner {
       DryRuns dryRuns,
       Cohorts cohorts,
       KeptComparisons comparisons,
+      Entrances entrances,
       DemoLife life,
       TransactionTemplate transaction) {
     this.settings = settings;
@@ -105,6 +108,7 @@ class DemoLayer implements ApplicationRunner {
     this.dryRuns = dryRuns;
     this.cohorts = cohorts;
     this.comparisons = comparisons;
+    this.entrances = entrances;
     this.life = life;
     this.transaction = transaction;
   }
@@ -127,6 +131,7 @@ class DemoLayer implements ApplicationRunner {
       List<DryRuns.Made> runs = files.stream().map(this::dryRun).toList();
       transaction.executeWithoutResult(status -> lay(files, runs));
       if (settings.demoLive()) {
+        transaction.executeWithoutResult(status -> entrances.keep(DemoEntrance.planner()));
         life.goesOn(settings.demoPeople());
       }
     } else if (settings.demo() && !settings.rests()) {

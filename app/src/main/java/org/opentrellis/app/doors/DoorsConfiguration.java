@@ -125,18 +125,25 @@ class DoorsConfiguration {
     return filter;
   }
 
-  /** Entrances, which other sites show in a frame of theirs. Nobody has a session there. */
-  @Bean
-  @Order(Ordered.HIGHEST_PRECEDENCE)
-  SecurityFilterChain publicDoors(HttpSecurity http) {
-    return http.securityMatcher("/e/**")
+  /** Without what Spring would bring of its own: who is in is for {@link Keyholder} to say. */
+  private static HttpSecurity ourOwn(HttpSecurity http) {
+    return http
+        // A foreign page is kept out by where it says it comes from; see Doorkeeper.
         .csrf(csrf -> csrf.disable())
         .formLogin(form -> form.disable())
         .httpBasic(basic -> basic.disable())
         .logout(logout -> logout.disable())
         .requestCache(cache -> cache.disable())
         .sessionManagement(
-            session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+            session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS));
+  }
+
+  /** Entrances, which other sites show in a frame of theirs. Nobody has a session there. */
+  @Bean
+  @Order(Ordered.HIGHEST_PRECEDENCE)
+  SecurityFilterChain publicDoors(HttpSecurity http) {
+    return ourOwn(http)
+        .securityMatcher("/e/**")
         .headers(
             headers ->
                 headers
@@ -149,15 +156,7 @@ class DoorsConfiguration {
 
   @Bean
   SecurityFilterChain doors(HttpSecurity http, Keyholder keyholder, ProblemWriter problems) {
-    return http
-        // A foreign page is kept out by where it says it comes from; see Doorkeeper.
-        .csrf(csrf -> csrf.disable())
-        .formLogin(form -> form.disable())
-        .httpBasic(basic -> basic.disable())
-        .logout(logout -> logout.disable())
-        .requestCache(cache -> cache.disable())
-        .sessionManagement(
-            session -> session.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+    return ourOwn(http)
         .headers(
             headers ->
                 headers

@@ -1,16 +1,16 @@
 package org.opentrellis.app.entrances;
 
 import jakarta.mail.MessagingException;
-import java.security.SecureRandom;
 import java.time.Clock;
-import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
 import org.opentrellis.app.TrellisSettings;
 import org.opentrellis.app.account.Account;
 import org.opentrellis.app.account.AccountWriter;
 import org.opentrellis.app.http.PublicAddress;
+import org.opentrellis.app.letters.Pauses;
 import org.opentrellis.app.letters.Smtp;
+import org.opentrellis.app.letters.Token;
 import org.opentrellis.core.account.Sender;
 import org.opentrellis.core.entrance.Entrance;
 import org.opentrellis.core.people.EmailAddress;
@@ -29,11 +29,7 @@ import org.springframework.stereotype.Service;
 class ConfirmationPost {
   private static final Logger LOG = LoggerFactory.getLogger(ConfirmationPost.class);
   private static final int SOME = 100;
-  private static final int TOKEN_BYTES = 16;
-  private static final long PAUSE_SECONDS = 60;
-  private static final int MOST_DOUBLINGS = 8;
 
-  private final SecureRandom random = new SecureRandom();
   private final Asking asking;
   private final EntranceMapper entrances;
   private final EntrancePages pages;
@@ -80,7 +76,7 @@ class ConfirmationPost {
       }
     } catch (MessagingException none) {
       LOG.debug("Nobody can be asked to confirm just now.", none);
-      waiting.forEach(row -> asking.later(row.id(), now + PAUSE_SECONDS));
+      waiting.forEach(row -> asking.later(row.id(), now + Pauses.after(row.tries())));
     } finally {
       smtp.settle();
     }
@@ -88,24 +84,22 @@ class ConfirmationPost {
 
   private void ask(
       SignUpMapper.SignUpRow row, AccountWriter writer, Smtp.Connection connection, long now) {
-    byte[] bits = new byte[TOKEN_BYTES];
-    random.nextBytes(bits);
-    String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bits);
-    asking.begin(row.id(), SignUps.hash(token));
+    Token token = Token.random();
+    asking.begin(row.id(), token.hash());
     try {
       connection.send(letter(row, writer, token));
       asking.asked(row.id(), now);
     } catch (MessagingException refused) {
       LOG.debug("Sign-up {} could not be asked to confirm.", row.id(), refused);
-      asking.later(row.id(), now + (PAUSE_SECONDS << Math.min(row.tries(), MOST_DOUBLINGS)));
+      asking.later(row.id(), now + Pauses.after(row.tries()));
     }
   }
 
-  private Letter letter(SignUpMapper.SignUpRow row, AccountWriter writer, String token) {
+  private Letter letter(SignUpMapper.SignUpRow row, AccountWriter writer, Token token) {
     EntranceRow of = entrances.find(row.entranceId()).orElseThrow();
     Entrance entrance = of.entrance();
     Sender sender = writer.senders().getFirst();
-    String link = address.base() + "/e/" + of.slug() + "/confirm/" + token;
+    String link = address.base() + "/e/" + of.slug() + "/confirm/" + token.value();
     String subject = "Please confirm: " + entrance.title();
     String plain =
         """
@@ -124,7 +118,7 @@ class ConfirmationPost {
         new EmailAddress(row.address()),
         "",
         subject,
-        "confirm." + SignUps.hash(token).substring(0, 32) + "@" + sender.address().domain(),
+        "confirm." + token.hash().substring(0, 32) + "@" + sender.address().domain(),
         clock.instant(),
         pages.mail(entrance, subject, link, writer),
         plain,

@@ -176,7 +176,6 @@ class DoorController {
                   ? words.words()
                       + "\nLook into your mailbox: the link in our mail says that it was you."
                   : words.words());
-      case Then.Page page -> pages.words(entrance.title(), "Thank you.");
       case Then.Address address -> pages.words(entrance.title(), "Thank you.");
     };
   }

@@ -3,12 +3,13 @@ package org.opentrellis.app.entrances;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
-import java.util.regex.Matcher;
 import java.util.stream.Collectors;
 import org.opentrellis.app.account.Account;
 import org.opentrellis.app.account.AccountWriter;
+import org.opentrellis.app.http.Templates;
 import org.opentrellis.app.names.NamedField;
 import org.opentrellis.app.names.RegisteredNames;
 import org.opentrellis.core.entrance.Entrance;
@@ -16,8 +17,6 @@ import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.TemplateEngine;
 import org.thymeleaf.context.Context;
-import org.thymeleaf.templatemode.TemplateMode;
-import org.thymeleaf.templateresolver.ClassLoaderTemplateResolver;
 
 /** Writes the pages of entrances, which work without scripts. */
 @Component
@@ -27,7 +26,7 @@ class EntrancePages {
 
   static final String SEAL = "seal";
 
-  private final TemplateEngine engine = new TemplateEngine();
+  private final TemplateEngine engine = Templates.in("entrances");
   private final String style = read("entrances/entrance.css");
   private final Account account;
   private final RegisteredNames names;
@@ -35,12 +34,6 @@ class EntrancePages {
   EntrancePages(Account account, RegisteredNames names) {
     this.account = account;
     this.names = names;
-    ClassLoaderTemplateResolver resolver = new ClassLoaderTemplateResolver();
-    resolver.setPrefix("entrances/");
-    resolver.setSuffix(".html");
-    resolver.setTemplateMode(TemplateMode.HTML);
-    resolver.setCharacterEncoding("UTF-8");
-    engine.setTemplateResolver(resolver);
   }
 
   /**
@@ -56,10 +49,25 @@ class EntrancePages {
       Map<String, String> typed,
       Map<String, String> problems,
       String note) {
+    return write("form", given(entrance, seal, typed, problems, note));
+  }
+
+  /** The form as it begins, in a page that needs nothing but itself. */
+  String picture(Entrance entrance) {
+    Map<String, Object> values = given(entrance, "", Map.of(), Map.of(), "");
+    values.put("style", style);
+    return write("form", values);
+  }
+
+  private Map<String, Object> given(
+      Entrance entrance,
+      String seal,
+      Map<String, String> typed,
+      Map<String, String> problems,
+      String note) {
     Map<String, NamedField> fields =
         names.fields().stream().collect(Collectors.toMap(NamedField::name, one -> one));
-    return write(
-        "form",
+    return new HashMap<>(
         Map.of(
             "title", entrance.title(),
             "entrance", entrance,
@@ -68,14 +76,6 @@ class EntrancePages {
             "typed", typed,
             "problems", problems,
             "note", note));
-  }
-
-  /** The form as it begins, in a page that needs nothing but itself. */
-  String picture(Entrance entrance) {
-    return form(entrance, "", Map.of(), Map.of(), "")
-        .replaceFirst(
-            "<link rel=\"stylesheet\"[^>]*>",
-            Matcher.quoteReplacement("<style>" + style + "</style>"));
   }
 
   /** How the pages look, as CSS. */

@@ -14,7 +14,9 @@ import tools.jackson.databind.JsonNode;
  * @param on whether people can come in
  * @param sheet what it asks and what happens then, in sentences
  * @param starts the open journeys that start for whoever signs up
- * @param days the last 30 that had a visit, the earliest first
+ * @param visits how often it was looked at in the last 30 days
+ * @param signUps how many signed up in them
+ * @param days those of them that had a visit, the earliest first
  */
 record EntranceView(
     long id,
@@ -25,6 +27,8 @@ record EntranceView(
     List<String> sheet,
     List<EntranceFinding> findings,
     List<String> starts,
+    long visits,
+    long signUps,
     List<EntranceDay> days) {
 
   /** How often it was looked at, and how many signed up. */

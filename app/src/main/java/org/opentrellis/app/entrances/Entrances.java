@@ -6,14 +6,13 @@ import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.opentrellis.app.account.Account;
-import org.opentrellis.app.files.KeptFiles;
 import org.opentrellis.app.http.FreeName;
 import org.opentrellis.app.http.NameTaken;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.Refusal;
 import org.opentrellis.app.http.SaveLost;
-import org.opentrellis.app.messages.MessageLibrary;
 import org.opentrellis.app.names.RegisteredNames;
 import org.opentrellis.app.people.JourneyDoors;
 import org.opentrellis.app.storage.AgainIfTaken;
@@ -36,13 +35,11 @@ import tools.jackson.databind.JsonNode;
 /** The account's entrances, as the workshop keeps them. */
 @Service
 @Transactional
-class Entrances {
+public class Entrances {
   private static final int DAYS = 30;
 
   private final EntranceMapper mapper;
   private final RegisteredNames names;
-  private final KeptFiles files;
-  private final MessageLibrary messages;
   private final JourneyDoors doors;
   private final EntrancePages pages;
   private final Account account;
@@ -51,16 +48,12 @@ class Entrances {
   Entrances(
       EntranceMapper mapper,
       RegisteredNames names,
-      KeptFiles files,
-      MessageLibrary messages,
       JourneyDoors doors,
       EntrancePages pages,
       Account account,
       Clock clock) {
     this.mapper = mapper;
     this.names = names;
-    this.files = files;
-    this.messages = messages;
     this.doors = doors;
     this.pages = pages;
     this.account = account;
@@ -98,6 +91,12 @@ class Entrances {
     free(form, -1, "/name");
     names.number(form);
     return insert(Entrance.begun(form));
+  }
+
+  /** Keeps one that people can come in by at once. */
+  public void keep(Entrance entrance) {
+    names.number(entrance.name());
+    turn(insert(entrance).id(), true);
   }
 
   private EntranceView insert(Entrance entrance) {
@@ -205,16 +204,18 @@ class Entrances {
   }
 
   private List<EntranceFinding> found(Entrance entrance) {
-    return EntranceChecks.of(
-        entrance,
-        new EntranceChecks.Around(
-            file -> files.find(file).isPresent(),
-            message -> messages.find(message).isPresent(),
-            form -> !doors.enteredByForm(form).isEmpty()));
+    return EntranceChecks.of(entrance, !doors.enteredByForm(entrance.name()).isEmpty());
   }
 
   private EntranceView view(EntranceRow row, Map<Long, List<EntranceMapper.DayRow>> days) {
     Entrance entrance = row.entrance();
+    List<String> starts =
+        Stream.concat(
+                doors.enteredByForm(entrance.name()).stream(),
+                doors.enteredBy(entrance.labels()).stream())
+            .distinct()
+            .toList();
+    List<EntranceMapper.DayRow> last = days.getOrDefault(row.id(), List.of());
     return new EntranceView(
         row.id(),
         "/e/" + row.slug(),
@@ -222,9 +223,11 @@ class Entrances {
         row.version(),
         Documents.write(entrance),
         EntranceSheet.of(entrance),
-        found(entrance),
-        doors.enteredByForm(entrance.name()),
-        days.getOrDefault(row.id(), List.of()).stream()
+        EntranceChecks.of(entrance, !starts.isEmpty()),
+        starts,
+        last.stream().mapToLong(EntranceMapper.DayRow::visits).sum(),
+        last.stream().mapToLong(EntranceMapper.DayRow::signUps).sum(),
+        last.stream()
             .map(day -> new EntranceView.EntranceDay(day.onDay(), day.visits(), day.signUps()))
             .toList());
   }

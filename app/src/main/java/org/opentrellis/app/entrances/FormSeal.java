@@ -10,6 +10,7 @@ import java.util.Base64;
 import java.util.Optional;
 import javax.crypto.Mac;
 import javax.crypto.spec.SecretKeySpec;
+import org.opentrellis.app.letters.Token;
 import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.stereotype.Component;
 
@@ -24,16 +25,14 @@ class FormSeal {
 
   private static final Duration MOST = Duration.ofHours(24);
   private static final String ALGORITHM = "HmacSHA256";
-  private static final int NUMBER_BYTES = 16;
   private static final int KEY_BYTES = 32;
 
-  private final SecureRandom random = new SecureRandom();
   private final SecretKeySpec key;
   private final Clock clock;
 
   FormSeal(@Qualifier("wallClock") Clock clock) {
     byte[] fresh = new byte[KEY_BYTES];
-    random.nextBytes(fresh);
+    new SecureRandom().nextBytes(fresh);
     this.key = new SecretKeySpec(fresh, ALGORITHM);
     this.clock = clock;
   }
@@ -54,10 +53,7 @@ class FormSeal {
 
   /** For the form of one entrance. */
   String make(String slug) {
-    byte[] number = new byte[NUMBER_BYTES];
-    random.nextBytes(number);
-    String said =
-        Base64.getUrlEncoder().withoutPadding().encodeToString(number) + "." + clock.millis();
+    String said = Token.random().value() + "." + clock.millis();
     return said + "." + mark(slug, said);
   }
 

@@ -1,24 +1,20 @@
 package org.opentrellis.app.entrances;
 
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import org.opentrellis.app.account.Account;
+import org.opentrellis.app.letters.Token;
 import org.opentrellis.app.names.RegisteredNames;
 import org.opentrellis.app.people.PersonForgotten;
 import org.opentrellis.app.people.SigningUp;
+import org.opentrellis.app.people.TextKey;
 import org.opentrellis.app.storage.AgainIfTaken;
-import org.opentrellis.app.storage.Fingerprint;
 import org.opentrellis.core.entrance.Entrance;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.FieldName;
-import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.journey.Operand;
 import org.opentrellis.core.problem.Refused;
 import org.springframework.context.event.EventListener;
@@ -76,7 +72,7 @@ class SignUps {
         new SignUpMapper.SignUpRow(
             0, row.id(), filled.address(), Json.write(filled), entrance.agreement(), now(), 0),
         sentForm,
-        filled.address().toLowerCase(Locale.ROOT),
+        TextKey.of(filled.address()),
         awaits,
         person);
     entrances.count(row.id(), today(), 0, 1);
@@ -89,7 +85,7 @@ class SignUps {
   }
 
   private Optional<SignUpMapper.SignUpRow> asked(EntranceRow row, String token) {
-    return mapper.byToken(hash(token)).filter(one -> one.entranceId() == row.id());
+    return mapper.byToken(new Token(token).hash()).filter(one -> one.entranceId() == row.id());
   }
 
   /**
@@ -111,8 +107,6 @@ class SignUps {
   }
 
   private long in(Entrance entrance, Filled filled) {
-    Set<Name> labels = new HashSet<>(entrance.lists());
-    labels.addAll(entrance.tags());
     return people.in(
         new SigningUp.Signed(
             entrance.name(),
@@ -123,7 +117,7 @@ class SignUps {
             filled.texts(),
             !entrance.agreement().isBlank(),
             values(filled),
-            labels),
+            entrance.labels()),
         account.zone().getId(),
         now());
   }
@@ -147,7 +141,7 @@ class SignUps {
 
   @EventListener
   void follow(PersonForgotten forgotten) {
-    mapper.forget(forgotten.address().toLowerCase(Locale.ROOT));
+    mapper.forget(TextKey.of(forgotten.address()));
   }
 
   private long now() {
@@ -156,10 +150,5 @@ class SignUps {
 
   private LocalDate today() {
     return LocalDate.ofInstant(clock.instant(), account.zone());
-  }
-
-  /** By which a token is kept. */
-  static String hash(String token) {
-    return Fingerprint.of(token.getBytes(StandardCharsets.UTF_8));
   }
 }

@@ -82,7 +82,7 @@ class Recipients {
         .known(
             id,
             sender,
-            who -> answers.get(new Asked(who, id), asked -> people.holds(asked.who(), id)));
+            who -> answers.get(new Asked(who, id), asked -> people.meant(asked.who()).test(id)));
   }
 
   /** What is the same for everybody who is written to, and who they are. */

@@ -11,18 +11,18 @@ import org.opentrellis.app.storage.Fingerprint;
  *
  * @param value 22 letters, digits, dashes and underscores
  */
-record Token(String value) {
+public record Token(String value) {
   private static final int BYTES = 16;
   private static final SecureRandom RANDOM = new SecureRandom();
 
-  static Token random() {
+  public static Token random() {
     byte[] bits = new byte[BYTES];
     RANDOM.nextBytes(bits);
     return new Token(Base64.getUrlEncoder().withoutPadding().encodeToString(bits));
   }
 
   /** SHA-256, in hexadecimal digits. */
-  String hash() {
+  public String hash() {
     return Fingerprint.of(value.getBytes(StandardCharsets.UTF_8));
   }
 }

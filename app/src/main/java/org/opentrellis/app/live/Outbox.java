@@ -15,6 +15,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.opentrellis.app.account.Account;
 import org.opentrellis.app.clock.AccountClock;
+import org.opentrellis.app.letters.Pauses;
 import org.opentrellis.app.people.KnownPeople;
 import org.opentrellis.core.account.QuietHours;
 import org.opentrellis.core.happening.Happening;

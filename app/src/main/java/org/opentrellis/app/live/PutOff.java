@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import org.opentrellis.app.clock.AccountClock;
 import org.opentrellis.app.http.Incident;
+import org.opentrellis.app.letters.Pauses;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.happening.Happening;

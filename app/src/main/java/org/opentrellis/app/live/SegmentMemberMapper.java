@@ -5,13 +5,12 @@ import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
+import org.opentrellis.app.storage.Columns;
 
 /** Who was in the segments that journeys wait for, when they were looked at last. */
 @Mapper
 interface SegmentMemberMapper {
-  String PEOPLE =
-      "(select * from unnest(cast(#{people,"
-          + " typeHandler=org.apache.ibatis.type.ArrayTypeHandler} as bigint array)))";
+  String PEOPLE = "(select * from unnest(cast(#{people" + Columns.LONGS + "))";
 
   @Select(
       """

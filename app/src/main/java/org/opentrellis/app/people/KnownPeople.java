@@ -136,11 +136,6 @@ public class KnownPeople {
     return crowd.meant(who)::has;
   }
 
-  /** Whether a condition holds for somebody now. */
-  public boolean holds(Condition who, long id) {
-    return crowd.meant(who).and(crowd.there(List.of(id))).count(1) == 1;
-  }
-
   /** Empty if nobody has one. */
   public String longestFirstName() {
     return mapper.longestFirstName().orElse("");

@@ -3,10 +3,10 @@ package org.opentrellis.app.people;
 import java.util.Locale;
 
 /** How texts are compared: without regard to case. */
-final class TextKey {
+public final class TextKey {
   private TextKey() {}
 
-  static String of(String text) {
+  public static String of(String text) {
     return text.toLowerCase(Locale.ROOT);
   }
 }

@@ -6,14 +6,13 @@ import java.nio.charset.StandardCharsets;
 import java.util.Base64;
 import java.util.Locale;
 import java.util.Map;
+import org.opentrellis.app.http.Templates;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
 import org.springframework.core.io.support.PathMatchingResourcePatternResolver;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.TemplateEngine;
 import org.thymeleaf.context.Context;
-import org.thymeleaf.templatemode.TemplateMode;
-import org.thymeleaf.templateresolver.ClassLoaderTemplateResolver;
 
 /** Writes pages that need nothing but themselves: their styles and pictures are inside. */
 @Component
@@ -25,18 +24,9 @@ class Pages {
           "Bricolage Grotesque", "bricolage-grotesque",
           "Spline Sans Mono", "spline-sans-mono");
 
-  private final TemplateEngine engine = new TemplateEngine();
+  private final TemplateEngine engine = Templates.in("pages");
   private final String tokens = tokens();
   private final String fonts = fonts();
-
-  Pages() {
-    ClassLoaderTemplateResolver resolver = new ClassLoaderTemplateResolver();
-    resolver.setPrefix("pages/");
-    resolver.setSuffix(".html");
-    resolver.setTemplateMode(TemplateMode.HTML);
-    resolver.setCharacterEncoding("UTF-8");
-    engine.setTemplateResolver(resolver);
-  }
 
   /** The colours of the screens, as a page by itself can use them. */
   private static String tokens() {

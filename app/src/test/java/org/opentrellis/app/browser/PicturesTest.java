@@ -44,7 +44,6 @@ class PicturesTest {
     take(at("/journeys", "Thirty days of bees"), "journeys");
     take(at("/journeys/1?step=planner-again", "Links in this message"), "workbench");
     take(at("/journeys/6?step=journey", "Add a rule for leaving"), "journey-rules");
-    take(at("/journeys/8?step=spring/lesson", "belongs to a strand"), "strand");
     take(at("/journeys/1/dry-run", "met the goal"), "dry-run");
     Page starters = at("/journeys", "Thirty days of bees");
     starters
@@ -168,6 +167,9 @@ class PicturesTest {
     Page names = at("/people/names?kind=LIST", "Members");
     press(names, "Newcomers");
     take(names, "names");
+    Page entrances = at("/entrances", "Puts them on list Newcomers");
+    assertThat(entrances.frameLocator("iframe").getByText("Send me the planner")).isVisible();
+    take(entrances, "entrances");
     take(at("/account", "Who emails come from"), "account");
   }
 }

@@ -1,6 +1,7 @@
 package org.opentrellis.core.entrance;
 
 import org.opentrellis.core.journey.FieldName;
+import org.opentrellis.core.message.Limits;
 
 /** Something that a form asks besides the address, which it always asks. */
 public sealed interface Asked
@@ -23,7 +24,7 @@ public sealed interface Asked
    */
   record Texts(String words) implements Asked {
     public Texts {
-      words = Entrance.line("what people agree to", words, Entrance.LONGEST_AGREEMENT);
+      words = Limits.line("what people agree to", words, Entrance.LONGEST_AGREEMENT);
     }
 
     /** Nobody has to agree. */
@@ -40,7 +41,7 @@ public sealed interface Asked
    */
   record Field(FieldName field, String words, boolean required) implements Asked {
     public Field {
-      words = Entrance.line("a question", words, 200);
+      words = Limits.line("a question", words, 200);
     }
   }
 }

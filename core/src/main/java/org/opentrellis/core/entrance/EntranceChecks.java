@@ -2,29 +2,18 @@ package org.opentrellis.core.entrance;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.Predicate;
-import org.opentrellis.core.journey.FileName;
-import org.opentrellis.core.journey.FormName;
-import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.message.WebAddress;
-import org.opentrellis.core.people.EmailAddress;
-import org.opentrellis.core.problem.Refused;
-import org.opentrellis.core.sentence.Style;
 
 /** Looks through an entrance for what keeps people out, or leaves them with nothing. */
 public final class EntranceChecks {
   private EntranceChecks() {}
 
   /**
-   * What is around an entrance.
+   * Errors first.
    *
-   * @param starts whether a journey starts for whoever submits a form
+   * @param starts whether a journey starts for whoever signs up
    */
-  public record Around(
-      Predicate<FileName> files, Predicate<MessageId> messages, Predicate<FormName> starts) {}
-
-  /** Errors first. */
-  public static List<EntranceFinding> of(Entrance entrance, Around around) {
+  public static List<EntranceFinding> of(Entrance entrance, boolean starts) {
     List<EntranceFinding> found = new ArrayList<>();
     if (entrance.title().isBlank()) {
       found.add(
@@ -35,25 +24,13 @@ public final class EntranceChecks {
     }
     then(entrance.then(), found);
     texts(entrance, found);
-    entrance.handsOut().ifPresent(what -> handOut(what, around, found));
-    entrance.tells().stream()
-        .filter(one -> !isAddress(one))
-        .forEach(
-            one ->
-                found.add(
-                    EntranceFinding.error(
-                        "no-address",
-                        "The team is to be told at %s, which is no email address."
-                            .formatted(Style.quoted(one)))));
     if (entrance.agreement().isBlank()) {
       found.add(
           EntranceFinding.warning(
               "no-agreement",
               "The form says nothing that people agree to, so nobody who signs up is mailed."));
     }
-    if (entrance.lists().isEmpty()
-        && entrance.tags().isEmpty()
-        && !around.starts().test(entrance.name())) {
+    if (entrance.lists().isEmpty() && entrance.tags().isEmpty() && !starts) {
       found.add(
           EntranceFinding.warning(
               "leads-nowhere",
@@ -69,14 +46,6 @@ public final class EntranceChecks {
           found.add(
               EntranceFinding.error(
                   "nothing-then", "Whoever signs up sees nothing then: say what is shown."));
-        }
-      }
-      case Then.Page page -> {
-        if (page.parts().isEmpty()) {
-          found.add(
-              EntranceFinding.error(
-                  "nothing-then",
-                  "Whoever signs up sees an empty page then: put something on it."));
         }
       }
       case Then.Address address ->
@@ -104,34 +73,6 @@ public final class EntranceChecks {
                   "The form asks whether they agree to texts, but not for a phone number."));
         }
       }
-    }
-  }
-
-  private static void handOut(HandOut what, Around around, List<EntranceFinding> found) {
-    boolean there =
-        switch (what) {
-          case HandOut.File file -> around.files().test(file.file());
-          case HandOut.Mail mail -> around.messages().test(mail.message());
-        };
-    if (!there) {
-      found.add(
-          EntranceFinding.error(
-              "hand-out-missing",
-              switch (what) {
-                case HandOut.File file ->
-                    "The file %s that it hands out is not there."
-                        .formatted(Style.quoted(file.file().value()));
-                case HandOut.Mail mail -> "The message that it sends is not there.";
-              }));
-    }
-  }
-
-  private static boolean isAddress(String typed) {
-    try {
-      new EmailAddress(typed);
-      return true;
-    } catch (Refused none) {
-      return false;
     }
   }
 }

@@ -29,26 +29,11 @@ public final class EntranceSheet {
             ? "They confirm by email before anything else happens."
             : "Whoever is new is in at once; who is there already confirms by email.");
     puts(entrance).ifPresent(lines::add);
-    entrance
-        .handsOut()
-        .ifPresent(
-            what ->
-                lines.add(
-                    switch (what) {
-                      case HandOut.File file ->
-                          "Hands out the file " + Style.quoted(file.file().value()) + ".";
-                      case HandOut.Mail mail ->
-                          "Sends the message " + Style.quoted(mail.message().value()) + ".";
-                    }));
     lines.add(
         switch (entrance.then()) {
           case Then.Words words -> "Then shows: " + said(words.words());
-          case Then.Page page -> "Then shows a page of its own.";
           case Then.Address address -> "Then leads to " + address.url() + ".";
         });
-    if (!entrance.tells().isEmpty()) {
-      lines.add("Tells " + and(entrance.tells()) + " of each.");
-    }
     return lines;
   }
 

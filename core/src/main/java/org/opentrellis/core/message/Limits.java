@@ -3,12 +3,14 @@ package org.opentrellis.core.message;
 import org.opentrellis.core.journey.Characters;
 import org.opentrellis.core.problem.Refused;
 
-/** What holds for everything that is written in a message; each refuses with a sentence. */
-final class Limits {
+/**
+ * What holds for everything that is written in a message or a form; each refuses with a sentence.
+ */
+public final class Limits {
   private Limits() {}
 
   /** A line, as it was written, with the spaces at its ends. */
-  static String line(String what, String value, int most) {
+  public static String line(String what, String value, int most) {
     if (value.length() > most) {
       throw new Refused(
           "%s must have at most %,d characters, not %,d".formatted(what, most, value.length()));

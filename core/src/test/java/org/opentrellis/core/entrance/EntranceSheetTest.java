@@ -4,11 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.journey.FieldName;
-import org.opentrellis.core.journey.FileName;
 import org.opentrellis.core.journey.FormName;
 import org.opentrellis.core.journey.ListName;
 import org.opentrellis.core.journey.TagName;
@@ -17,14 +15,11 @@ import org.opentrellis.core.problem.Refused;
 /** What is read aloud, what is found, and what comes back from its document. */
 class EntranceSheetTest {
   private static final FormName PLANNER = new FormName("Planner on the website");
-  private static final EntranceChecks.Around AROUND =
-      new EntranceChecks.Around(file -> true, message -> true, form -> false);
 
   private static Entrance planner() {
     return new Entrance(
         PLANNER,
         "The hive planner",
-        List.of(),
         List.of(
             new Asked.FirstName(true),
             new Asked.Field(new FieldName("hives"), "How many hives do you keep?", false)),
@@ -33,29 +28,24 @@ class EntranceSheetTest {
         true,
         List.of(new ListName("Newcomers")),
         List.of(new TagName("market")),
-        Optional.of(new HandOut.File(new FileName("hive-planner.pdf"))),
-        new Then.Words("Look into your mailbox."),
-        List.of("team@example.com"));
+        new Then.Words("Look into your mailbox."));
   }
 
-  private static Entrance with(Entrance of, List<Asked> asks, Then then, List<String> tells) {
+  private static Entrance with(Entrance of, List<Asked> asks, Then then) {
     return new Entrance(
         of.name(),
         of.title(),
-        of.parts(),
         asks,
         of.button(),
         of.agreement(),
         of.confirms(),
         of.lists(),
         of.tags(),
-        of.handsOut(),
-        then,
-        tells);
+        then);
   }
 
-  private static List<String> codes(Entrance entrance, EntranceChecks.Around around) {
-    return EntranceChecks.of(entrance, around).stream().map(EntranceFinding::code).toList();
+  private static List<String> codes(Entrance entrance, boolean starts) {
+    return EntranceChecks.of(entrance, starts).stream().map(EntranceFinding::code).toList();
   }
 
   @Test
@@ -66,9 +56,7 @@ class EntranceSheetTest {
             "They agree: \u201cAmbercomb sends me news by email, once or twice a month.\u201d",
             "They confirm by email before anything else happens.",
             "Puts them on list Newcomers and tags them market.",
-            "Hands out the file \u201chive-planner.pdf\u201d.",
-            "Then shows: \u201cLook into your mailbox.\u201d",
-            "Tells team@example.com of each.");
+            "Then shows: \u201cLook into your mailbox.\u201d");
   }
 
   @Test
@@ -80,35 +68,19 @@ class EntranceSheetTest {
 
   @Test
   void whoeverBeginsIsToldWhatIsMissing() {
-    assertThat(codes(Entrance.begun(PLANNER), AROUND))
+    assertThat(codes(Entrance.begun(PLANNER), false))
         .containsExactly("no-agreement", "leads-nowhere");
-    assertThat(codes(planner(), AROUND)).isEmpty();
-    assertThat(
-            codes(
-                Entrance.begun(PLANNER),
-                new EntranceChecks.Around(file -> true, message -> true, PLANNER::equals)))
-        .containsExactly("no-agreement");
+    assertThat(codes(Entrance.begun(PLANNER), true)).containsExactly("no-agreement");
+    assertThat(codes(planner(), false)).isEmpty();
   }
 
   @Test
   void whatLeavesPeopleWithNothingIsFound() {
     Entrance wrong =
-        with(
-            planner(),
-            List.of(new Asked.Texts(" ")),
-            new Then.Address("javascript:alert(1)"),
-            List.of("nobody"));
-    assertThat(
-            codes(wrong, new EntranceChecks.Around(file -> false, message -> false, form -> true)))
-        .containsExactly(
-            "leads-wrong",
-            "texts-without-words",
-            "texts-without-phone",
-            "hand-out-missing",
-            "no-address");
-    assertThat(codes(with(planner(), List.of(), new Then.Words(" "), List.of()), AROUND))
-        .containsExactly("nothing-then");
-    assertThat(codes(with(planner(), List.of(), new Then.Page(List.of()), List.of()), AROUND))
+        with(planner(), List.of(new Asked.Texts(" ")), new Then.Address("javascript:alert(1)"));
+    assertThat(codes(wrong, true))
+        .containsExactly("leads-wrong", "texts-without-words", "texts-without-phone");
+    assertThat(codes(with(planner(), List.of(), new Then.Words(" ")), true))
         .containsExactly("nothing-then");
   }
 
@@ -116,7 +88,7 @@ class EntranceSheetTest {
   void nothingIsAskedTwice() {
     List<Asked> twice = List.of(new Asked.Phone(true), new Asked.Phone(false));
     Then then = planner().then();
-    assertThatThrownBy(() -> with(planner(), twice, then, List.of()))
+    assertThatThrownBy(() -> with(planner(), twice, then))
         .isInstanceOf(Refused.class)
         .hasMessageContaining("the same thing twice");
   }

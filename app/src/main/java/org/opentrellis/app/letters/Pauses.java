@@ -1,10 +1,10 @@
-package org.opentrellis.app.live;
+package org.opentrellis.app.letters;
 
 import java.time.Duration;
 import java.util.List;
 
 /** How long to wait before the next try: growing pauses (RFC 5321, section 4.5.4.1). */
-final class Pauses {
+public final class Pauses {
   private static final List<Duration> GROWING =
       List.of(
           Duration.ofMinutes(1),
@@ -21,7 +21,7 @@ final class Pauses {
    *
    * @param tries how many there were before, from 0
    */
-  static long after(int tries) {
+  public static long after(int tries) {
     return GROWING.get(Math.min(tries, GROWING.size() - 1)).toSeconds();
   }
 }
