@@ -2,12 +2,16 @@ package org.opentrellis.mail;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import jakarta.mail.Session;
+import jakarta.mail.internet.MimeMessage;
+import jakarta.mail.internet.MimeMultipart;
 import jakarta.mail.internet.MimeUtility;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.Optional;
+import java.util.Properties;
 import org.apache.james.mime4j.dom.Message;
 import org.apache.james.mime4j.dom.Multipart;
 import org.apache.james.mime4j.dom.TextBody;
@@ -99,6 +103,19 @@ class MimeWriterTest {
         .containsExactly("text/plain", "text/html");
     assertThat(read(both, 0)).isEqualTo(text.replace("\n", "\r\n"));
     assertThat(read(both, 1)).contains("Grüße, 蜂.");
+  }
+
+  /** Mime4j encodes, so another one reads, too: Jakarta Mail. */
+  @Test
+  void anotherLibraryReadsTheSame() throws Exception {
+    String text = "Grüße \t \n 蜂 🐝 = =3D \n\n..\ntrailing  \n" + "ä".repeat(300) + "\nend";
+    MimeMessage read =
+        new MimeMessage(
+            Session.getInstance(new Properties()),
+            new ByteArrayInputStream(MimeWriter.write(letter("Mira", "", "Subject", text))));
+    MimeMultipart both = (MimeMultipart) read.getContent();
+    assertThat(both.getBodyPart(0).getContent()).isEqualTo(text.replace("\n", "\r\n"));
+    assertThat(both.getBodyPart(1).getContentType()).isEqualTo("text/html; charset=UTF-8");
   }
 
   private static String read(Multipart both, int part) throws IOException {
