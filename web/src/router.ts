@@ -81,6 +81,11 @@ export const router = createRouter({
       component: () => import('@/features/entrances/EntrancesView.vue'),
     },
     {
+      path: '/entrances/choices',
+      name: 'choices-page',
+      component: () => import('@/features/entrances/ChoicesView.vue'),
+    },
+    {
       path: '/glasshouse',
       name: 'glasshouse',
       component: () => import('@/features/glasshouse/GlasshouseView.vue'),

@@ -11,6 +11,7 @@ import type {
   CohortPlan,
   ComparedBy,
   EstimateView,
+  ChoicesPageDocument,
   EntranceDocument,
   HouseStyleDocument,
   ManuscriptDocument,
@@ -249,7 +250,6 @@ export const questions = {
       queryFn: () => answerOf(api.GET('/api/house-style')),
     }),
 
-  /** What is hard to read in a style that is being chosen. */
   entrances: () =>
     queryOptions({
       queryKey: ['entrances'],
@@ -265,6 +265,22 @@ export const questions = {
       placeholderData: keepPreviousData,
     }),
 
+  choicesPage: () =>
+    queryOptions({
+      queryKey: ['choices-page'],
+      queryFn: () => answerOf(api.GET('/api/choices-page')),
+    }),
+
+  /** How the page of choices would be that is being changed. */
+  choicesLook: (page: ChoicesPageDocument) =>
+    queryOptions({
+      queryKey: ['choices-look', page],
+      queryFn: ({ signal }) =>
+        answerOf(api.POST('/api/choices-page/looks', { body: { page }, signal })),
+      placeholderData: keepPreviousData,
+    }),
+
+  /** What is hard to read in a style that is being chosen. */
   houseStyleLook: (style: HouseStyleDocument) =>
     queryOptions({
       queryKey: ['house-style', 'look', style],

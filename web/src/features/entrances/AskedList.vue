@@ -3,7 +3,8 @@ import { computed, ref } from 'vue'
 import type { AskedDocument } from '@/api/types'
 import { fresh, nameOf, ONCE, stillToAsk } from './asked'
 
-/** What a form asks besides the address, in its order. */
+/** What a form asks, in its order. */
+defineProps<{ first?: string }>()
 const asks = defineModel<AskedDocument[]>({ required: true })
 
 const field = ref('')
@@ -38,13 +39,13 @@ function addOnce(kind: (typeof ONCE)[number]['kind']) {
   <div>
     <h3 class="label">What it asks</h3>
     <ol class="grid gap-1.5" aria-label="What it asks">
-      <li class="note">Email address, always</li>
+      <li v-if="first" class="note">{{ first }}</li>
       <li
         v-for="(asked, at) in asks"
         :key="nameOf(asked)"
-        class="grid grid-cols-[8.5rem_minmax(0,1fr)_auto] items-center gap-2"
+        class="grid grid-cols-[6.5rem_minmax(0,1fr)_auto] items-center gap-2"
       >
-        <span class="truncate font-semibold">{{ nameOf(asked) }}</span>
+        <span class="truncate font-semibold" :title="nameOf(asked)">{{ nameOf(asked) }}</span>
         <input
           v-if="asked.kind === 'field' || asked.kind === 'texts'"
           class="field"

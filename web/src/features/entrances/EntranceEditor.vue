@@ -1,33 +1,26 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { answerOf, api } from '@/api/client'
 import { outdated, questions } from '@/api/queries'
 import type { EntranceDocument, EntranceView } from '@/api/types'
 import { useForm } from '@/api/useForm'
 import { useDraft } from '@/editing/useDraft'
-import ProofSheet from '@/features/messages/composer/ProofSheet.vue'
-import ChoiceBar from '@/ui/ChoiceBar.vue'
 import GoneForGood from '@/ui/GoneForGood.vue'
 import Labelled from '@/ui/Labelled.vue'
 import { count, day } from '@/ui/figures'
 import { named } from './asked'
 import AskedList from './AskedList.vue'
+import PagePicture from './PagePicture.vue'
 
 /** One entrance: what it asks and what happens then, and its page as people see it. */
 const props = defineProps<{ entrance: EntranceView }>()
 
-const WIDTHS = [
-  { key: 'desk', name: 'Desk', width: 620 },
-  { key: 'phone', name: 'Phone', width: 340 },
-] as const
-
 const router = useRouter()
 const { given, changed, take } = useDraft<EntranceDocument>(computed(() => props.entrance.entrance))
 const { wrong, failure, busy, send } = useForm()
-const size = ref<'desk' | 'phone'>('desk')
 const asked = refDebounced(
   computed(() => JSON.stringify(given.value)),
   80,
@@ -154,7 +147,7 @@ async function remove() {
       <Labelled id="title" name="Title" :wrong="wrong['entrance/title']">
         <input id="title" v-model="given.title" class="field" maxlength="200" />
       </Labelled>
-      <AskedList v-model="given.asks" />
+      <AskedList v-model="given.asks" first="Email address, always" />
       <Labelled
         id="agreement"
         name="They agree to"
@@ -253,21 +246,6 @@ async function remove() {
         </template>
       </GoneForGood>
     </section>
-    <section class="panel flex min-h-0 flex-col overflow-hidden" aria-label="The page">
-      <div class="panel-head">
-        <h2>The page</h2>
-        <ChoiceBar v-model="size" class="ml-auto" label="How wide" :choices="WIDTHS" />
-      </div>
-      <div class="min-h-0 flex-1 overflow-y-auto bg-cell p-4" tabindex="0" aria-label="The page">
-        <div class="flex justify-center">
-          <ProofSheet
-            v-if="look.data.value"
-            :html="look.data.value.html"
-            :width="WIDTHS.find((one) => one.key === size)!.width"
-            title="The page with the form"
-          />
-        </div>
-      </div>
-    </section>
+    <PagePicture :html="look.data.value?.html" title="The page with the form" />
   </div>
 </template>

@@ -1,80 +1,28 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
-import { useRouter } from 'vue-router'
-import { answerOf, api, reasonOf } from '@/api/client'
-import { outdated, questions } from '@/api/queries'
-import { useForm } from '@/api/useForm'
-import { count } from '@/ui/figures'
-import Trouble from '@/ui/Trouble.vue'
+import { computed } from 'vue'
+import { questions } from '@/api/queries'
 import { useTabTitle } from '@/ui/useTabTitle'
 import EntranceEditor from './EntranceEditor.vue'
+import EntrancesFrame from './EntrancesFrame.vue'
 
 /** The forms by which people come in; one of them is open. */
 const props = defineProps<{ id: number | null }>()
 
-const router = useRouter()
-const { data: entrances, error } = useQuery(questions.entrances())
+const { data: entrances } = useQuery(questions.entrances())
 const shown = computed(
   () => entrances.value?.find((one) => one.id === props.id) ?? entrances.value?.[0] ?? null,
 )
-const name = ref('')
-const { told, busy, send } = useForm()
-
-async function add() {
-  await send(async () => {
-    const added = await answerOf(api.POST('/api/entrances', { body: { name: name.value } }))
-    name.value = ''
-    await outdated('entrances')
-    await router.push({ name: 'entrance', params: { id: added.id } })
-  })
-}
 
 useTabTitle(() => shown.value?.entrance.name ?? 'Entrances')
 </script>
 
 <template>
-  <main class="flex min-h-0 flex-col px-4 pb-3">
-    <header class="flex items-center gap-3 pt-3 pb-3">
-      <h1 class="text-page">Entrances</h1>
-      <span class="note">sign-up forms that work on this machine</span>
-      <form class="ml-auto flex items-center gap-2" @submit.prevent="add">
-        <input
-          v-model="name"
-          class="field w-56!"
-          maxlength="80"
-          placeholder="Name of a new form"
-          aria-label="Name of a new form"
-          :aria-invalid="!!told"
-        />
-        <button type="submit" class="button button-main" :disabled="busy || !name.trim()">
-          New entrance
-        </button>
-      </form>
-    </header>
-    <p v-if="told" class="warning mb-2" role="alert">{{ told }}</p>
-    <Trouble v-if="error" :text="reasonOf(error)" />
-    <p v-if="entrances && !entrances.length" class="panel p-6 text-ink2">
+  <EntrancesFrame :shown="shown?.id">
+    <EntranceEditor v-if="shown" :key="shown.id" :entrance="shown" />
+    <p v-else-if="entrances" class="panel self-start p-6 text-ink2">
       There is no entrance yet. Give a form a name: it gets a page of its own on which people sign
       up, and journeys can start with it.
     </p>
-    <div v-if="shown" class="grid min-h-0 flex-1 grid-cols-[220px_minmax(0,1fr)] gap-3">
-      <nav class="panel overflow-y-auto p-1.5" aria-label="Entrances">
-        <RouterLink
-          v-for="one in entrances"
-          :key="one.id"
-          :to="{ name: 'entrance', params: { id: one.id } }"
-          class="block rounded-md px-2.5 py-2 hover:bg-sunk"
-          :class="{ 'bg-marigold-soft!': one.id === shown.id }"
-          :aria-current="one.id === shown.id ? 'page' : undefined"
-        >
-          <b class="block truncate font-semibold">{{ one.entrance.name }}</b>
-          <span class="note">
-            {{ one.on ? 'on' : 'off' }} · {{ count(one.signUps) }} in 30 days
-          </span>
-        </RouterLink>
-      </nav>
-      <EntranceEditor :key="shown.id" :entrance="shown" />
-    </div>
-  </main>
+  </EntrancesFrame>
 </template>

@@ -8,7 +8,7 @@ import PersonJourneys from '@/features/glasshouse/PersonJourneys.vue'
 import GoneForGood from '@/ui/GoneForGood.vue'
 import Trouble from '@/ui/Trouble.vue'
 import EditPerson from './EditPerson.vue'
-import { dayOf, MAILING } from './mailing'
+import { dayOf, HOW_OFTEN, MAILING } from './mailing'
 
 /** One person: who they are, what they carry, and their story. */
 const props = defineProps<{ id: number }>()
@@ -73,6 +73,9 @@ function saved() {
         <p v-if="person.textsSince" class="note">
           {{ person.texts ? 'Agreed to texts' : 'No texts' }} since {{ dayOf(person.textsSince) }}:
           {{ person.textsHow }}
+        </p>
+        <p v-if="person.howOften !== 'AS_IT_COMES'" class="note">
+          Wants {{ HOW_OFTEN[person.howOften] }}; what comes sooner waits.
         </p>
         <p v-if="person.labels.length" class="mt-1.5 flex flex-wrap gap-1.5">
           <span

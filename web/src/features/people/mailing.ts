@@ -1,4 +1,4 @@
-import type { PersonLine } from '@/api/types'
+import type { PersonLine, PersonView } from '@/api/types'
 
 /** Whether somebody may be mailed, in words. */
 export const MAILING: Record<PersonLine['mailing'], string> = {
@@ -16,4 +16,11 @@ export function dayOf(seconds: number): string {
     month: 'short',
     year: 'numeric',
   })
+}
+
+/** What somebody chose of how often they are mailed. */
+export const HOW_OFTEN: Record<PersonView['howOften'], string> = {
+  AS_IT_COMES: 'email as it comes',
+  ONE_A_DAY: 'at most one email a day',
+  ONE_A_WEEK: 'at most one email a week',
 }

@@ -61,7 +61,10 @@ final class Doorkeeper extends OncePerRequestFilter {
           HttpStatus.FORBIDDEN,
           "foreign-page",
           "This request comes from another page. Only Open Trellis\u2019s own pages may ask for this.");
-    } else if (changes && !request.getMethod().equals("DELETE") && !isStated(request)) {
+    } else if (changes
+        && !request.getMethod().equals("DELETE")
+        && !isForAReader(path)
+        && !isStated(request)) {
       problems.write(
           response,
           HttpStatus.UNSUPPORTED_MEDIA_TYPE,
@@ -79,6 +82,11 @@ final class Doorkeeper extends OncePerRequestFilter {
    */
   private static boolean isOfThePublic(String path) {
     return path.startsWith("/r/") || path.startsWith("/e/");
+  }
+
+  /** Pages of a reader of mail send forms, from nowhere but themselves. */
+  private static boolean isForAReader(String path) {
+    return path.startsWith("/c/") || path.startsWith("/u/");
   }
 
   /**

@@ -60,6 +60,17 @@ class DoorsConfiguration {
           "base-uri 'none'",
           "frame-ancestors *");
 
+  /** No scripts at all, and a form that leads back here. */
+  private static final String READER_POLICY =
+      String.join(
+          "; ",
+          "default-src 'none'",
+          "style-src 'self'",
+          "img-src data:",
+          "form-action 'self'",
+          "base-uri 'none'",
+          "frame-ancestors 'none'");
+
   private static final Set<String> HERE = Set.of("localhost", "127.0.0.1", "[::1]");
 
   @Bean
@@ -150,6 +161,22 @@ class DoorsConfiguration {
                     .contentSecurityPolicy(policy -> policy.policyDirectives(ENTRANCE_POLICY))
                     .frameOptions(frame -> frame.disable())
                     .referrerPolicy(policy -> policy.policy(ReferrerPolicy.NO_REFERRER)))
+        .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
+        .build();
+  }
+
+  /** Pages of one reader of mail, which nobody shows in a frame. Nobody has a session there. */
+  @Bean
+  @Order(Ordered.HIGHEST_PRECEDENCE + 1)
+  SecurityFilterChain readersDoors(HttpSecurity http) {
+    return ourOwn(http)
+        .securityMatcher("/c/**", "/u/**")
+        .headers(
+            headers ->
+                headers
+                    .contentSecurityPolicy(policy -> policy.policyDirectives(READER_POLICY))
+                    .frameOptions(frame -> frame.deny())
+                    .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN)))
         .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
         .build();
   }

@@ -26,8 +26,6 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/e")
 class DoorController {
-  private static final MediaType HTML = new MediaType("text", "html", StandardCharsets.UTF_8);
-
   private final EntranceMapper entrances;
   private final SignUps signUps;
   private final EntrancePages pages;
@@ -57,6 +55,16 @@ class DoorController {
         .body(pages.style());
   }
 
+  /** What a site loads on which the form slides in; nothing if nobody may come in. */
+  @GetMapping("/{slug}/card.js")
+  ResponseEntity<String> card(@PathVariable String slug) {
+    return ResponseEntity.ok()
+        .contentType(new MediaType("text", "javascript", StandardCharsets.UTF_8))
+        .cacheControl(CacheControl.noCache())
+        .header("Cross-Origin-Resource-Policy", "cross-origin")
+        .body(open(slug).isPresent() ? pages.card() : "");
+  }
+
   @GetMapping("/{slug}")
   ResponseEntity<String> form(@PathVariable String slug, HttpServletRequest request) {
     Optional<EntranceRow> open = open(slug);
@@ -67,7 +75,7 @@ class DoorController {
       return tooMany(open.get());
     }
     signUps.visited(open.get());
-    return answer(HttpStatus.OK, form(open.get(), Map.of(), Map.of(), ""));
+    return PublicAnswer.of(HttpStatus.OK, form(open.get(), Map.of(), Map.of(), ""));
   }
 
   @PostMapping("/{slug}")
@@ -89,7 +97,7 @@ class DoorController {
     FormReading reading = new FormReading(names, typed);
     Filled filled = reading.read(row.entrance());
     if (!reading.problems().isEmpty()) {
-      return answer(
+      return PublicAnswer.of(
           HttpStatus.UNPROCESSABLE_CONTENT,
           form(row, typed, reading.problems(), "Please look at what is marked."));
     }
@@ -99,11 +107,11 @@ class DoorController {
         yield thanks(row);
       }
       case FormSeal.TooSoon soon ->
-          answer(
+          PublicAnswer.of(
               HttpStatus.UNPROCESSABLE_CONTENT,
               form(row, typed, Map.of(), "That was quick. Please send it once more."));
       case FormSeal.Stale stale ->
-          answer(
+          PublicAnswer.of(
               HttpStatus.UNPROCESSABLE_CONTENT,
               form(row, typed, Map.of(), "This page was open for long. Please send it once more."));
     };
@@ -113,7 +121,7 @@ class DoorController {
   @GetMapping("/{slug}/thanks")
   ResponseEntity<String> thanked(@PathVariable String slug) {
     return open(slug)
-        .map(row -> answer(HttpStatus.OK, thanksPage(row.entrance())))
+        .map(row -> PublicAnswer.of(HttpStatus.OK, thanksPage(row.entrance())))
         .orElseGet(this::nothingHere);
   }
 
@@ -124,7 +132,7 @@ class DoorController {
         .filter(row -> signUps.isAsked(row, token))
         .map(
             row ->
-                answer(
+                PublicAnswer.of(
                     HttpStatus.OK,
                     pages.button(
                         row.entrance().title(),
@@ -140,7 +148,7 @@ class DoorController {
         .filter(row -> signUps.confirm(row, token))
         .map(
             row ->
-                answer(
+                PublicAnswer.of(
                     HttpStatus.OK,
                     pages.words(row.entrance().title(), "Thank you. Now you are in.")))
         .orElseGet(this::nothingHere);
@@ -181,20 +189,11 @@ class DoorController {
   }
 
   private ResponseEntity<String> nothingHere() {
-    return answer(
+    return PublicAnswer.of(
         HttpStatus.NOT_FOUND, pages.words("Nothing here", "There is no form here any more."));
   }
 
   private ResponseEntity<String> tooMany(EntranceRow row) {
-    return answer(
-        HttpStatus.TOO_MANY_REQUESTS,
-        pages.words(row.entrance().title(), "That was a bit fast. Please try again in a moment."));
-  }
-
-  private static ResponseEntity<String> answer(HttpStatus status, String page) {
-    return ResponseEntity.status(status)
-        .contentType(HTML)
-        .cacheControl(CacheControl.noStore())
-        .body(page);
+    return PublicAnswer.of(HttpStatus.TOO_MANY_REQUESTS, pages.tooFast());
   }
 }

@@ -68,6 +68,12 @@ class EntranceController {
     return entrances.turn(id, false);
   }
 
+  /** A code that leads phones to it, to be printed. */
+  @GetMapping(value = "/{id}/code", produces = "image/svg+xml")
+  String getEntranceCode(@PathVariable long id) {
+    return entrances.code(id);
+  }
+
   @PostMapping("/{id}/copies")
   @ResponseStatus(HttpStatus.CREATED)
   EntranceView copyEntrance(@PathVariable long id) {

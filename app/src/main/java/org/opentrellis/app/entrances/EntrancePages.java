@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -12,6 +13,7 @@ import org.opentrellis.app.account.AccountWriter;
 import org.opentrellis.app.http.Templates;
 import org.opentrellis.app.names.NamedField;
 import org.opentrellis.app.names.RegisteredNames;
+import org.opentrellis.core.entrance.Asked;
 import org.opentrellis.core.entrance.Entrance;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
@@ -28,6 +30,7 @@ class EntrancePages {
 
   private final TemplateEngine engine = Templates.in("entrances");
   private final String style = read("entrances/entrance.css");
+  private final String card = read("entrances/card.js");
   private final Account account;
   private final RegisteredNames names;
 
@@ -65,17 +68,20 @@ class EntrancePages {
       Map<String, String> typed,
       Map<String, String> problems,
       String note) {
-    Map<String, NamedField> fields =
-        names.fields().stream().collect(Collectors.toMap(NamedField::name, one -> one));
     return new HashMap<>(
         Map.of(
             "title", entrance.title(),
             "entrance", entrance,
-            "questions", Question.of(entrance, fields),
+            "questions", Question.of(entrance, fields()),
             "seal", seal,
             "typed", typed,
             "problems", problems,
             "note", note));
+  }
+
+  /** What makes a form slide in on somebody's site. */
+  String card() {
+    return card;
   }
 
   /** How the pages look, as CSS. */
@@ -90,9 +96,31 @@ class EntrancePages {
         Map.of("title", title, "lines", words.lines().filter(line -> !line.isBlank()).toList()));
   }
 
+  /** For whoever comes too often. */
+  String tooFast() {
+    return words("Too fast", "That was a bit fast. Please try again in a moment.");
+  }
+
   /** A page with a button that does what it says: a link alone changes nothing. */
   String button(String title, String words, String button) {
-    return write("button", Map.of("title", title, "words", words, "button", button));
+    return write(
+        "button", Map.of("title", title, "words", words, "button", button, "stops", false));
+  }
+
+  /** A page whose button unsubscribes, as one click in a mail program does. */
+  String stops(String title, String words, String button) {
+    return write("button", Map.of("title", title, "words", words, "button", button, "stops", true));
+  }
+
+  /** Writes a page that asks something. */
+  String asks(String page, List<Asked> asks, Map<String, ?> others) {
+    Map<String, Object> values = new HashMap<>(others);
+    values.put("questions", Question.of(asks, fields()));
+    return write(page, values);
+  }
+
+  private Map<String, NamedField> fields() {
+    return names.fields().stream().collect(Collectors.toMap(NamedField::name, one -> one));
   }
 
   /** The mail that asks whether it was they, as HTML. */

@@ -11,6 +11,7 @@ import tools.jackson.databind.JsonNode;
  * An entrance whole.
  *
  * @param path where it is, from the application's address on
+ * @param ways the ways to it, for those who put it somewhere
  * @param on whether people can come in
  * @param sheet what it asks and what happens then, in sentences
  * @param starts the open journeys that start for whoever signs up
@@ -21,6 +22,7 @@ import tools.jackson.databind.JsonNode;
 record EntranceView(
     long id,
     String path,
+    Ways ways,
     boolean on,
     int version,
     @Schema(ref = Schemas.ENTRANCE) JsonNode entrance,
@@ -30,6 +32,15 @@ record EntranceView(
     long visits,
     long signUps,
     List<EntranceDay> days) {
+
+  /**
+   * How others show it.
+   *
+   * @param link its address, as the public has it
+   * @param frame HTML for a site that shows it in a page
+   * @param card HTML for a site on which it slides in
+   */
+  record Ways(String link, String frame, String card) {}
 
   /** How often it was looked at, and how many signed up. */
   record EntranceDay(LocalDate day, long visits, long signUps) {}

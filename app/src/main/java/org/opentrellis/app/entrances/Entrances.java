@@ -42,6 +42,7 @@ public class Entrances {
   private final RegisteredNames names;
   private final JourneyDoors doors;
   private final EntrancePages pages;
+  private final EntranceWays ways;
   private final Account account;
   private final Clock clock;
 
@@ -50,12 +51,14 @@ public class Entrances {
       RegisteredNames names,
       JourneyDoors doors,
       EntrancePages pages,
+      EntranceWays ways,
       Account account,
       Clock clock) {
     this.mapper = mapper;
     this.names = names;
     this.doors = doors;
     this.pages = pages;
+    this.ways = ways;
     this.account = account;
     this.clock = clock;
   }
@@ -72,6 +75,16 @@ public class Entrances {
   @Transactional(readOnly = true)
   EntranceView view(long id) {
     return view(find(id), days());
+  }
+
+  /**
+   * A code that leads phones to an entrance, to be printed.
+   *
+   * @throws NotFound if there is none of that number
+   */
+  @Transactional(readOnly = true)
+  String code(long id) {
+    return PrintedCode.of(ways.link(find(id)));
   }
 
   /**
@@ -219,6 +232,7 @@ public class Entrances {
     return new EntranceView(
         row.id(),
         "/e/" + row.slug(),
+        ways.of(row),
         row.on(),
         row.version(),
         Documents.write(entrance),

@@ -1,6 +1,7 @@
 package org.opentrellis.app.entrances;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
@@ -58,9 +59,14 @@ final class FormReading {
     } else {
       address = read(ADDRESS, address, () -> new EmailAddress(typed(ADDRESS)).value());
     }
+    return read(entrance.asks(), address);
+  }
+
+  /** What is asked besides the address. */
+  Filled read(List<Asked> asks, String address) {
     Map<String, String> fields = new LinkedHashMap<>();
     Map<String, String> others = new LinkedHashMap<>();
-    for (Asked asked : entrance.asks()) {
+    for (Asked asked : asks) {
       String name = nameOf(asked);
       String value = typed(name);
       if (value.isEmpty()) {

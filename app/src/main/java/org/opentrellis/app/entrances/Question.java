@@ -35,8 +35,13 @@ record Question(
     List<Question> questions = new ArrayList<>();
     questions.add(
         new Question(FormReading.ADDRESS, "Email address", "email", "email", true, List.of()));
-    entrance.asks().forEach(asked -> questions.add(of(asked, fields)));
+    questions.addAll(of(entrance.asks(), fields));
     return questions;
+  }
+
+  /** The same without the address. */
+  static List<Question> of(List<Asked> asks, Map<String, NamedField> fields) {
+    return asks.stream().map(asked -> of(asked, fields)).toList();
   }
 
   private static Question of(Asked asked, Map<String, NamedField> fields) {

@@ -32,14 +32,6 @@ class RedirectController {
           UNSUBSCRIBE,
           "Here they stop getting mail from you.");
 
-  /** What one click is sent with (RFC 8058, section 3.1); the page's button sends the same. */
-  private static final String STOP =
-      """
-      <form method="post"><p>Do you want no more email from us?</p>
-        <input type="hidden" name="List-Unsubscribe" value="One-Click">
-        <button type="submit">Unsubscribe</button></form>
-      """;
-
   private final MailAnswers answers;
 
   RedirectController(MailAnswers answers) {
@@ -59,20 +51,26 @@ class RedirectController {
       if (request.getMethod().equals("GET")) {
         answers.clicked(known, number);
       }
-      return ResponseEntity.status(HttpStatus.FOUND)
-          .location(URI.create(led.get().to()))
-          .cacheControl(CacheControl.noStore())
-          .build();
+      return led(led.get().to());
     }
     if (led.get().test()) {
       return page(HttpStatus.OK, "<p>This was a test, so nothing happens. " + place + "</p>");
     }
-    return led.get().to().equals(UNSUBSCRIBE)
-        ? page(HttpStatus.OK, STOP)
-        : page(HttpStatus.OK, "<p>There is no page here yet. " + place + "</p>");
+    return switch (led.get().to()) {
+      case UNSUBSCRIBE -> led("/u/" + token);
+      case CHOICES -> led("/c/" + token);
+      default -> page(HttpStatus.OK, "<p>There is no page here yet. " + place + "</p>");
+    };
   }
 
-  /** One click (RFC 8058), by a mail program or by the page's button. */
+  private static ResponseEntity<String> led(String to) {
+    return ResponseEntity.status(HttpStatus.FOUND)
+        .location(URI.create(to))
+        .cacheControl(CacheControl.noStore())
+        .build();
+  }
+
+  /** One click (RFC 8058) by a mail program. */
   @PostMapping("/r/{token}/{number}")
   ResponseEntity<String> unsubscribe(@PathVariable String token, @PathVariable int number) {
     Token known = new Token(token);

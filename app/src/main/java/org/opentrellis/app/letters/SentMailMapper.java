@@ -65,6 +65,20 @@ interface SentMailMapper {
       Long[] outboxes,
       OffsetDateTime at);
 
+  /**
+   * Who reads a mail.
+   *
+   * @param person null for a test, which has no reader
+   */
+  record ReaderRow(@Nullable Long person) {}
+
+  @Select(
+      """
+      select o.person_id as person from sent_mail s left join outbox o on o.id = s.outbox_id
+      where s.token_hash = #{tokenHash} and (o.id is not null or s.test)
+      """)
+  Optional<ReaderRow> reader(String tokenHash);
+
   @Select(
       """
       select links, link_names as names, test, outbox_id as outbox from sent_mail

@@ -86,6 +86,7 @@ class Outbox {
     Set<Long> simulated =
         leaves.to().isPresent() ? guests.among(whom.toArray(Long[]::new)) : Set.of();
     Optional<QuietHours> quiet = account.quietHours();
+    Sparing sparing = sparing(reach);
     for (OutboxRow row : due) {
       long now = Math.max(row.tryAt(), clock.now());
       Optional<KnownPeople.Reach> known = Optional.ofNullable(reach.get(row.personId()));
@@ -101,11 +102,17 @@ class Outbox {
             row.id(), OutboxRow.State.CALLED_OFF, row.tryAt(), null, hindrance.orElseThrow());
       } else if (quietTo.isPresent()) {
         waits(row, quietTo.get().getEpochSecond(), "Waits for the end of the quiet hours.");
+      } else if (!text(row) && sparing.from(row.personId()) > now) {
+        waits(
+            row,
+            sparing.from(row.personId()),
+            "Waits, since they chose " + sparing.words(row.personId()) + ".");
       } else if (!text(row) && quota.isUsedUp()) {
         waits(row, quota.next(), "The month\u2019s quota of emails is used up.");
       } else {
         if (!text(row)) {
           quota.take();
+          sparing.mailed(row.personId(), now);
         }
         claimed.add(row);
       }
@@ -114,6 +121,16 @@ class Outbox {
       mapper.goOut(claimed.stream().map(OutboxRow::id).toArray(Long[]::new));
     }
     return claimed;
+  }
+
+  private Sparing sparing(Map<Long, KnownPeople.Reach> reach) {
+    Sparing sparing = new Sparing(reach);
+    if (!sparing.whom().isEmpty()) {
+      mapper
+          .lastMailed(sparing.whom().toArray(Long[]::new))
+          .forEach(last -> sparing.mailed(last.person(), last.at()));
+    }
+    return sparing;
   }
 
   private static boolean text(OutboxRow row) {

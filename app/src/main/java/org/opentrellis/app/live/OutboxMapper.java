@@ -178,6 +178,16 @@ interface OutboxMapper {
       """)
   void callOffAll(@Param("person") long person, @Param("why") String why);
 
+  /** When somebody was last mailed, or is being mailed. */
+  record LastMailed(long person, long at) {}
+
+  @Select(
+      "select person_id as person, max(coalesce(sent_at, try_at)) as at from outbox"
+          + " where person_id = any(cast(#{people"
+          + LONGS
+          + ") and channel = 'EMAIL' and state in ('SENT', 'ON_ITS_WAY') group by person_id")
+  List<LastMailed> lastMailed(@Param("people") Long[] people);
+
   @Select(
       "select count(*) from outbox where state = 'SENT' and channel = 'EMAIL'"
           + " and sent_at >= #{since}")

@@ -69,6 +69,7 @@ public class RegisteredNames {
    * @return empty if nothing is typed
    * @throws Refused if the field holds other values
    */
+  @Transactional(readOnly = true, noRollbackFor = Refused.class)
   public Optional<Operand> read(FieldName field, String typed) {
     NamedField row = mapper.field(field.value()).orElse(new NamedField(field.value(), null, null));
     FieldType type = row.fieldType() == null ? FieldType.of(typed) : row.fieldType();

@@ -3,6 +3,7 @@ package org.opentrellis.app.people;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.names.NameKind;
+import org.opentrellis.core.people.HowOften;
 import org.opentrellis.core.people.Mailing;
 import org.opentrellis.core.sentence.Style;
 
@@ -26,6 +27,12 @@ final class ChangeWords {
               + ".";
       case MAILING -> mailing(change.afterValue()) + ", " + how + ".";
       case TEXTS -> texts(change) + ", " + how + ".";
+      case HOW_OFTEN ->
+          "Wants email "
+              + HowOften.valueOf(Objects.requireNonNull(change.afterValue())).words()
+              + ", "
+              + how
+              + ".";
       case FIRST_NAME, LAST_NAME, PHONE, ZONE ->
           set(change.what().words(), change.afterValue(), change.beforeValue()) + ", " + how + ".";
     };
@@ -77,7 +84,7 @@ final class ChangeWords {
     return switch (change.what()) {
       case LABEL -> change.there() ? "LABELLED" : "UNLABELLED";
       case FIELD, MAILING, TEXTS -> change.what() + "_CHANGED";
-      case FIRST_NAME, LAST_NAME, PHONE, ZONE -> "CHANGED";
+      case FIRST_NAME, LAST_NAME, PHONE, ZONE, HOW_OFTEN -> "CHANGED";
     };
   }
 }

@@ -69,7 +69,7 @@ class ChangeWriter {
                     texts(rows, ChangeRow::afterValue),
                     texts(rows, ChangeRow::afterHow),
                     longs(rows, ChangeRow::afterSince));
-            case FIRST_NAME, LAST_NAME, PHONE, ZONE ->
+            case FIRST_NAME, LAST_NAME, PHONE, ZONE, HOW_OFTEN ->
                 mapper.setColumn(what, persons(rows), texts(rows, ChangeRow::afterValue));
           }
         });

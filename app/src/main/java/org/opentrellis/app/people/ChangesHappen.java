@@ -49,7 +49,7 @@ final class ChangesHappen {
       case ZONE ->
           Optional.of(
               new Happening.Moved(at, ZoneId.of(Objects.requireNonNull(change.afterValue()))));
-      case FIRST_NAME, LAST_NAME, PHONE -> Optional.empty();
+      case FIRST_NAME, LAST_NAME, PHONE, HOW_OFTEN -> Optional.empty();
     };
   }
 

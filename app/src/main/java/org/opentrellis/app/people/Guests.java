@@ -4,6 +4,7 @@ import java.util.List;
 import org.opentrellis.app.names.RegisteredNames;
 import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.machine.PersonState;
+import org.opentrellis.core.people.HowOften;
 import org.opentrellis.core.people.Mailing;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -44,6 +45,7 @@ public class Guests {
             HOW,
             "a simulated crowd",
             at,
+            HowOften.AS_IT_COMES,
             1);
     mapper.insert(row, row.addressKey(), row.nameKey());
     mapper.noteZone(row.zone());

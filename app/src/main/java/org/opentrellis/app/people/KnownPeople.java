@@ -10,6 +10,7 @@ import org.opentrellis.app.http.NotFound;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.Operand;
+import org.opentrellis.core.people.HowOften;
 import org.opentrellis.core.people.Mailing;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -96,13 +97,16 @@ public class KnownPeople {
    * Whether somebody may be sent something.
    *
    * @param zone where they are at home
+   * @param howOften they want to be mailed at most
    * @param mail why they may not be mailed, as a sentence; empty if they may
    * @param texts likewise for texts
    */
-  public record Reach(ZoneId zone, Optional<String> mail, Optional<String> texts) {
+  public record Reach(
+      ZoneId zone, HowOften howOften, Optional<String> mail, Optional<String> texts) {
     static Reach of(PersonRow row) {
       return new Reach(
           ZoneId.of(row.zone()),
+          row.howOften(),
           row.mailing() == Mailing.MAY_BE_MAILED
               ? Optional.empty()
               : Optional.of("They may not be mailed: " + row.mailing().words() + "."),

@@ -15,7 +15,8 @@ interface PeopleMapper {
   String COLUMNS =
       """
       p.id, p.address, p.first_name, p.last_name, p.phone, p.zone, p.mailing, p.mailing_since,
-      p.mailing_how, p.mailing_words, p.texts, p.texts_since, p.texts_how, p.source, p.came_at, p.version
+      p.mailing_how, p.mailing_words, p.texts, p.texts_since, p.texts_how, p.source, p.came_at,
+      p.how_often, p.version
       """;
 
   @Select("select zone from person_zone order by zone")

@@ -20,6 +20,7 @@ import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.journey.Operand;
 import org.opentrellis.core.journey.TagName;
 import org.opentrellis.core.people.EmailAddress;
+import org.opentrellis.core.people.HowOften;
 import org.opentrellis.core.people.Mailing;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.springframework.context.ApplicationEventPublisher;
@@ -90,6 +91,7 @@ class PersonKeeping {
             null,
             BY_HAND,
             now,
+            HowOften.AS_IT_COMES,
             1);
     if (given.isRight() && mapper.numberOf(row.addressKey()).isPresent()) {
       given.problem("address-taken", "/address", "Somebody with this address is there already.");

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.people.HowOften;
 import org.opentrellis.core.people.Mailing;
 
 /** A person without what they carry; moments are epoch seconds. */
@@ -23,6 +24,7 @@ record PersonRow(
     @Nullable String textsHow,
     String source,
     long cameAt,
+    HowOften howOften,
     int version) {
   /** Behind all letters. */
   private static final String NAMELESS = "\uffff";
@@ -46,6 +48,7 @@ record PersonRow(
         textsHow,
         source,
         cameAt,
+        howOften,
         version);
   }
 

@@ -3,6 +3,7 @@ package org.opentrellis.app.people;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.names.NameKind;
+import org.opentrellis.core.people.HowOften;
 import org.opentrellis.core.people.Mailing;
 
 /**
@@ -30,6 +31,7 @@ record PersonView(
     @Nullable String textsHow,
     String source,
     long cameAt,
+    HowOften howOften,
     List<Label> labels,
     List<Value> fields,
     List<Happened> story,
@@ -67,6 +69,7 @@ record PersonView(
         row.textsHow(),
         row.source(),
         row.cameAt(),
+        row.howOften(),
         labels.stream()
             .map(one -> new Label(one.kind(), one.name(), one.since(), one.how()))
             .toList(),

@@ -13,6 +13,7 @@ import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.FormName;
 import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.journey.Operand;
+import org.opentrellis.core.people.HowOften;
 import org.opentrellis.core.people.Mailing;
 import org.opentrellis.core.sentence.Style;
 import org.springframework.context.ApplicationEventPublisher;
@@ -146,6 +147,7 @@ public class SigningUp {
             null,
             signed.how(),
             now,
+            HowOften.AS_IT_COMES,
             1);
     mapper.insert(row, row.addressKey(), row.nameKey());
     mapper.noteZone(zone);

@@ -8,6 +8,7 @@ enum What {
   ZONE("Time zone", "zone"),
   MAILING("Email", "mailing"),
   TEXTS("Texts", ""),
+  HOW_OFTEN("How often", "how_often"),
   LABEL("Label", ""),
   FIELD("Field", "");
 

@@ -84,7 +84,7 @@ class LiveApiTest {
     assertThat(LiveWorkshop.header(mail, "List-Unsubscribe-Post"))
         .isEqualTo("List-Unsubscribe=One-Click");
     // Programs that look at links follow them all: nothing happens.
-    assertThat(workshop.follow(unsubscribe).statusCode()).isEqualTo(200);
+    assertThat(workshop.follow(unsubscribe).statusCode()).isEqualTo(302);
     assertThat(workshop.live(person).get("stands")).hasSize(1);
     assertThat(workshop.oneClick(unsubscribe).statusCode()).isEqualTo(200);
     assertThat(workshop.story(person)).endsWith("Unsubscribed.", "Left: they get no more mail.");

@@ -19,6 +19,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.opentrellis.core.people.HowOften;
 import org.opentrellis.core.people.Mailing;
 
 /** Page after page everybody who is meant comes once, in order, however many they are. */
@@ -89,6 +90,7 @@ class PeopleInOrderTest {
         null,
         "invented",
         0,
+        HowOften.AS_IT_COMES,
         1);
   }
 

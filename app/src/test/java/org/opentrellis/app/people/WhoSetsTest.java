@@ -19,6 +19,7 @@ import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.machine.Onlooker;
 import org.opentrellis.core.machine.PersonState;
+import org.opentrellis.core.people.HowOften;
 import org.opentrellis.core.people.Mailing;
 import org.opentrellis.core.testing.RandomJourneys;
 import org.opentrellis.core.testing.RandomPeople;
@@ -78,6 +79,7 @@ class WhoSetsTest {
             null,
             "invented",
             n,
+            HowOften.AS_IT_COMES,
             1);
     mapper.insert(row, row.addressKey(), row.nameKey());
     mapper.noteZone(row.zone());

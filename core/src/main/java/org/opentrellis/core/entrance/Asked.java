@@ -1,11 +1,37 @@
 package org.opentrellis.core.entrance;
 
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
 import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.message.Limits;
+import org.opentrellis.core.problem.Refused;
 
 /** Something that a form asks besides the address, which it always asks. */
 public sealed interface Asked
     permits Asked.FirstName, Asked.LastName, Asked.Phone, Asked.Texts, Asked.Field {
+
+  /** So many things can be asked. */
+  int MOST = 30;
+
+  /**
+   * A form's questions.
+   *
+   * @throws Refused if there are too many, or one is asked twice
+   */
+  static List<Asked> once(List<Asked> asks) {
+    if (asks.size() > MOST) {
+      throw new Refused("a form asks at most %d things".formatted(MOST));
+    }
+    Set<Object> asked = new HashSet<>();
+    for (Asked one : asks) {
+      Object what = one instanceof Field field ? field.field() : one.getClass();
+      if (!asked.add(what)) {
+        throw new Refused("the form asks the same thing twice");
+      }
+    }
+    return List.copyOf(asks);
+  }
 
   /** Whether nobody gets in without it. */
   boolean required();

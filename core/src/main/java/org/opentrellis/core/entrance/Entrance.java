@@ -1,6 +1,5 @@
 package org.opentrellis.core.entrance;
 
-import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
@@ -9,7 +8,6 @@ import org.opentrellis.core.journey.ListName;
 import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.journey.TagName;
 import org.opentrellis.core.message.Limits;
-import org.opentrellis.core.problem.Refused;
 
 /**
  * A form by which people come in. What is not filled in yet may be empty: findings say so.
@@ -35,25 +33,14 @@ public record Entrance(
     List<TagName> tags,
     Then then) {
   static final int LONGEST_AGREEMENT = 1_000;
-  private static final int MOST_ASKED = 30;
 
   public Entrance {
     title = Limits.line("a title", title, 200);
     button = Limits.line("a button's words", button, 60);
     agreement = Limits.line("what people agree to", agreement, LONGEST_AGREEMENT);
-    asks = List.copyOf(asks);
+    asks = Asked.once(asks);
     lists = List.copyOf(new LinkedHashSet<>(lists));
     tags = List.copyOf(new LinkedHashSet<>(tags));
-    if (asks.size() > MOST_ASKED) {
-      throw new Refused("a form asks at most %d things".formatted(MOST_ASKED));
-    }
-    Set<Object> asked = new HashSet<>();
-    for (Asked one : asks) {
-      Object what = one instanceof Asked.Field field ? field.field() : one.getClass();
-      if (!asked.add(what)) {
-        throw new Refused("the form asks the same thing twice");
-      }
-    }
   }
 
   /** As it begins. */

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.CohortPlan;
+import org.opentrellis.core.entrance.ChoicesPage;
 import org.opentrellis.core.entrance.Entrance;
 import org.opentrellis.core.happening.Happening;
 import org.opentrellis.core.journey.Catalogue;
@@ -163,6 +164,17 @@ public final class Documents {
   /**
    * @throws ProblemsFound with every problem and its place
    */
+  public static ChoicesPage readChoicesPage(JsonNode given) {
+    return read(given, ChoicesPage.class);
+  }
+
+  public static JsonNode write(ChoicesPage page) {
+    return new DocumentWriter(true).write(page, ChoicesPage.class);
+  }
+
+  /**
+   * @throws ProblemsFound with every problem and its place
+   */
   public static HouseStyle readHouseStyle(JsonNode given) {
     return read(given, HouseStyle.class);
   }
@@ -254,6 +266,7 @@ public final class Documents {
         CohortPlan.class,
         Manuscript.class,
         HouseStyle.class,
-        Entrance.class);
+        Entrance.class,
+        ChoicesPage.class);
   }
 }

@@ -1,0 +1,10 @@
+-- The page on which readers of mail choose what they get; there is one row once it was changed.
+create table choices_page (
+  id int primary key,
+  document clob not null,
+  version int default 1 not null,
+  constraint one_choices_page check (id = 1)
+);
+
+-- How often somebody wants email at most.
+alter table person add column how_often varchar(20) default 'AS_IT_COMES' not null;
