@@ -4,7 +4,7 @@ import type { AskedDocument } from '@/api/types'
 import { fresh, nameOf, ONCE, stillToAsk } from './asked'
 
 /** What a form asks, in its order. */
-defineProps<{ first?: string }>()
+withDefaults(defineProps<{ title?: string; first?: string }>(), { title: 'What it asks' })
 const asks = defineModel<AskedDocument[]>({ required: true })
 
 const field = ref('')
@@ -37,8 +37,8 @@ function addOnce(kind: (typeof ONCE)[number]['kind']) {
 
 <template>
   <div>
-    <h3 class="label">What it asks</h3>
-    <ol class="grid gap-1.5" aria-label="What it asks">
+    <h3 class="label">{{ title }}</h3>
+    <ol class="grid gap-1.5" :aria-label="title">
       <li v-if="first" class="note">{{ first }}</li>
       <li
         v-for="(asked, at) in asks"

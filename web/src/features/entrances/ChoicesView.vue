@@ -80,7 +80,7 @@ useTabTitle(() => 'Your choices')
         <Labelled id="title" name="Title" :wrong="wrong['page/title']">
           <input id="title" v-model="given.title" class="field" maxlength="200" />
         </Labelled>
-        <AskedList v-model="given.asks" />
+        <AskedList v-model="given.asks" title="What they may change" />
         <Labelled
           id="lists"
           name="Lists that they may be on or not"

@@ -13,7 +13,9 @@ import Labelled from '@/ui/Labelled.vue'
 import { count, day } from '@/ui/figures'
 import { named } from './asked'
 import AskedList from './AskedList.vue'
+import DaysPicture from './DaysPicture.vue'
 import PagePicture from './PagePicture.vue'
+import WaysIn from './WaysIn.vue'
 
 /** One entrance: what it asks and what happens then, and its page as people see it. */
 const props = defineProps<{ entrance: EntranceView }>()
@@ -34,14 +36,29 @@ const look = useQuery(
 const sheet = computed(() => look.data.value?.sheet ?? props.entrance.sheet)
 const findings = computed(() => look.data.value?.findings ?? props.entrance.findings)
 const broken = computed(() => findings.value.some((one) => one.severity === 'ERROR'))
-const address = computed(() => location.origin + props.entrance.path)
+const { data: messages } = useQuery(questions.messages())
+const { data: files } = useQuery(questions.files())
+/** Messages that have parts. */
+const pages = computed(
+  () => messages.value?.filter((one) => one.content.kind === 'email' && !one.archived) ?? [],
+)
 const then = computed({
   get: () => given.value!.then.kind,
   set: (kind) => {
     given.value!.then =
-      kind === 'address' ? { kind, url: 'https://' } : { kind: 'words', words: '' }
+      kind === 'address'
+        ? { kind, url: 'https://' }
+        : kind === 'page'
+          ? { kind, message: pages.value[0]?.id ?? '' }
+          : { kind: 'words', words: '' }
   },
 })
+
+/** Fills in what may be left out. */
+function put(what: 'above' | 'handsOut' | 'tells', value: string) {
+  if (value) given.value![what] = value
+  else delete given.value![what]
+}
 
 async function save() {
   await send(async () => {
@@ -122,6 +139,14 @@ async function remove() {
           :class="{ 'font-semibold': one.severity === 'ERROR' }"
         >
           {{ one.sentence }}
+          <button
+            v-if="one.mend"
+            type="button"
+            class="button button-small ml-1"
+            @click="given = one.mend.entrance"
+          >
+            {{ one.mend.words }}
+          </button>
         </li>
       </ul>
       <p v-if="failure" class="warning" role="alert">{{ failure }}</p>
@@ -135,12 +160,9 @@ async function remove() {
         >
           {{ entrance.on ? 'Turn it off' : 'Let people in' }}
         </button>
-        <span v-if="entrance.on">
-          People sign up at
-          <a class="underline" :href="entrance.path" target="_blank" rel="noopener">{{
-            address
-          }}</a>
-        </span>
+        <a v-if="entrance.on" class="button" :href="entrance.path" target="_blank" rel="noopener"
+          >Open its page</a
+        >
         <span v-else class="note">Off: its page is not there.</span>
       </p>
       <p v-if="entrance.starts.length" class="note">Starts {{ entrance.starts.join(', ') }}.</p>
@@ -182,15 +204,16 @@ async function remove() {
           />
         </Labelled>
       </div>
-      <div class="grid grid-cols-[10rem_minmax(0,1fr)] gap-3">
+      <div class="grid gap-4">
         <Labelled id="button" name="The button says">
-          <input id="button" v-model="given.button" class="field" maxlength="60" />
+          <input id="button" v-model="given.button" class="field w-60!" maxlength="60" />
         </Labelled>
         <div>
           <label class="label" for="then">Then</label>
           <span class="flex gap-2">
             <select id="then" v-model="then" class="field w-32!">
               <option value="words">shows</option>
+              <option value="page" :disabled="!pages.length">shows page</option>
               <option value="address">leads to</option>
             </select>
             <input
@@ -200,6 +223,14 @@ async function remove() {
               maxlength="2000"
               aria-label="The web address it leads to"
             />
+            <select
+              v-else-if="given.then.kind === 'page'"
+              v-model="given.then.message"
+              class="field"
+              aria-label="The message whose parts it shows then"
+            >
+              <option v-for="one in pages" :key="one.id" :value="one.id">{{ one.name }}</option>
+            </select>
             <input
               v-else-if="given.then.kind === 'words'"
               v-model="given.then.words"
@@ -210,8 +241,47 @@ async function remove() {
           </span>
         </div>
       </div>
+      <div class="grid grid-cols-2 gap-3">
+        <Labelled id="above" name="Above the form" hint="The parts of a message, as composed.">
+          <select
+            id="above"
+            class="field"
+            :value="given.above ?? ''"
+            @change="put('above', ($event.target as HTMLSelectElement).value)"
+          >
+            <option value="">the title alone</option>
+            <option v-for="one in pages" :key="one.id" :value="one.id">{{ one.name }}</option>
+          </select>
+        </Labelled>
+        <Labelled id="hands-out" name="Hands out a file">
+          <select
+            id="hands-out"
+            class="field"
+            :value="given.handsOut ?? ''"
+            @change="put('handsOut', ($event.target as HTMLSelectElement).value)"
+          >
+            <option value="">nothing</option>
+            <option v-for="one in files" :key="one.name" :value="one.name">{{ one.name }}</option>
+          </select>
+        </Labelled>
+        <Labelled
+          id="tells"
+          name="Tells somebody of the team"
+          hint="They find it under notices in Glasshouse."
+        >
+          <input
+            id="tells"
+            class="field"
+            maxlength="200"
+            :value="given.tells ?? ''"
+            @input="put('tells', ($event.target as HTMLInputElement).value)"
+          />
+        </Labelled>
+      </div>
+      <WaysIn v-if="entrance.on" :entrance="entrance" />
       <div v-if="entrance.days.length">
         <h3 class="label">Day by day</h3>
+        <DaysPicture class="mb-2" :days="entrance.days" :until="entrance.today" />
         <table class="w-full" aria-label="Day by day">
           <thead>
             <tr class="note text-left">

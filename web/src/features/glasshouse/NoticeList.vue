@@ -2,7 +2,7 @@
 import type { ToldTeam } from '@/api/types'
 import { shortMoment } from './moments'
 
-/** What journeys told the team. */
+/** What journeys and forms told the team. */
 defineProps<{ notices: ToldTeam[] }>()
 </script>
 
@@ -14,8 +14,8 @@ defineProps<{ notices: ToldTeam[] }>()
         ><span class="figure note">{{ shortMoment(one.at) }}</span></span
       >
       {{ one.words || 'Told over the web.' }}
-      <span class="note block">about {{ one.who }}, by {{ one.journeyName }}</span>
+      <span class="note block">about {{ one.who }}, by {{ one.by }}</span>
     </li>
   </ol>
-  <p v-else class="p-6 text-center text-ink2">No journey has told the team anything yet.</p>
+  <p v-else class="p-6 text-center text-ink2">Nothing has told the team anything yet.</p>
 </template>

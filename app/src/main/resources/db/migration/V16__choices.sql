@@ -8,3 +8,7 @@ create table choices_page (
 
 -- How often somebody wants email at most.
 alter table person add column how_often varchar(20) default 'AS_IT_COMES' not null;
+
+-- Forms tell the team, too.
+alter table notice alter column journey_id set null;
+alter table notice add column by_form varchar(80);

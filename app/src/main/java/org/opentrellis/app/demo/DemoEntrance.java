@@ -1,6 +1,7 @@
 package org.opentrellis.app.demo;
 
 import java.util.List;
+import java.util.Optional;
 import org.opentrellis.core.entrance.Asked;
 import org.opentrellis.core.entrance.Entrance;
 import org.opentrellis.core.entrance.Then;
@@ -25,6 +26,9 @@ final class DemoEntrance {
         true,
         List.of(new ListName("Newcomers")),
         List.of(new TagName("new-keeper")),
-        new Then.Words("Thank you. The planner is on its way to you."));
+        new Then.Words("Thank you. The planner is on its way to you."),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty());
   }
 }

@@ -8,6 +8,7 @@ import java.util.Optional;
 import org.opentrellis.app.names.RegisteredNames;
 import org.opentrellis.core.entrance.Entrance;
 import org.opentrellis.core.entrance.Then;
+import org.opentrellis.core.journey.FileName;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -146,11 +147,7 @@ class DoorController {
     return entrances
         .bySlug(slug)
         .filter(row -> signUps.confirm(row, token))
-        .map(
-            row ->
-                PublicAnswer.of(
-                    HttpStatus.OK,
-                    pages.words(row.entrance().title(), "Thank you. Now you are in.")))
+        .map(row -> PublicAnswer.of(HttpStatus.OK, welcome(row.entrance())))
         .orElseGet(this::nothingHere);
   }
 
@@ -176,15 +173,30 @@ class DoorController {
   }
 
   private String thanksPage(Entrance entrance) {
+    // Who has to confirm gets what is handed out then.
+    Optional<String> file =
+        entrance.confirms() ? Optional.empty() : entrance.handsOut().map(FileName::value);
+    String next =
+        entrance.confirms()
+            ? "\nLook into your mailbox: the link in our mail says that it was you."
+            : "";
+    return thanksPage(entrance, next, file);
+  }
+
+  /** What is shown to whoever confirmed. */
+  private String welcome(Entrance entrance) {
+    return pages.says(
+        entrance.title(), "Thank you. Now you are in.", entrance.handsOut().map(FileName::value));
+  }
+
+  private String thanksPage(Entrance entrance, String next, Optional<String> file) {
     return switch (entrance.then()) {
-      case Then.Words words ->
-          pages.words(
-              entrance.title(),
-              entrance.confirms()
-                  ? words.words()
-                      + "\nLook into your mailbox: the link in our mail says that it was you."
-                  : words.words());
-      case Then.Address address -> pages.words(entrance.title(), "Thank you.");
+      case Then.Words words -> pages.says(entrance.title(), words.words() + next, file);
+      case Then.Page page ->
+          pages
+              .parts(page.message(), entrance.title(), next, file)
+              .orElseGet(() -> pages.says(entrance.title(), "Thank you." + next, file));
+      case Then.Address address -> pages.says(entrance.title(), "Thank you." + next, file);
     };
   }
 

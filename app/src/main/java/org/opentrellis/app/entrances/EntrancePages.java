@@ -7,14 +7,20 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.opentrellis.app.account.Account;
 import org.opentrellis.app.account.AccountWriter;
+import org.opentrellis.app.files.KeptFileView;
+import org.opentrellis.app.files.KeptFiles;
 import org.opentrellis.app.http.Templates;
+import org.opentrellis.app.letters.PartsPages;
 import org.opentrellis.app.names.NamedField;
 import org.opentrellis.app.names.RegisteredNames;
 import org.opentrellis.core.entrance.Asked;
 import org.opentrellis.core.entrance.Entrance;
+import org.opentrellis.core.journey.FileName;
+import org.opentrellis.core.journey.MessageId;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.TemplateEngine;
@@ -33,10 +39,14 @@ class EntrancePages {
   private final String card = read("entrances/card.js");
   private final Account account;
   private final RegisteredNames names;
+  private final PartsPages parts;
+  private final KeptFiles files;
 
-  EntrancePages(Account account, RegisteredNames names) {
+  EntrancePages(Account account, RegisteredNames names, PartsPages parts, KeptFiles files) {
     this.account = account;
     this.names = names;
+    this.parts = parts;
+    this.files = files;
   }
 
   /**
@@ -52,14 +62,43 @@ class EntrancePages {
       Map<String, String> typed,
       Map<String, String> problems,
       String note) {
-    return write("form", given(entrance, seal, typed, problems, note));
+    return around(entrance, write("form", given(entrance, seal, typed, problems, note)));
+  }
+
+  /** With the parts that stand above the form. */
+  private String around(Entrance entrance, String form) {
+    return entrance
+        .above()
+        .flatMap(parts::html)
+        .map(above -> PartsAbove.put(above, form))
+        .orElse(form);
+  }
+
+  /** The parts of a message as a page of their own, and below them what else is said. */
+  Optional<String> parts(MessageId message, String title, String words, Optional<String> file) {
+    return parts.html(message).map(page -> PartsAbove.put(page, says(title, words, file)));
+  }
+
+  /** A page that says something, and hands out a file, if one is named. */
+  String says(String title, String words, Optional<String> file) {
+    return write(
+        "words",
+        Map.of(
+            "title",
+            title,
+            "lines",
+            words.lines().filter(line -> !line.isBlank()).toList(),
+            "file",
+            file.flatMap(name -> files.find(new FileName(name)))
+                .map(KeptFileView::address)
+                .orElse("")));
   }
 
   /** The form as it begins, in a page that needs nothing but itself. */
   String picture(Entrance entrance) {
     Map<String, Object> values = given(entrance, "", Map.of(), Map.of(), "");
     values.put("style", style);
-    return write("form", values);
+    return around(entrance, write("form", values));
   }
 
   private Map<String, Object> given(
@@ -91,9 +130,7 @@ class EntrancePages {
 
   /** A page that says something, a paragraph for each line. */
   String words(String title, String words) {
-    return write(
-        "words",
-        Map.of("title", title, "lines", words.lines().filter(line -> !line.isBlank()).toList()));
+    return says(title, words, Optional.empty());
   }
 
   /** For whoever comes too often. */

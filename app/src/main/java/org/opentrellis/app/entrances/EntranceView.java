@@ -4,7 +4,6 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.LocalDate;
 import java.util.List;
 import org.opentrellis.app.http.Schemas;
-import org.opentrellis.core.entrance.EntranceFinding;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -17,6 +16,7 @@ import tools.jackson.databind.JsonNode;
  * @param starts the open journeys that start for whoever signs up
  * @param visits how often it was looked at in the last 30 days
  * @param signUps how many signed up in them
+ * @param today by the account's clock
  * @param days those of them that had a visit, the earliest first
  */
 record EntranceView(
@@ -27,11 +27,12 @@ record EntranceView(
     int version,
     @Schema(ref = Schemas.ENTRANCE) JsonNode entrance,
     List<String> sheet,
-    List<EntranceFinding> findings,
+    List<EntranceLook.Found> findings,
     List<String> starts,
     long visits,
     long signUps,
-    List<EntranceDay> days) {
+    List<EntranceDay> days,
+    LocalDate today) {
 
   /**
    * How others show it.

@@ -6,15 +6,14 @@ import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.opentrellis.app.account.Account;
 import org.opentrellis.app.http.FreeName;
 import org.opentrellis.app.http.NameTaken;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.Refusal;
 import org.opentrellis.app.http.SaveLost;
+import org.opentrellis.app.letters.PartsPages;
 import org.opentrellis.app.names.RegisteredNames;
-import org.opentrellis.app.people.JourneyDoors;
 import org.opentrellis.app.storage.AgainIfTaken;
 import org.opentrellis.app.storage.NewKey;
 import org.opentrellis.core.entrance.Entrance;
@@ -40,7 +39,8 @@ public class Entrances {
 
   private final EntranceMapper mapper;
   private final RegisteredNames names;
-  private final JourneyDoors doors;
+  private final EntranceSurroundings surroundings;
+  private final PartsPages parts;
   private final EntrancePages pages;
   private final EntranceWays ways;
   private final Account account;
@@ -49,14 +49,16 @@ public class Entrances {
   Entrances(
       EntranceMapper mapper,
       RegisteredNames names,
-      JourneyDoors doors,
+      EntranceSurroundings surroundings,
+      PartsPages parts,
       EntrancePages pages,
       EntranceWays ways,
       Account account,
       Clock clock) {
     this.mapper = mapper;
     this.names = names;
-    this.doors = doors;
+    this.surroundings = surroundings;
+    this.parts = parts;
     this.pages = pages;
     this.ways = ways;
     this.account = account;
@@ -166,7 +168,7 @@ public class Entrances {
   @Transactional(readOnly = true)
   EntranceLook look(JsonNode given) {
     Entrance entrance = ProblemsFound.within("/entrance", () -> Documents.readEntrance(given));
-    return new EntranceLook(EntranceSheet.of(entrance), found(entrance), pages.picture(entrance));
+    return new EntranceLook(sheet(entrance), views(found(entrance)), pages.picture(entrance));
   }
 
   /**
@@ -216,18 +218,22 @@ public class Entrances {
     return mapper.find(id).orElseThrow(() -> NotFound.of("entrance", id));
   }
 
+  private List<String> sheet(Entrance entrance) {
+    return EntranceSheet.of(entrance, parts::called);
+  }
+
   private List<EntranceFinding> found(Entrance entrance) {
-    return EntranceChecks.of(entrance, !doors.enteredByForm(entrance.name()).isEmpty());
+    return EntranceChecks.of(entrance, surroundings);
+  }
+
+  private static List<EntranceLook.Found> views(List<EntranceFinding> found) {
+    return found.stream().map(EntranceLook.Found::of).toList();
   }
 
   private EntranceView view(EntranceRow row, Map<Long, List<EntranceMapper.DayRow>> days) {
     Entrance entrance = row.entrance();
     List<String> starts =
-        Stream.concat(
-                doors.enteredByForm(entrance.name()).stream(),
-                doors.enteredBy(entrance.labels()).stream())
-            .distinct()
-            .toList();
+        surroundings.started(entrance).stream().map(EntranceChecks.Started::journey).toList();
     List<EntranceMapper.DayRow> last = days.getOrDefault(row.id(), List.of());
     return new EntranceView(
         row.id(),
@@ -236,19 +242,23 @@ public class Entrances {
         row.on(),
         row.version(),
         Documents.write(entrance),
-        EntranceSheet.of(entrance),
-        EntranceChecks.of(entrance, !starts.isEmpty()),
+        sheet(entrance),
+        views(found(entrance)),
         starts,
         last.stream().mapToLong(EntranceMapper.DayRow::visits).sum(),
         last.stream().mapToLong(EntranceMapper.DayRow::signUps).sum(),
         last.stream()
             .map(day -> new EntranceView.EntranceDay(day.onDay(), day.visits(), day.signUps()))
-            .toList());
+            .toList(),
+        today());
+  }
+
+  private LocalDate today() {
+    return LocalDate.ofInstant(clock.instant(), account.zone());
   }
 
   private Map<Long, List<EntranceMapper.DayRow>> days() {
-    LocalDate since = LocalDate.ofInstant(clock.instant(), account.zone()).minusDays(DAYS - 1);
-    return mapper.days(since).stream()
+    return mapper.days(today().minusDays(DAYS - 1)).stream()
         .collect(Collectors.groupingBy(EntranceMapper.DayRow::entranceId));
   }
 }

@@ -1,6 +1,9 @@
 package org.opentrellis.app.entrances;
 
 import java.util.Map;
+import java.util.Objects;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -14,4 +17,12 @@ record Filled(
     @Nullable String lastName,
     @Nullable String phone,
     boolean texts,
-    Map<String, String> fields) {}
+    Map<String, String> fields) {
+
+  /** As the team is told of them. */
+  String called() {
+    String name =
+        Stream.of(firstName, lastName).filter(Objects::nonNull).collect(Collectors.joining(" "));
+    return name.isEmpty() ? address : name + " (" + address + ")";
+  }
+}

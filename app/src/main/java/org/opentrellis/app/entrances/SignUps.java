@@ -10,6 +10,7 @@ import org.opentrellis.app.letters.Token;
 import org.opentrellis.app.names.RegisteredNames;
 import org.opentrellis.app.people.PersonForgotten;
 import org.opentrellis.app.people.SigningUp;
+import org.opentrellis.app.people.TellTeam;
 import org.opentrellis.app.people.TextKey;
 import org.opentrellis.app.storage.AgainIfTaken;
 import org.opentrellis.core.entrance.Entrance;
@@ -17,6 +18,7 @@ import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.Operand;
 import org.opentrellis.core.problem.Refused;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -33,6 +35,7 @@ class SignUps {
   private final SigningUp people;
   private final RegisteredNames names;
   private final Account account;
+  private final ApplicationEventPublisher events;
   private final Clock clock;
 
   SignUps(
@@ -41,12 +44,14 @@ class SignUps {
       SigningUp people,
       RegisteredNames names,
       Account account,
+      ApplicationEventPublisher events,
       Clock clock) {
     this.mapper = mapper;
     this.entrances = entrances;
     this.people = people;
     this.names = names;
     this.account = account;
+    this.events = events;
     this.clock = clock;
   }
 
@@ -107,6 +112,22 @@ class SignUps {
   }
 
   private long in(Entrance entrance, Filled filled) {
+    long person = bring(entrance, filled);
+    entrance
+        .tells()
+        .ifPresent(
+            who ->
+                events.publishEvent(
+                    new TellTeam(
+                        person,
+                        entrance.name().value(),
+                        who,
+                        "%s signed up.".formatted(filled.called()),
+                        now())));
+    return person;
+  }
+
+  private long bring(Entrance entrance, Filled filled) {
     return people.in(
         new SigningUp.Signed(
             entrance.name(),

@@ -55,12 +55,13 @@ class HttpConfiguration implements WebMvcConfigurer {
   public void addViewControllers(ViewControllerRegistry registry) {
     for (String page :
         new String[] {
-          "/journeys",
-          "/journeys/*",
-          "/journeys/*/dry-run",
-          "/journeys/*/walk",
-          "/strands/*",
-          "/dry-runs/*",
+          "/journeys/**",
+          "/strands/**",
+          "/dry-runs/**",
+          "/messages/**",
+          "/people/**",
+          "/entrances/**",
+          "/account",
           "/side-by-side",
           "/glasshouse"
         }) {

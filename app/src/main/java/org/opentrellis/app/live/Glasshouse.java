@@ -167,7 +167,7 @@ class Glasshouse {
                     row.at(),
                     row.personId(),
                     who.getOrDefault(row.personId(), ""),
-                    open.nameOf(row.journeyId()),
+                    row.journeyId() == null ? "form " + row.byForm() : open.nameOf(row.journeyId()),
                     row.address(),
                     row.words()))
         .toList();

@@ -83,5 +83,10 @@ record GlasshouseView(
       @Nullable Long tryAt,
       @Nullable String said) {}
 
-  record ToldTeam(long at, long person, String who, String journeyName, String to, String words) {}
+  /**
+   * What the team was told of somebody.
+   *
+   * @param by the journey or form that told it
+   */
+  record ToldTeam(long at, long person, String who, String by, String to, String words) {}
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
+import org.jspecify.annotations.Nullable;
 
 @Mapper
 interface NoticeMapper {
@@ -21,11 +22,23 @@ interface NoticeMapper {
       String words,
       long at);
 
-  /** What the team was told. */
+  @Insert(
+      """
+      insert into notice (person_id, by_form, step, channel, address, words, at)
+      values (#{person}, #{form}, '', 'TEAMMATE', #{to}, #{words}, #{at})
+      """)
+  void insertByForm(long person, String form, String to, String words, long at);
+
+  /**
+   * What the team was told.
+   *
+   * @param journeyId null if a form told it
+   */
   record NoticeRow(
       long id,
       long personId,
-      long journeyId,
+      @Nullable Long journeyId,
+      @Nullable String byForm,
       String channel,
       String address,
       String words,
@@ -33,7 +46,7 @@ interface NoticeMapper {
 
   @Select(
       """
-      select id, person_id, journey_id, channel, address, words, at from notice
+      select id, person_id, journey_id, by_form, channel, address, words, at from notice
       order by id desc limit #{most}
       """)
   List<NoticeRow> newest(int most);

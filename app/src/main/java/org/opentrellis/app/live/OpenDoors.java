@@ -1,6 +1,7 @@
 package org.opentrellis.app.live;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.opentrellis.app.people.JourneyDoors;
 import org.opentrellis.app.people.KnownPeople;
@@ -34,17 +35,26 @@ class OpenDoors implements JourneyDoors {
   }
 
   @Override
-  public List<String> enteredByForm(FormName form) {
+  public List<Entered> enteredBy(FormName form, Set<Name> labels) {
     return open.entrances().stream()
-        .filter(
+        .flatMap(
             one ->
                 one.triggers().stream()
-                    .anyMatch(
-                        trigger ->
-                            trigger instanceof Trigger.SubmitsForm submits
-                                && submits.form().map(form::equals).orElse(true)))
-        .map(one -> open.nameOf(one.journey()))
+                    .flatMap(trigger -> by(trigger, form, labels).stream())
+                    .findFirst()
+                    .map(by -> new Entered(open.nameOf(one.journey()), by, one.mailsAtOnce()))
+                    .stream())
         .toList();
+  }
+
+  private static Optional<Name> by(Trigger trigger, FormName form, Set<Name> labels) {
+    return switch (trigger) {
+      case Trigger.SubmitsForm submits ->
+          submits.form().map(form::equals).orElse(true) ? Optional.of(form) : Optional.empty();
+      case Trigger.JoinsList joins -> Optional.<Name>of(joins.list()).filter(labels::contains);
+      case Trigger.GetsTag gets -> Optional.<Name>of(gets.tag()).filter(labels::contains);
+      default -> Optional.empty();
+    };
   }
 
   private static boolean byLabel(Trigger trigger, Set<Name> labels) {

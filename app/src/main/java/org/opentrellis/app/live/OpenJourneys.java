@@ -48,8 +48,10 @@ class OpenJourneys {
    *
    * @param since when it has been open without a break, in epoch seconds
    * @param catalogue as it was when it was opened
+   * @param mailsAtOnce whether it begins with an email
    */
-  record Open(long journey, long since, List<Trigger> triggers, Catalogue catalogue) {
+  record Open(
+      long journey, long since, List<Trigger> triggers, Catalogue catalogue, boolean mailsAtOnce) {
     JourneyName name() {
       return LiveNames.of(journey);
     }
@@ -128,7 +130,8 @@ class OpenJourneys {
                 row.journeyId(),
                 before == null ? row.at() : before.since(),
                 opened.plan().triggers(),
-                opened.catalogue()));
+                opened.catalogue(),
+                FirstHour.mails(opened.plan().body())));
       }
     }
     return new Compiled(sold, editions, List.copyOf(now.values()));

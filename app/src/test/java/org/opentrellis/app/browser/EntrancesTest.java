@@ -1,14 +1,20 @@
 package org.opentrellis.app.browser;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static java.nio.charset.StandardCharsets.UTF_8;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Page.GetByRoleOptions;
 import com.microsoft.playwright.options.AriaRole;
+import com.sun.net.httpserver.HttpServer;
+import java.io.IOException;
+import java.net.InetSocketAddress;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.opentrellis.app.RunningApplication;
+import org.opentrellis.app.live.LiveWorkshop;
+import tools.jackson.databind.JsonNode;
 
 /** A form is made, people are let in, and somebody signs up at it. */
 class EntrancesTest {
@@ -26,9 +32,12 @@ class EntrancesTest {
   @Test
   void aFormIsMadeAndSomebodySignsUpAtIt() {
     Page page = BROWSER.open(APP.address() + "/entrances");
-    assertThat(page.getByText("There is no entrance yet.")).isVisible();
     field(page, "Name of a new form").fill("Planner on the website");
     button(page, "New entrance").click();
+    assertThat(
+            page.getByRole(
+                AriaRole.HEADING, new GetByRoleOptions().setName("Planner on the website")))
+        .isVisible();
     Locator sheet = page.getByLabel("What it does");
     assertThat(sheet).containsText("Asks for the address and first name (if they like).");
     assertThat(page.getByText("no list, gets no tag, and no journey starts")).isVisible();
@@ -55,5 +64,81 @@ class EntrancesTest {
 
     page.reload();
     assertThat(page.getByText("on · 1 in 30 days")).isVisible();
+  }
+
+  /** On another site: after a while, once, and not again for whoever closed it. */
+  @Test
+  void theFormSlidesInOnAnotherSite() throws IOException {
+    JsonNode made = APP.post("/api/entrances", "{\"name\": \"Card\"}").body();
+    APP.put("/api/entrances/" + made.get("id") + "/on", "");
+    String card =
+        made.at("/ways/card")
+            .asString()
+            .replaceFirst("http://[^/]+", APP.address())
+            .replace("data-after=\"8\"", "data-after=\"0\"");
+    HttpServer shop = HttpServer.create(new InetSocketAddress("127.0.0.1", 0), 0);
+    byte[] home = ("<!doctype html><title>Shop</title><h1>Shop</h1>" + card).getBytes(UTF_8);
+    shop.createContext(
+        "/",
+        visit -> {
+          visit.getResponseHeaders().add("Content-Type", "text/html");
+          visit.sendResponseHeaders(200, home.length);
+          visit.getResponseBody().write(home);
+          visit.close();
+        });
+    shop.start();
+    try {
+      slidesIn("http://127.0.0.1:" + shop.getAddress().getPort());
+    } finally {
+      shop.stop(0);
+    }
+  }
+
+  private static void slidesIn(String shop) {
+    Page site = BROWSER.open(shop);
+    Locator slidIn = site.getByRole(AriaRole.REGION, new GetByRoleOptions().setName("Card"));
+    assertThat(slidIn).isVisible();
+    assertThat(site.frameLocator("iframe").getByLabel("Email address")).isVisible();
+    button(site, "Close").click();
+    assertThat(slidIn).isHidden();
+    site.navigate(shop);
+    site.waitForTimeout(500);
+    assertThat(slidIn).isHidden();
+  }
+
+  @Test
+  void readersOfMailChooseWhatTheyGet() {
+    Page page = BROWSER.open(APP.address() + "/entrances/choices");
+    field(page, "Lists that they may be on or not").fill("Newcomers, Season letters");
+    field(page, "Lists that they may be on or not").press("Tab");
+    assertThat(page.frameLocator("iframe").getByLabel("Season letters")).isVisible();
+    Accessibility.assertNothingFound(page);
+    button(page, "Save").click();
+    assertThat(page.getByText("Saved", new Page.GetByTextOptions().setExact(true))).isVisible();
+
+    LiveWorkshop workshop = new LiveWorkshop(APP);
+    workshop.open(
+        """
+        other: Mails whoever is put in
+        Starts when someone joins list "Mailed"
+        Send "Your hive planner is here"
+        """);
+    long person = workshop.onList("chooses@example.com", "Mailed");
+    workshop.turn(60);
+    String link =
+        LiveWorkshop.link(workshop.mails("chooses@example.com").getFirst(), "Your choices");
+    Page reader = BROWSER.open(link.replaceFirst("http://[^/]+", APP.address()));
+    reader.setViewportSize(320, 640);
+    assertThat(reader.getByText("This is what we know of c\u2026@example.com.")).isVisible();
+    Accessibility.assertNothingFound(reader);
+    reader.getByLabel("Season letters").check();
+    reader.getByLabel("At most one email a week").check();
+    button(reader, "Keep this").click();
+    assertThat(reader.getByText("Kept. Thank you.")).isVisible();
+    Page workshopPage = BROWSER.open(APP.address() + "/people?person=" + person);
+    assertThat(workshopPage.getByText("Wants at most one email a week; what comes sooner waits."))
+        .isVisible();
+    button(reader, "Unsubscribe").click();
+    assertThat(reader.getByText("You get no more email from us.")).isVisible();
   }
 }

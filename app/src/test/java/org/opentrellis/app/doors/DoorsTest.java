@@ -6,6 +6,10 @@ import java.io.IOException;
 import java.net.Socket;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -138,6 +142,22 @@ class DoorsTest {
     assertThat(send("GET", script, "Host: localhost"))
         .contains("Cache-Control: max-age=31536000, public, immutable");
     assertThat(send("GET", "/api/journeys", "Host: localhost")).contains("no-store");
+  }
+
+  /** All that the front end's own table of addresses names. */
+  @Test
+  void everyPageOfTheApplicationCanBeLoadedAgain() throws IOException {
+    String routes = Files.readString(Path.of("../web/src/router.ts"));
+    List<String> paths =
+        Pattern.compile("path: '(/[^'*]*)'")
+            .matcher(routes)
+            .results()
+            .map(path -> path.group(1).replaceAll(":\\w+(\\([^)]*\\))?", "1"))
+            .toList();
+    assertThat(paths).hasSizeGreaterThan(15).contains("/entrances/choices", "/journeys/1/walk");
+    for (String path : paths) {
+      assertThat(send("GET", path, "Host: localhost")).as(path).startsWith("HTTP/1.1 200");
+    }
   }
 
   @Test

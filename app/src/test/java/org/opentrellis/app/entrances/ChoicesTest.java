@@ -59,15 +59,7 @@ class ChoicesTest {
   }
 
   private static Reader reader(String address) {
-    long id = WORKSHOP.person(address);
-    JsonNode person = APP.get("/api/people/" + id).body();
-    APP.put(
-        "/api/people/" + id,
-        """
-        {"version": %s, "firstName": "Ida", "lastName": "Test", "phone": null,
-         "zone": "Europe/Berlin", "texts": null, "lists": ["Newcomers", "Inner circle"], "tags": [], "fields": []}
-        """
-            .formatted(person.get("version")));
+    long id = WORKSHOP.onList(address, "Newcomers", "Inner circle");
     WORKSHOP.turn(60);
     JsonNode mail = WORKSHOP.mails(address).getFirst();
     String link = mail.get("links").get(0).get("address").asString();

@@ -22,6 +22,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.opentrellis.app.Answers.Answer;
 import org.opentrellis.app.RunningApplication;
+import org.opentrellis.app.files.KeptFiles;
 import org.opentrellis.app.live.LiveWorkshop;
 import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
@@ -273,6 +274,38 @@ class DoorTest {
         .contains("value=\"no address\"")
         .contains("&lt;script&gt;")
         .doesNotContain("<script>");
+  }
+
+  /** Parts of a message above the form, and as the page afterwards; a file; the team is told. */
+  @Test
+  void pagesShowPartsAndHandOutAFile() {
+    APP.bean(KeptFiles.class)
+        .add("hives.pdf", "%PDF-1.4\n%%EOF".getBytes(StandardCharsets.US_ASCII));
+    JsonNode messages = APP.get("/api/messages").body();
+    String message =
+        messages
+            .valueStream()
+            .filter(one -> one.get("name").asString().equals("What a season costs"))
+            .findFirst()
+            .orElseThrow()
+            .get("id")
+            .asString();
+    Door door =
+        door(
+            "With parts",
+            entrance -> {
+              entrance.put("above", message).put("handsOut", "hives.pdf").put("tells", "Mira");
+              entrance.putObject("then").put("kind", "page").put("message", message);
+              return entrance;
+            });
+    pause(1_000);
+    String page = get(door.path()).body();
+    assertThat(page).contains("season").contains("name=\"seal\"").doesNotContain("<script");
+    assertThat(signUp(door, "parts@example.com").statusCode()).isEqualTo(303);
+    assertThat(get(door.path() + "/thanks").body()).contains("season").contains("/files/hives.pdf");
+    assertThat(APP.get("/api/live").body().get("notices").toString())
+        .contains("Ida (parts@example.com) signed up.")
+        .contains("form With parts");
   }
 
   @Test

@@ -37,7 +37,10 @@ class FormReadingTest {
           false,
           List.of(),
           List.of(),
-          new Then.Words("Thanks."));
+          new Then.Words("Thanks."),
+          Optional.empty(),
+          Optional.empty(),
+          Optional.empty());
 
   private final RegisteredNames names = mock(RegisteredNames.class);
   private final Map<String, String> typed =

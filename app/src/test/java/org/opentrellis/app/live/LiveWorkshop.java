@@ -10,6 +10,8 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.opentrellis.app.Answers;
 import org.opentrellis.app.Answers.Answer;
 import org.opentrellis.app.RunningApplication;
@@ -68,6 +70,24 @@ public final class LiveWorkshop {
                     .formatted(address));
     assertThat(added.status()).as("%s", added.body()).isLessThan(300);
     return added.body().get("id").asLong();
+  }
+
+  /** Adds somebody who may be mailed, and puts them on lists. */
+  public long onList(String address, String... lists) {
+    long id = person(address);
+    JsonNode person = over.get().get("/api/people/" + id).body();
+    String all = Stream.of(lists).map(list -> "\"" + list + "\"").collect(Collectors.joining(", "));
+    Answer saved =
+        over.get()
+            .put(
+                "/api/people/" + id,
+                """
+                {"version": %s, "firstName": "Ida", "lastName": "Test", "phone": null,
+                 "zone": "Europe/Berlin", "texts": null, "lists": [%s], "tags": [], "fields": []}
+                """
+                    .formatted(person.get("version"), all));
+    assertThat(saved.status()).as("%s", saved.body()).isEqualTo(200);
+    return id;
   }
 
   Answer putIn(long journey, long person) {

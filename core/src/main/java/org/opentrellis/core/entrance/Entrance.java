@@ -2,9 +2,12 @@ package org.opentrellis.core.entrance;
 
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import org.opentrellis.core.journey.FileName;
 import org.opentrellis.core.journey.FormName;
 import org.opentrellis.core.journey.ListName;
+import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.journey.TagName;
 import org.opentrellis.core.message.Limits;
@@ -21,6 +24,9 @@ import org.opentrellis.core.message.Limits;
  * @param lists that it puts them on
  * @param tags that it gives them
  * @param then what they see
+ * @param above a message whose parts stand above the form, as composed; empty for the title alone
+ * @param handsOut a file that whoever is in may fetch
+ * @param tells somebody of the team who is told of each
  */
 public record Entrance(
     FormName name,
@@ -31,7 +37,10 @@ public record Entrance(
     boolean confirms,
     List<ListName> lists,
     List<TagName> tags,
-    Then then) {
+    Then then,
+    Optional<MessageId> above,
+    Optional<FileName> handsOut,
+    Optional<String> tells) {
   static final int LONGEST_AGREEMENT = 1_000;
 
   public Entrance {
@@ -39,6 +48,10 @@ public record Entrance(
     button = Limits.line("a button's words", button, 60);
     agreement = Limits.line("what people agree to", agreement, LONGEST_AGREEMENT);
     asks = Asked.once(asks);
+    tells =
+        tells
+            .map(who -> Limits.line("who is told", who, 200).strip())
+            .filter(who -> !who.isEmpty());
     lists = List.copyOf(new LinkedHashSet<>(lists));
     tags = List.copyOf(new LinkedHashSet<>(tags));
   }
@@ -54,7 +67,10 @@ public record Entrance(
         true,
         List.of(),
         List.of(),
-        new Then.Words("Thank you. You are on the list."));
+        new Then.Words("Thank you. You are on the list."),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty());
   }
 
   /** The lists and tags that it gives. */
@@ -66,6 +82,34 @@ public record Entrance(
 
   /** The same under another name. */
   public Entrance called(FormName other) {
-    return new Entrance(other, title, asks, button, agreement, confirms, lists, tags, then);
+    return new Entrance(
+        other, title, asks, button, agreement, confirms, lists, tags, then, above, handsOut, tells);
+  }
+
+  /** The same without a list or tag that it gives. */
+  public Entrance without(Name label) {
+    return new Entrance(
+        name,
+        title,
+        asks,
+        button,
+        agreement,
+        confirms,
+        lists.stream().filter(list -> !list.equals(label)).toList(),
+        tags.stream().filter(tag -> !tag.equals(label)).toList(),
+        then,
+        above,
+        handsOut,
+        tells);
+  }
+
+  /** The messages whose parts its pages show. */
+  public Set<MessageId> pages() {
+    Set<MessageId> pages = new LinkedHashSet<>();
+    above.ifPresent(pages::add);
+    if (then instanceof Then.Page page) {
+      pages.add(page.message());
+    }
+    return pages;
   }
 }

@@ -3,8 +3,10 @@ package org.opentrellis.core.entrance;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.sentence.Style;
 
@@ -12,9 +14,21 @@ import org.opentrellis.core.sentence.Style;
 public final class EntranceSheet {
   private EntranceSheet() {}
 
-  /** In the order in which things happen. */
-  public static List<String> of(Entrance entrance) {
+  /**
+   * In the order in which things happen.
+   *
+   * @param messages what messages are called
+   */
+  public static List<String> of(Entrance entrance, Function<MessageId, String> messages) {
     List<String> lines = new ArrayList<>();
+    entrance
+        .above()
+        .ifPresent(
+            page ->
+                lines.add(
+                    "Shows the parts of "
+                        + Style.quoted(messages.apply(page))
+                        + " above the form."));
     lines.add("Asks for the address" + asked(entrance) + ".");
     lines.add(
         entrance.agreement().isBlank()
@@ -32,8 +46,14 @@ public final class EntranceSheet {
     lines.add(
         switch (entrance.then()) {
           case Then.Words words -> "Then shows: " + said(words.words());
+          case Then.Page page ->
+              "Then shows the parts of " + Style.quoted(messages.apply(page.message())) + ".";
           case Then.Address address -> "Then leads to " + address.url() + ".";
         });
+    entrance
+        .handsOut()
+        .ifPresent(file -> lines.add("Whoever is in may fetch " + file.value() + "."));
+    entrance.tells().ifPresent(who -> lines.add("Tells " + who + " of each who comes in."));
     return lines;
   }
 
