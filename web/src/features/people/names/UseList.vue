@@ -1,10 +1,16 @@
 <script setup lang="ts">
 import type { NameUse } from '@/api/types'
 
-/** What uses a name: journeys to go to, strands, segments and messages. */
+/** What uses a name: journeys to go to, strands, segments, messages and entrances. */
 defineProps<{ uses: NameUse[] }>()
 
-const WORDS = { JOURNEY: '', STRAND: 'strand', SEGMENT: 'segment', MESSAGE: 'message' } as const
+const WORDS = {
+  JOURNEY: '',
+  STRAND: 'strand',
+  SEGMENT: 'segment',
+  MESSAGE: 'message',
+  ENTRANCE: 'entrance',
+} as const
 </script>
 
 <template>

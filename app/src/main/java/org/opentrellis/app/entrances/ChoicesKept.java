@@ -27,11 +27,7 @@ class ChoicesKept {
 
   @Transactional(readOnly = true)
   ChoicesPage page() {
-    return mapper.find().map(ChoicesKept::read).orElseGet(ChoicesPage::begun);
-  }
-
-  private static ChoicesPage read(ChoicesMapper.ChoicesRow row) {
-    return Documents.readChoicesPage(Json.tree(row.document()));
+    return mapper.find().map(ChoicesMapper.ChoicesRow::page).orElseGet(ChoicesPage::begun);
   }
 
   @Transactional(readOnly = true)

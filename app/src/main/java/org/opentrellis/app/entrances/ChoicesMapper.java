@@ -5,11 +5,18 @@ import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.opentrellis.core.entrance.ChoicesPage;
+import org.opentrellis.core.format.Documents;
+import org.opentrellis.core.format.Json;
 
 @Mapper
 interface ChoicesMapper {
   /** The page as a document. */
-  record ChoicesRow(String document, int version) {}
+  record ChoicesRow(String document, int version) {
+    ChoicesPage page() {
+      return Documents.readChoicesPage(Json.tree(document));
+    }
+  }
 
   @Select("select document, version from choices_page")
   Optional<ChoicesRow> find();

@@ -22,8 +22,8 @@ import org.springframework.stereotype.Service;
 
 /**
  * Asks those who signed up by mail whether it was they. Each mail has a token of its own, of which
- * only a fingerprint is kept; a mail that is tried again has another, so that none is lost and no
- * old one works.
+ * only a fingerprint is kept; a mail that is tried again has another. That of the mail before works
+ * as well: after a crash nobody knows whether it went out.
  */
 @Service
 class ConfirmationPost {

@@ -60,7 +60,11 @@ interface SignUpMapper {
           + " order by try_at, id limit #{most}")
   List<SignUpRow> toBeAsked(long now, int most);
 
-  @Update("update sign_up set token_hash = #{tokenHash}, tries = tries + 1 where id = #{id}")
+  @Update(
+      """
+      update sign_up set token_before = token_hash, token_hash = #{tokenHash}, tries = tries + 1
+      where id = #{id}
+      """)
   void hasToken(long id, String tokenHash);
 
   @Update("update sign_up set mailed_at = #{at} where id = #{id}")
@@ -70,7 +74,10 @@ interface SignUpMapper {
   void later(@Param("id") long id, @Param("at") long at);
 
   /** Whoever may confirm by a token; whoever else would at the same time waits. */
-  @Select("select " + ABOUT + " from sign_up where token_hash = #{tokenHash} for update")
+  @Select(
+      "select "
+          + ABOUT
+          + " from sign_up where token_hash = #{tokenHash} or token_before = #{tokenHash} for update")
   @Options(useCache = false, flushCache = Options.FlushCachePolicy.TRUE)
   Optional<SignUpRow> byToken(String tokenHash);
 

@@ -13,6 +13,7 @@ public record NameUse(What what, String name, @Nullable Long journey) {
     JOURNEY,
     STRAND,
     SEGMENT,
-    MESSAGE
+    MESSAGE,
+    ENTRANCE
   }
 }

@@ -13,22 +13,35 @@ import org.opentrellis.core.journey.StrandId;
 import org.opentrellis.core.reading.KnownNames;
 import org.springframework.stereotype.Service;
 
-/** Says what uses a name, itself or through a strand or a segment: journeys and messages. */
+/**
+ * Says what uses a name, itself or through a strand or a segment: journeys, messages and what else
+ * there is.
+ */
 @Service
 public class NameUses {
   private final Journeys journeys;
   private final Catalogues catalogues;
   private final WrittenNames messages;
+  private final List<NamesElsewhere> elsewhere;
 
-  NameUses(Journeys journeys, Catalogues catalogues, WrittenNames messages) {
+  NameUses(
+      Journeys journeys,
+      Catalogues catalogues,
+      WrittenNames messages,
+      List<NamesElsewhere> elsewhere) {
     this.journeys = journeys;
     this.catalogues = catalogues;
     this.messages = messages;
+    this.elsewhere = elsewhere;
   }
 
-  /** The names that journeys and messages use, registered or not. */
+  /** The names that are used, registered or not. */
   public KnownNames inUse() {
-    return KnownNames.of(List.of(journeys.namesInUse(), messages.all()));
+    return KnownNames.of(
+        Stream.concat(
+                Stream.of(journeys.namesInUse(), messages.all()),
+                elsewhere.stream().map(NamesElsewhere::all))
+            .toList());
   }
 
   /** The journeys first. */
@@ -43,7 +56,8 @@ public class NameUses {
             .flatMap(one -> part(one, catalogue));
     Stream<NameUse> written =
         messages.using(name).stream().map(one -> new NameUse(NameUse.What.MESSAGE, one, null));
-    return Stream.of(using, parts.sorted(Comparator.comparing(NameUse::name)), written)
+    Stream<NameUse> others = elsewhere.stream().flatMap(one -> one.using(name).stream());
+    return Stream.of(using, parts.sorted(Comparator.comparing(NameUse::name)), written, others)
         .flatMap(uses -> uses)
         .toList();
   }

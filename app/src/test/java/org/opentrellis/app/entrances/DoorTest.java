@@ -308,6 +308,27 @@ class DoorTest {
         .contains("form With parts");
   }
 
+  /** A form that is no form, or too large: a page says so, and nothing of what is behind it. */
+  @Test
+  void whatCannotBeReadIsAnsweredWithAPage() {
+    Door door = door("No form at all");
+    for (String type : List.of("application/json", "multipart/form-data; boundary=none", "x/y")) {
+      pause(600);
+      HttpResponse<String> answer =
+          send(
+              HttpRequest.newBuilder(URI.create(APP.address() + door.path()))
+                  .header("Content-Type", type)
+                  .POST(HttpRequest.BodyPublishers.ofString("{\"address\": \"a@example.com\"}")));
+      assertThat(answer.statusCode()).as(type).isBetween(400, 499);
+      assertThat(answer.body()).as(type).contains("<main>").doesNotContain("Exception");
+    }
+    pause(1_000);
+    Map<String, String> typed = opened(door, "large@example.com");
+    typed.put("first-name", "x".repeat(3_000_000));
+    assertThat(post(door.path(), typed).statusCode()).isBetween(400, 499);
+    assertThat(found("large@example.com")).isEmpty();
+  }
+
   @Test
   void thePublicPartKnowsNothingOfTheWorkshop() {
     Door door = door("Public part");

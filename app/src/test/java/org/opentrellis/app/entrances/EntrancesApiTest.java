@@ -107,4 +107,50 @@ class EntrancesApiTest {
     assertThat(APP.get(path).status()).isEqualTo(404);
     assertThat(APP.delete(path).status()).isEqualTo(404);
   }
+
+  /** Form, list, tag and field, at the form and on the page of choices. */
+  @Test
+  void namesThatAreChangedChangeHereToo() {
+    JsonNode made = add("Renamed form").body();
+    ObjectNode with = entrance(made);
+    with.putArray("lists").add("Old list");
+    save(made, with);
+    APP.put(
+        "/api/choices-page",
+        """
+        {"page": {"title": "Yours", "lists": ["Old list"], "asks": [], "howOften": true}, "version": 0}
+        """);
+    JsonNode list = named("LIST", "Old list");
+    assertThat(list.get("usedBy").toString()).contains("Renamed form").contains("Your choices");
+    rename(list, "New list");
+    rename(named("FORM", "Renamed form"), "Form with a new name");
+    JsonNode after = APP.get("/api/entrances/" + made.get("id")).body();
+    assertThat(after.at("/entrance/name").asString()).isEqualTo("Form with a new name");
+    assertThat(after.at("/entrance/lists/0").asString()).isEqualTo("New list");
+    assertThat(after.get("path")).as("links stay").isEqualTo(made.get("path"));
+    assertThat(APP.get("/api/choices-page").body().at("/page/lists/0").asString())
+        .isEqualTo("New list");
+  }
+
+  private static JsonNode named(String kind, String name) {
+    return APP.get("/api/names")
+        .body()
+        .valueStream()
+        .filter(one -> one.get("kind").asString().equals(kind))
+        .filter(one -> one.get("name").asString().equals(name))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private static void rename(JsonNode name, String to) {
+    Answer renamed =
+        APP.put(
+            "/api/names/" + name.get("id"),
+            """
+            {"kind": %s, "name": "%s", "about": "", "group": null, "fieldType": null, "choices": [],
+             "category": null, "priceCents": null}
+            """
+                .formatted(name.get("kind"), to));
+    assertThat(renamed.status()).as("%s", renamed.body()).isEqualTo(200);
+  }
 }
