@@ -29,6 +29,8 @@ import org.springframework.web.bind.annotation.RestController;
 class DoorController {
   private final EntranceMapper entrances;
   private final SignUps signUps;
+  private final SignUpDesk desk;
+  private final Visits visits;
   private final EntrancePages pages;
   private final FormSeal seal;
   private final Visitors visitors;
@@ -37,12 +39,16 @@ class DoorController {
   DoorController(
       EntranceMapper entrances,
       SignUps signUps,
+      SignUpDesk desk,
+      Visits visits,
       EntrancePages pages,
       FormSeal seal,
       Visitors visitors,
       RegisteredNames names) {
     this.entrances = entrances;
     this.signUps = signUps;
+    this.desk = desk;
+    this.visits = visits;
     this.pages = pages;
     this.seal = seal;
     this.visitors = visitors;
@@ -75,7 +81,7 @@ class DoorController {
     if (visitors.tooMany(request.getRemoteAddr())) {
       return tooMany(open.get());
     }
-    signUps.visited(open.get());
+    visits.count(open.get().id());
     return PublicAnswer.of(HttpStatus.OK, form(open.get(), Map.of(), Map.of(), ""));
   }
 
@@ -104,7 +110,7 @@ class DoorController {
     }
     return switch (seal.read(slug, typed.getOrDefault(EntrancePages.SEAL, ""))) {
       case FormSeal.Good good -> {
-        signUps.take(row, good.number(), filled);
+        desk.take(new SignUps.Sent(row, good.number(), filled));
         yield thanks(row);
       }
       case FormSeal.TooSoon soon ->

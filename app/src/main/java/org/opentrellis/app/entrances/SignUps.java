@@ -2,7 +2,9 @@ package org.opentrellis.app.entrances;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.opentrellis.app.account.Account;
@@ -55,32 +57,44 @@ class SignUps {
     this.clock = clock;
   }
 
-  /** Somebody looked at a form. */
-  void visited(EntranceRow row) {
-    entrances.count(row.id(), today(), 1, 0);
+  /**
+   * A form that was filled in.
+   *
+   * @param number its own: one that comes again is the same
+   */
+  record Sent(EntranceRow entrance, String number, Filled filled) {}
+
+  /** Takes some forms, all of them or none. */
+  @AgainIfTaken
+  void take(List<Sent> forms) {
+    Map<Long, Long> taken = new HashMap<>();
+    for (Sent form : forms) {
+      if (!mapper.isThere(form.entrance().id(), form.number())) {
+        take(form);
+        taken.merge(form.entrance().id(), 1L, Long::sum);
+      }
+    }
+    taken.forEach((entrance, many) -> entrances.count(entrance, today(), 0, many));
   }
 
-  /**
-   * Takes a form.
-   *
-   * @param sentForm its number: one that comes again is the same
-   */
-  @AgainIfTaken
-  void take(EntranceRow row, String sentForm, Filled filled) {
-    if (mapper.isThere(row.id(), sentForm)) {
-      return;
-    }
-    Entrance entrance = row.entrance();
+  private void take(Sent form) {
+    Filled filled = form.filled();
+    Entrance entrance = form.entrance().entrance();
     boolean awaits = entrance.confirms() || people.isKnown(filled.address());
     Long person = awaits ? null : in(entrance, filled);
     mapper.insert(
         new SignUpMapper.SignUpRow(
-            0, row.id(), filled.address(), Json.write(filled), entrance.agreement(), now(), 0),
-        sentForm,
+            0,
+            form.entrance().id(),
+            filled.address(),
+            Json.write(filled),
+            entrance.agreement(),
+            now(),
+            0),
+        form.number(),
         TextKey.of(filled.address()),
         awaits,
         person);
-    entrances.count(row.id(), today(), 0, 1);
   }
 
   /** Whether a token is of somebody who signed up here. */
