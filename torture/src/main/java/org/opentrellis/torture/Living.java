@@ -78,7 +78,23 @@ final class Living {
   }
 
   private static void turnOn(Api api) {
-    api.post("/api/live/clock", "{\"seconds\": %d, \"to\": null, \"toNext\": null}".formatted(DAY));
+    turnOn(api, DAY);
+  }
+
+  private static void turnOn(Api api, long seconds) {
+    api.post(
+        "/api/live/clock", "{\"seconds\": %d, \"to\": null, \"toNext\": null}".formatted(seconds));
+  }
+
+  /** Waits until the clock stands where it was turned to. */
+  private static JsonNode rest(Api api) {
+    long until = System.currentTimeMillis() + PATIENCE_MILLIS;
+    JsonNode live = api.get("/api/live").body();
+    while (!live.at("/clock/turning").isNull() && System.currentTimeMillis() < until) {
+      Server.sleep(100);
+      live = api.get("/api/live").body();
+    }
+    return live;
   }
 
   private JsonNode expect(Api.Answer answer, String what) {
@@ -107,14 +123,10 @@ final class Living {
 
   /** Lets it come to rest, and counts the mail. */
   void end(Api api) {
-    turnOn(api);
-    turnOn(api);
-    long until = System.currentTimeMillis() + PATIENCE_MILLIS;
-    JsonNode live = api.get("/api/live").body();
-    while (!live.at("/clock/turning").isNull() && System.currentTimeMillis() < until) {
-      Server.sleep(100);
-      live = api.get("/api/live").body();
-    }
+    // However little of a turn was done in each life, everybody has come then, and a night is over.
+    rest(api);
+    turnOn(api, 3 * DAY);
+    JsonNode live = rest(api);
     check(api);
     Map<Long, Integer> copies = copies(api);
     long sent = 0;
