@@ -89,7 +89,8 @@ final class FormReading {
       }
     }
     boolean texts = others.containsKey(TEXTS);
-    if (texts && !others.containsKey(PHONE) && !problems.containsKey(PHONE)) {
+    boolean asksPhone = asks.stream().anyMatch(Asked.Phone.class::isInstance);
+    if (texts && asksPhone && !others.containsKey(PHONE) && !problems.containsKey(PHONE)) {
       problems.put(PHONE, "Texts go to a phone: please give its number.");
     }
     return new Filled(
