@@ -350,6 +350,19 @@ export const questions = {
       refetchInterval: (query) => (query.state.data?.clock.turning ? 500 : 3000),
     }),
 
+  /** What was forecast of a journey's people beside what happened; worked out when it is asked for. */
+  forecast: (journey: number, happened: string) =>
+    queryOptions({
+      queryKey: ['live', 'forecast', journey, happened],
+      queryFn: () =>
+        answerOf(
+          api.GET('/api/live/journeys/{journey}/forecast', { params: { path: { journey } } }),
+        ),
+      /* What is known of the same journey stands until more is. */
+      placeholderData: (before, last) => (last?.queryKey[2] === journey ? before : undefined),
+      refetchInterval: (query) => (query.state.data?.state === 'WORKING' ? 700 : false),
+    }),
+
   /** A journey with its steps, to look at it. */
   journeyView: (id: number) =>
     queryOptions({

@@ -3,6 +3,7 @@ import { useElementSize } from '@vueuse/core'
 import { computed, nextTick, useId, useTemplateRef, watch } from 'vue'
 import type { RunMeasures, RunSheet, StepDocument } from '@/api/types'
 import { brief, count, duration, percent, points } from '@/ui/figures'
+import { isSend } from './graph'
 import { layOut } from './layout'
 import { leafPath, ribbonPath } from './paths'
 import type { TrellisWords } from './picture'
@@ -24,6 +25,8 @@ const props = defineProps<{
   standing?: Map<string, number> | null
   /** Of how many, where no measures say it. */
   among?: number
+  /** What is to be said of some steps: they are marked with it. */
+  remarks?: Map<string, string> | null
   /** How high it may become, in pixels, where it is as high as it needs to be, never cut off. */
   most?: number
 }>()
@@ -120,6 +123,14 @@ const crowds = computed(() => {
     return people > 0 ? [{ ...place, people, radius: 5 + 17 * Math.sqrt(people / all) }] : []
   })
 })
+
+const remarked = computed(() =>
+  picture.value.marks.flatMap((mark) => {
+    const said = props.remarks?.get(mark.id)
+    const above = isSend(mark) ? picture.value.leaf : 0
+    return said ? [{ id: mark.id, said, x: mark.x + 15, y: mark.top - above }] : []
+  }),
+)
 
 /** Brings a step to the middle, as large as it reads well. */
 async function goTo(step: string): Promise<void> {
@@ -253,6 +264,15 @@ function nameOf(step: string): string {
         @pointerenter="emit('hover', mark.id)"
         @pointerleave="emit('hover', null)"
       />
+      <g v-for="remark in remarked" :key="remark.id" :data-remark="remark.id">
+        <title>{{ remark.said }}</title>
+        <path
+          :d="`M${remark.x},${remark.y - 7}l7,7l-7,7l-7,-7z`"
+          fill="var(--color-clay)"
+          stroke="var(--color-panel)"
+          stroke-width="1.5"
+        />
+      </g>
       <g v-for="crowd in crowds" :key="crowd.step" :data-crowd="crowd.step">
         <title>{{ nameOf(crowd.step) }}: {{ count(crowd.people) }} people</title>
         <circle

@@ -9,6 +9,7 @@ import Trouble from '@/ui/Trouble.vue'
 import { useTabTitle } from '@/ui/useTabTitle'
 import ClockBar from './ClockBar.vue'
 import CrowdForm from './CrowdForm.vue'
+import ForecastPanel from './forecast/ForecastPanel.vue'
 import HappeningList from './HappeningList.vue'
 import MailTroubles from './MailTroubles.vue'
 import OpenJourneyPanel from './OpenJourneyPanel.vue'
@@ -35,11 +36,32 @@ const late = computed(
 )
 
 const BELOW = [
+  { key: 'forecast', name: 'forecast and fact' },
   { key: 'happenings', name: 'what happened' },
   { key: 'mail', name: 'late and refused' },
 ] as const
-const below = ref<(typeof BELOW)[number]['key']>('happenings')
+const below = ref<(typeof BELOW)[number]['key']>('forecast')
 useTabTitle(() => 'Glasshouse')
+
+/** Changes with whatever happens to those in the journey, so that the forecast is asked for anew. */
+const happened = computed(() =>
+  live.value?.clock.turning
+    ? ''
+    : `${live.value?.clock.now} ${JSON.stringify(live.value?.happenings[0] ?? null)}`,
+)
+const { data: forecast } = useQuery(
+  computed(() => ({
+    ...questions.forecast(journey.value?.id ?? 0, happened.value),
+    enabled: journey.value !== undefined,
+  })),
+)
+const { data: plan } = useQuery(
+  computed(() => ({
+    ...questions.journeyView(journey.value?.id ?? 0),
+    enabled: journey.value !== undefined,
+  })),
+)
+const names = computed(() => new Map(plan.value?.sheet.rows.map((row) => [row.id, row.brief])))
 
 function journeys(many: number): string {
   return many === 1 ? '1 open journey' : `${count(many)} open journeys`
@@ -96,7 +118,7 @@ function journeys(many: number): string {
                 <span class="figure text-note">{{ count(one.inside) }}</span>
               </button>
             </div>
-            <OpenJourneyPanel v-if="journey" :journey="journey" />
+            <OpenJourneyPanel v-if="journey" :journey="journey" :told="forecast?.told ?? null" />
             <p v-else class="p-6 text-ink2">
               No journey is open yet. Open one in its
               <RouterLink class="underline" to="/journeys">workbench</RouterLink>: then people enter
@@ -109,9 +131,16 @@ function journeys(many: number): string {
               <ChoiceBar v-model="below" label="What is shown" :choices="BELOW" />
             </div>
             <div class="min-h-0 flex-1 overflow-y-auto" tabindex="0" aria-label="What is shown">
-              <MailTroubles v-if="below === 'mail'" :mail="live.mail" :stuck="live.putOff" />
+              <ForecastPanel
+                v-if="below === 'forecast' && journey && forecast"
+                :key="journey.id"
+                :journey="journey.id"
+                :view="forecast"
+                :names="names"
+              />
+              <MailTroubles v-else-if="below === 'mail'" :mail="live.mail" :stuck="live.putOff" />
               <HappeningList
-                v-else-if="live.happenings.length"
+                v-else-if="below === 'happenings' && live.happenings.length"
                 :lines="live.happenings"
                 with-names
               />

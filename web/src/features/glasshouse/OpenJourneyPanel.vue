@@ -3,17 +3,30 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { questions } from '@/api/queries'
-import type { OpenJourney } from '@/api/types'
+import type { ForecastTold, OpenJourney } from '@/api/types'
 import { useRun } from '@/features/dryrun/useRun'
 import Trellis from '@/trellis/Trellis.vue'
+import ChoiceBar from '@/ui/ChoiceBar.vue'
 import { count } from '@/ui/figures'
 import Trouble from '@/ui/Trouble.vue'
 import { reasonOf } from '@/api/client'
+import { remarksOf } from './forecast/figures'
 import { shortMoment } from './moments'
 import StepPeopleList from './StepPeopleList.vue'
 
-/** A journey that runs, with the people on its trellis as they stand now. */
-const props = defineProps<{ journey: OpenJourney }>()
+/**
+ * A journey that runs: the people on its trellis as they stand now, or what happened to all who
+ * came, marked where that is otherwise than forecast.
+ */
+const props = defineProps<{ journey: OpenJourney; told: ForecastTold | null }>()
+
+const VIEWS = [
+  { key: 'now', name: 'people now' },
+  { key: 'all', name: 'all who came' },
+] as const
+const shown = ref<(typeof VIEWS)[number]['key']>('now')
+const all = computed(() => (shown.value === 'all' ? props.told : null))
+const remarks = computed(() => (props.told ? remarksOf(props.told.figures) : null))
 
 const { data: view, error } = useQuery(computed(() => questions.journeyView(props.journey.id)))
 const selected = ref<string | null>(null)
@@ -39,40 +52,52 @@ const nameOfStep = computed(
 
 <template>
   <div class="flex min-h-0 flex-1 flex-col">
-    <p class="px-3 py-1.5 text-ink2">
-      <template v-if="journey.since !== null">open since {{ shortMoment(journey.since) }}</template>
-      <template v-else>nobody new enters</template>
-      · {{ count(journey.entered) }} came,
-      <b class="text-ink">{{ count(journey.inside) }} inside</b>,
-      {{ count(journey.finished) }} through, {{ count(journey.left) }} left
-      <RouterLink
-        class="ml-2 underline"
-        :to="{
-          name: 'workbench',
-          params: { id: journey.id },
-          query: selected ? { step: selected } : {},
-        }"
-        >Workbench</RouterLink
-      >
-      <button
-        v-if="journey.entered > 0"
-        type="button"
-        class="ml-2 underline disabled:text-ink2"
-        :disabled="progress !== null"
-        @click="report"
-      >
-        {{ progress ? 'Counting…' : 'Live report' }}
-      </button>
-    </p>
+    <div class="flex items-start gap-2 px-3 py-1.5">
+      <p class="flex-1 text-ink2">
+        <template v-if="journey.since !== null"
+          >open since {{ shortMoment(journey.since) }}</template
+        >
+        <template v-else>nobody new enters</template>
+        · {{ count(journey.entered) }} came,
+        <b class="text-ink">{{ count(journey.inside) }} inside</b>,
+        {{ count(journey.finished) }} through, {{ count(journey.left) }} left
+        <RouterLink
+          class="ml-2 underline"
+          :to="{
+            name: 'workbench',
+            params: { id: journey.id },
+            query: selected ? { step: selected } : {},
+          }"
+          >Workbench</RouterLink
+        >
+        <button
+          v-if="journey.entered > 0"
+          type="button"
+          class="ml-2 underline disabled:text-ink2"
+          :disabled="progress !== null"
+          @click="report"
+        >
+          {{ progress ? 'Counting…' : 'Live report' }}
+        </button>
+      </p>
+      <ChoiceBar
+        v-if="told"
+        v-model="shown"
+        class="text-note"
+        label="Who is shown"
+        :choices="VIEWS"
+      />
+    </div>
     <Trouble v-if="error" class="m-3" :text="reasonOf(error)" />
     <Trouble v-if="failure" class="m-3" :text="failure" />
     <div v-if="view" class="min-h-0 flex-1 px-2">
       <Trellis
         :body="view.expanded.body"
-        :measures="null"
+        :measures="all?.measures ?? null"
+        :remarks="remarks"
         :sheet="view.sheet"
         :selected="selected"
-        :standing="standing"
+        :standing="all ? null : standing"
         :among="Math.max(1, journey.inside)"
         @select="(step) => (selected = selected === step ? null : step)"
       />
@@ -85,7 +110,14 @@ const nameOfStep = computed(
       :name="nameOfStep ?? ''"
     />
     <p v-else class="px-3 pb-2 text-note text-ink2">
-      Circles are people as they stand now. Choose a step to see who they are.
+      {{
+        all
+          ? 'Ribbons are the shares of all who came, leaves are filled as they were opened.'
+          : 'Circles are people as they stand now. Choose a step to see who they are.'
+      }}
+      <template v-if="remarks?.size">
+        Clay marks a step that came otherwise than forecast.</template
+      >
     </p>
   </div>
 </template>

@@ -89,7 +89,16 @@ class ArchitectureTest {
           Map.entry("check", Set.of("journey", "calendar", "behaviour", "sentence", "problem")),
           Map.entry(
               "lived",
-              Set.of("report", "live", "dryrun", "walk", "machine", "journey", "calendar")),
+              Set.of(
+                  "report",
+                  "live",
+                  "dryrun",
+                  "walk",
+                  "machine",
+                  "journey",
+                  "calendar",
+                  "calibrate")),
+          Map.entry("forecast", Set.of("dryrun", "measure", "machine", "journey", "stats")),
           Map.entry("crowd", Set.of("dryrun", "walk", "machine", "happening", "journey")),
           Map.entry(
               "live", Set.of("replay", "machine", "happening", "journey", "calendar", "random")),

@@ -19,6 +19,8 @@ class LiveController {
   private final Crowds crowds;
   private final ClockTurning turning;
   private final LiveReports reports;
+  private final Forecasts forecasts;
+  private final Lessons lessons;
   private final Audit audit;
 
   LiveController(
@@ -27,12 +29,16 @@ class LiveController {
       Crowds crowds,
       ClockTurning turning,
       LiveReports reports,
+      Forecasts forecasts,
+      Lessons lessons,
       Audit audit) {
     this.glasshouse = glasshouse;
     this.crowds = crowds;
     this.hands = hands;
     this.turning = turning;
     this.reports = reports;
+    this.forecasts = forecasts;
+    this.lessons = lessons;
     this.audit = audit;
   }
 
@@ -103,6 +109,22 @@ class LiveController {
   @ResponseStatus(HttpStatus.ACCEPTED)
   RunProgress beginReport(@PathVariable long journey) {
     return reports.begin(journey);
+  }
+
+  /**
+   * What was forecast of a journey's people beside what happened to them. It is worked out when it
+   * is asked for; ask again while it is being worked out.
+   */
+  @GetMapping("/journeys/{journey}/forecast")
+  ForecastView getForecast(@PathVariable long journey) {
+    return forecasts.view(journey);
+  }
+
+  /** Measures a journey's assumptions by those who came to it; nothing is saved. */
+  @PostMapping("/journeys/{journey}/lessons")
+  @ResponseStatus(HttpStatus.OK)
+  LessonView learn(@PathVariable long journey) {
+    return lessons.of(journey);
   }
 
   /** Lives everybody's life once more by the log, and tells what comes out otherwise. */

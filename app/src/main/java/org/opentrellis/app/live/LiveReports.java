@@ -4,23 +4,14 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
-import java.util.List;
 import java.util.Locale;
 import org.opentrellis.app.account.Account;
-import org.opentrellis.app.clock.AccountClock;
 import org.opentrellis.app.dryruns.DryRuns;
 import org.opentrellis.app.dryruns.KeptRun;
 import org.opentrellis.app.dryruns.RunProgress;
 import org.opentrellis.app.journeys.Journeys;
-import org.opentrellis.core.calendar.ZoneClock;
-import org.opentrellis.core.dryrun.CohortSettings;
 import org.opentrellis.core.dryrun.Tallies;
-import org.opentrellis.core.journey.Journey;
-import org.opentrellis.core.live.Edition;
-import org.opentrellis.core.live.Editions;
 import org.opentrellis.core.lived.LivedRun;
-import org.opentrellis.core.machine.World;
-import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.report.RunReport;
 import org.springframework.stereotype.Service;
@@ -34,35 +25,19 @@ class LiveReports {
   private static final DateTimeFormatter DAY =
       DateTimeFormatter.ofPattern("d MMMM", Locale.ENGLISH);
 
-  private final OpenJourneys open;
-  private final EditionMapper editions;
+  private final LivedJourneys lived;
   private final HappeningMapper log;
-  private final LoggedLives lives;
   private final Journeys journeys;
   private final DryRuns runs;
-  private final ZoneClocks clocks;
   private final Account account;
-  private final AccountClock clock;
 
   LiveReports(
-      OpenJourneys open,
-      EditionMapper editions,
-      HappeningMapper log,
-      LoggedLives lives,
-      Journeys journeys,
-      DryRuns runs,
-      ZoneClocks clocks,
-      Account account,
-      AccountClock clock) {
-    this.open = open;
-    this.editions = editions;
+      LivedJourneys lived, HappeningMapper log, Journeys journeys, DryRuns runs, Account account) {
+    this.lived = lived;
     this.log = log;
-    this.lives = lives;
     this.journeys = journeys;
     this.runs = runs;
-    this.clocks = clocks;
     this.account = account;
-    this.clock = clock;
   }
 
   /**
@@ -72,44 +47,14 @@ class LiveReports {
    * @throws ProblemsFound if nobody has come to it yet
    */
   RunProgress begin(long journey) {
-    List<Long> people = log.cameTo(journey);
-    long first = log.firstEntry(journey).orElse(0L);
-    if (people.isEmpty() || first == 0) {
-      throw new ProblemsFound(
-          List.of(
-              new Problem(
-                  "nobody-yet",
-                  "",
-                  "Nobody has entered this journey yet, so there is nothing to tell.")));
-    }
-    Edition.Opened opened = (Edition.Opened) editions.opened(journey).orElseThrow().edition();
-    Journey told = LiveNames.shown(opened.plan(), journeys.names());
-    Editions all = open.current();
-    long until = clock.now();
-    Instant start = Instant.ofEpochSecond(Math.floorDiv(first, ZoneClock.DAY) * ZoneClock.DAY);
-    int days =
-        (int)
-            Math.min(
-                CohortSettings.LONGEST_HORIZON_DAYS,
-                Math.floorDiv(until - start.getEpochSecond(), ZoneClock.DAY) + 1);
-    LivedRun lived =
-        new LivedRun(
-            all,
-            LiveNames.of(journey),
-            opened.version(),
-            World.compile(List.of(told), opened.catalogue(), all.world(all.newest()).products()),
-            number -> lives.of(people.get(number)),
-            clocks.around(until),
-            start,
-            days,
-            until);
+    LivedJourney of = lived.of(journey);
     KeptRun.Part part =
-        new KeptRun.Part(journey, opened.version(), told, journeys.find(journey).behaviour());
-    Counted counted = new Counted(lived, people.size());
+        new KeptRun.Part(journey, of.version(), of.told(), journeys.find(journey).behaviour());
+    Counted counted = new Counted(of.run(), of.people());
     return runs.begin(
-        new DryRuns.Lived(part, opened.catalogue(), people.size(), start, days),
+        new DryRuns.Lived(part, of.catalogue(), of.people(), of.start(), of.days()),
         counted::report,
-        () -> who(journey, counted, first, until));
+        () -> who(of, counted));
   }
 
   /** What is counted once, and asked about afterwards. */
@@ -130,13 +75,13 @@ class LiveReports {
     }
   }
 
-  private String who(long journey, Counted counted, long first, long until) {
+  private String who(LivedJourney of, Counted counted) {
     ZoneId zone = account.zone();
     String days =
         "%s to %s"
             .formatted(
-                DAY.format(LocalDate.ofInstant(Instant.ofEpochSecond(first), zone)),
-                DAY.format(LocalDate.ofInstant(Instant.ofEpochSecond(until), zone)));
+                DAY.format(LocalDate.ofInstant(Instant.ofEpochSecond(of.first()), zone)),
+                DAY.format(LocalDate.ofInstant(Instant.ofEpochSecond(of.until()), zone)));
     StringBuilder who =
         new StringBuilder(
             "What really happened from %s: %s."
@@ -149,7 +94,7 @@ class LiveReports {
           " %,d on earlier versions of the journey %s not counted."
               .formatted(others, others == 1 ? "is" : "are"));
     }
-    long forgotten = log.forgotten(journey);
+    long forgotten = log.forgotten(of.journey());
     if (forgotten > 0) {
       who.append(
           " Neither %s %,d of people who were forgotten."

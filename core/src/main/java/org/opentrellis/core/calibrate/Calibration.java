@@ -12,6 +12,7 @@ import org.opentrellis.core.behaviour.Reaction;
 import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepId;
+import org.opentrellis.core.journey.Variant;
 
 /**
  * The model's values as a history shows them, each with its 95% interval.
@@ -65,25 +66,41 @@ public record Calibration(
    * @param sends the steps of the journey that send something
    */
   public Behaviour into(Behaviour behaviour, List<? extends Step.Send> sends) {
+    Map<StepId, Reaction> emails = new HashMap<>(behaviour.emails());
+    for (Step.Send send : sends) {
+      measure(emails, send.id(), send.message().value(), behaviour.reactionTo(send.id()));
+    }
+    return into(behaviour, emails);
+  }
+
+  /**
+   * The same of a history that calls each message by the id of the step or variant that sent it.
+   */
+  public Behaviour intoSteps(Behaviour behaviour, List<? extends Step.Send> sends) {
+    Map<StepId, Reaction> emails = new HashMap<>(behaviour.emails());
+    for (Step.Send send : sends) {
+      Reaction usual = behaviour.reactionTo(send.id());
+      measure(emails, send.id(), send.id().value(), usual);
+      for (Variant variant : send.versions()) {
+        Reaction before = behaviour.emails().getOrDefault(variant.id(), usual);
+        measure(emails, variant.id(), variant.id().value(), before);
+      }
+    }
+    return into(behaviour, emails);
+  }
+
+  private void measure(Map<StepId, Reaction> emails, StepId step, String called, Reaction before) {
+    OfMessage of = messages.get(called);
+    if (of != null) {
+      emails.put(step, measured(of, before));
+    }
+  }
+
+  private Behaviour into(Behaviour behaviour, Map<StepId, Reaction> emails) {
     List<AudienceGroup> groups =
         behaviour.groups().stream()
             .map(group -> measured(group, behaviour.groups().size()))
             .toList();
-    Map<StepId, Reaction> emails = new HashMap<>(behaviour.emails());
-    for (Step.Send send : sends) {
-      OfMessage of = messages.get(send.message().value());
-      if (of != null) {
-        Reaction before = behaviour.reactionTo(send.id());
-        emails.put(
-            send.id(),
-            new Reaction(
-                measured(of.pull, before.pull()),
-                measured(of.clickGivenOpen, before.clickGivenOpen()),
-                measured(of.unsubscribeGivenOpen, before.unsubscribeGivenOpen()),
-                before.complaintGivenOpen(),
-                before.linkWeights()));
-      }
-    }
     return behaviour
         .edit()
         .groups(groups)
@@ -97,6 +114,15 @@ public record Calibration(
         .buyMeanHours(measured(buyMeanHours, behaviour.buyMeanHours()))
         .emails(emails)
         .done();
+  }
+
+  private static Reaction measured(OfMessage of, Reaction before) {
+    return new Reaction(
+        measured(of.pull, before.pull()),
+        measured(of.clickGivenOpen, before.clickGivenOpen()),
+        measured(of.unsubscribeGivenOpen, before.unsubscribeGivenOpen()),
+        before.complaintGivenOpen(),
+        before.linkWeights());
   }
 
   /** What was measured, or what was assumed before where nothing was. */
@@ -115,6 +141,11 @@ public record Calibration(
         .softBounce(bounced.measured())
         .buysAnyway(groups == 1 ? measured(buysAnyway, group.buysAnyway()) : group.buysAnyway())
         .done();
+  }
+
+  /** What was measured of all messages together, of how many, with intervals. */
+  public List<String> sentences() {
+    return CalibrationWords.sentences(this);
   }
 
   /** Whether a message is in the history. */

@@ -3,7 +3,6 @@ package org.opentrellis.core.calibrate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeMap;
-import org.apache.commons.statistics.distribution.BetaDistribution;
 import org.opentrellis.core.behaviour.AudienceGroup;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.Reaction;
@@ -38,8 +37,6 @@ public record FitCheck(
     double clicked,
     double clickedInModel,
     boolean fits) {
-  private static final int POINTS = 400;
-
   /**
    * @param behaviour what was fitted
    * @param sends the journey's steps that send something
@@ -73,7 +70,7 @@ public record FitCheck(
     double byPeople = 0;
     double recorded = 0;
     for (AudienceGroup group : behaviour.groups()) {
-      double opens = openChance(group, reaction.pull().value());
+      double opens = OpenChance.of(group, reaction.pull().value());
       double preloads = group.preloads().value();
       byPeople += group.share() * opens;
       recorded += group.share() * (preloads + (1 - preloads) * opens);
@@ -89,17 +86,5 @@ public record FitCheck(
         (double) clicked / delivered,
         byPeople * reaction.clickGivenOpen().value(),
         interval.contains(recorded));
-  }
-
-  /** The mean over a group's people, by {@value #POINTS} of them evenly spread by keenness. */
-  private static double openChance(AudienceGroup group, double pull) {
-    BetaDistribution people =
-        BetaDistribution.of(group.keenness().alpha(), group.keenness().beta());
-    double sum = 0;
-    for (int i = 0; i < POINTS; i++) {
-      double keenness = people.inverseCumulativeProbability((i + 0.5) / POINTS);
-      sum += Reaction.openChance(pull, keenness);
-    }
-    return sum / POINTS;
   }
 }

@@ -48,7 +48,17 @@ final class Background {
     int offer = shop.offer(key, Purposes.OFFER);
     long cents = shop.cents(key, Purposes.ORDER_VALUE);
     person.fillsCart(comesAt - secondsLeft, offer, cents);
-    AudienceGroup group = who.group.group;
+    returnsToCart(person, key, comesAt, secondsLeft, offer, cents);
+  }
+
+  /**
+   * Perhaps buys what lies in a cart that was left so long ago, with whatever is sent.
+   *
+   * @param key of this cart's draws
+   */
+  void returnsToCart(
+      Person person, long key, long comesAt, long secondsLeft, int offer, long cents) {
+    AudienceGroup group = Traits.of(person).group.group;
     double mean = group.returnMeanHours().value() * 3600;
     double chance = stillReturns(group.returnsToCart().value(), secondsLeft / mean);
     if (Traits.happens(key, Purposes.RETURNS_TO_CART, chance)) {

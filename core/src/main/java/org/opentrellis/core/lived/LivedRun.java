@@ -2,15 +2,22 @@ package org.opentrellis.core.lived;
 
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.IntFunction;
+import java.util.function.ObjIntConsumer;
 import org.opentrellis.core.calendar.ZoneClock;
+import org.opentrellis.core.calibrate.SendRecord;
+import org.opentrellis.core.dryrun.Arrival;
 import org.opentrellis.core.dryrun.Tallies;
 import org.opentrellis.core.journey.JourneyName;
 import org.opentrellis.core.live.Editions;
 import org.opentrellis.core.live.LoggedLife;
 import org.opentrellis.core.machine.Person;
+import org.opentrellis.core.machine.PersonState;
+import org.opentrellis.core.machine.Standing;
 import org.opentrellis.core.machine.Visit;
 import org.opentrellis.core.machine.Witness;
 import org.opentrellis.core.machine.World;
@@ -76,13 +83,48 @@ public final class LivedRun implements Retold {
 
   /** Counts so many people. */
   public Tallies tallies(int people) {
+    return look(people, visit -> {}, (visit, person) -> {});
+  }
+
+  /**
+   * What so many people went through.
+   *
+   * @param tallies are counted
+   * @param arrivals who came, as they were when they did
+   * @param history what became of each message that went out to them
+   */
+  public record Lived(Tallies tallies, List<Arrival> arrivals, List<SendRecord> history) {}
+
+  /** Counts so many people, and remembers how they came and what was sent to them. */
+  public Lived lived(int people) {
+    List<Arrival> arrivals = new ArrayList<>();
+    List<SendRecord> history = new ArrayList<>();
+    Tallies tallies =
+        look(
+            people,
+            visit -> arrivals.add(arrival(visit)),
+            (visit, person) -> SendHistory.of(visit, person, until, history::add));
+    return new Lived(tallies, arrivals, history);
+  }
+
+  private Arrival arrival(Visit visit) {
+    PersonState now = Standing.freeze(visit.person());
+    return new Arrival(now.comingAt(visit.entryAt(), journey), visit.trigger(), visit.entryAt());
+  }
+
+  private Tallies look(int people, Consumer<Visit> entered, ObjIntConsumer<Visit> over) {
     Tallies tallies = new Tallies(world, start, days);
     Witness counter = tallies.of(world.programs().getFirst());
-    OnePlan plan = new OnePlan(journey, version, counter);
+    OnePlan plan = new OnePlan(journey, version, counter, entered);
     for (int number = 0; number < people; number++) {
       plan.next();
       Person person = lives.apply(number).relive(editions, clocks, plan, until);
       tallies.close(person, number, plan::has);
+      for (Visit visit : person.visits()) {
+        if (plan.has(visit)) {
+          over.accept(visit, number);
+        }
+      }
     }
     others = plan.others();
     tallies.finish();

@@ -2,6 +2,7 @@ package org.opentrellis.core.lived;
 
 import java.util.HashSet;
 import java.util.Set;
+import java.util.function.Consumer;
 import org.opentrellis.core.journey.JourneyName;
 import org.opentrellis.core.machine.LeaveReason;
 import org.opentrellis.core.machine.Person;
@@ -19,13 +20,18 @@ final class OnePlan implements Witness {
   private final JourneyName journey;
   private final int version;
   private final Witness inner;
+  private final Consumer<Visit> entered;
   private final Set<Integer> begun = new HashSet<>();
   private int others;
 
-  OnePlan(JourneyName journey, int version, Witness inner) {
+  /**
+   * @param entered is told of each of its visits as it begins
+   */
+  OnePlan(JourneyName journey, int version, Witness inner, Consumer<Visit> entered) {
     this.journey = journey;
     this.version = version;
     this.inner = inner;
+    this.entered = entered;
   }
 
   /** The next person. */
@@ -61,6 +67,7 @@ final class OnePlan implements Witness {
   public void begins(Visit visit) {
     if (isOurs(visit.program())) {
       begun.add(visit.number());
+      entered.accept(visit);
       inner.begins(visit);
     } else {
       others++;

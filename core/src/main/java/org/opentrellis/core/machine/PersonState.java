@@ -1,6 +1,7 @@
 package org.opentrellis.core.machine;
 
 import java.time.ZoneId;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -98,6 +99,43 @@ public record PersonState(
    */
   public PersonState with(Set<Name> others, Set<Name> hadLabels) {
     return of(zone, now, others, hadLabels, visits);
+  }
+
+  /**
+   * As they come to a journey at a moment, and as if for the first time: with nothing of what is
+   * known to be ahead of it, nobody at a door, and no visit.
+   */
+  public PersonState comingAt(long moment, JourneyName journey) {
+    Map<JourneyName, Entered> others = new HashMap<>(entries);
+    others.remove(journey);
+    return new PersonState(
+        zone,
+        moment,
+        labels,
+        hadLabels,
+        fields,
+        agreesToTexts,
+        purchases.stream().filter(one -> one.at() <= moment).toList(),
+        events.stream().filter(one -> one.at() <= moment).toList(),
+        carts.stream().filter(one -> one.at() <= moment).toList(),
+        hadMessages,
+        sentAt.stream().filter(at -> at <= moment).toList(),
+        0,
+        messagesAt.stream().filter(at -> at <= moment).toList(),
+        by(erasedAt, moment),
+        by(unsubscribedAt, moment),
+        by(complainedAt, moment),
+        by(bouncedAt, moment),
+        backAt,
+        Math.min(cartChangedAt, moment),
+        inSegments,
+        List.of(),
+        others,
+        List.of());
+  }
+
+  private static long by(long at, long moment) {
+    return at <= moment ? at : Person.NEVER;
   }
 
   private PersonState of(ZoneId home, long present, List<VisitState> others) {

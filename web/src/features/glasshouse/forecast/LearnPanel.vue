@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import { onMounted, ref, shallowRef } from 'vue'
+import { answerOf, api, reasonOf } from '@/api/client'
+import { outdated } from '@/api/queries'
+import type { LessonLine, LessonView } from '@/api/types'
+import { count } from '@/ui/figures'
+import Trouble from '@/ui/Trouble.vue'
+
+/** What those who came say about the assumptions, before it is taken over. */
+const props = defineProps<{ journey: number; names: Map<string, string> }>()
+const emit = defineEmits<{ close: [] }>()
+
+const ABOUT: Record<LessonLine['about'], string> = {
+  OPENS: 'people who open it',
+  CLICK_GIVEN_OPEN: 'of those, who click',
+  UNSUBSCRIBE_GIVEN_OPEN: 'of those, who unsubscribe',
+  PRELOADS: 'pictures loaded ahead',
+  COMES_BACK: 'messages that come back',
+  OPEN_MEDIAN: 'half of openers open within',
+  BUY_AFTER_CLICK: 'buy after a click',
+  BUY_MEAN: 'that takes on average',
+  BUYS_ANYWAY: 'buy anyway within 30 days',
+}
+
+const lesson = shallowRef<LessonView | null>(null)
+const failure = ref<string | null>(null)
+/** The version of the assumptions that were taken over, to be taken back. */
+const taken = ref<number | null>(null)
+const path = { params: { path: { id: props.journey } } }
+
+onMounted(async () => {
+  try {
+    lesson.value = await answerOf(
+      api.POST('/api/live/journeys/{journey}/lessons', {
+        params: { path: { journey: props.journey } },
+      }),
+    )
+  } catch (reason) {
+    failure.value = reasonOf(reason)
+  }
+})
+
+function said(line: LessonLine, value: number): string {
+  return line.unit === 'HOURS' ? `${value.toFixed(1)} h` : `${(100 * value).toFixed(1)}%`
+}
+
+function nameOf(line: LessonLine): string {
+  return line.step === null ? '' : (props.names.get(line.step) ?? line.step)
+}
+
+async function change(save: () => Promise<{ behaviourVersion: number }>, done: boolean) {
+  failure.value = null
+  try {
+    const saved = await save()
+    taken.value = done ? saved.behaviourVersion : null
+    await Promise.all([outdated('journeys'), outdated('live', 'forecast')])
+    if (!done) emit('close')
+  } catch (reason) {
+    failure.value = reasonOf(reason)
+  }
+}
+
+function takeOver() {
+  const { behaviour, behaviourVersion } = lesson.value!
+  const body = { version: behaviourVersion, behaviour }
+  return change(() => answerOf(api.PUT('/api/journeys/{id}/behaviour', { ...path, body })), true)
+}
+
+function takeBack() {
+  const body = { version: taken.value! }
+  return change(
+    () => answerOf(api.POST('/api/journeys/{id}/behaviour/undo', { ...path, body })),
+    false,
+  )
+}
+</script>
+
+<template>
+  <section class="px-3 py-2" aria-labelledby="learned">
+    <h3 id="learned" class="font-semibold">What those who came say about the assumptions</h3>
+    <Trouble v-if="failure" class="mt-2" :text="failure" />
+    <p v-if="!lesson && !failure" class="py-4 text-ink2" role="status">It is being measured…</p>
+    <template v-if="lesson">
+      <p v-if="lesson.goal" class="mt-1">
+        <b>{{ lesson.goal.sentence }}</b>
+      </p>
+      <p class="mt-2 flex flex-wrap items-center gap-1.5">
+        <template v-if="taken === null">
+          <button type="button" class="button button-small button-main" @click="takeOver">
+            Take over what was measured
+          </button>
+          <button type="button" class="button button-small" @click="emit('close')">
+            Leave it as it is
+          </button>
+        </template>
+        <template v-else>
+          <span class="text-vine" role="status">
+            The journey assumes what was measured; each value says so.
+          </span>
+          <button type="button" class="button button-small" @click="takeBack">Undo</button>
+          <button type="button" class="button button-small" @click="emit('close')">Done</button>
+        </template>
+      </p>
+      <table class="mt-2 w-full">
+        <thead class="text-note text-ink2">
+          <tr>
+            <th class="py-0.5 text-left font-medium" colspan="2">assumption</th>
+            <th class="px-2 text-right font-medium">assumed</th>
+            <th class="px-2 text-right font-medium">measured</th>
+            <th class="px-2 text-right font-medium">95% interval</th>
+            <th class="px-2 text-right font-medium">of</th>
+            <th class="px-2 text-left font-medium">so</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr
+            v-for="line in lesson.lessons"
+            :key="line.about + line.step"
+            class="border-t border-line2"
+          >
+            <th class="max-w-44 truncate py-0.5 text-left font-semibold" :title="nameOf(line)">
+              {{ nameOf(line) }}
+            </th>
+            <td>{{ ABOUT[line.about] }}</td>
+            <td class="figure px-2 text-right text-ink2">{{ said(line, line.before) }}</td>
+            <td class="figure px-2 text-right">
+              <b>{{ said(line, line.now) }}</b>
+            </td>
+            <td class="figure px-2 text-right text-ink2">
+              {{ said(line, line.low) }} to {{ said(line, line.high) }}
+            </td>
+            <td class="figure px-2 text-right text-ink2">{{ count(line.count) }}</td>
+            <td class="px-2" :class="line.differs ? 'text-clay' : 'text-ink2'">
+              {{ line.differs ? 'differs' : 'within' }}
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p class="note mt-2">{{ lesson.sentences.join(' ') }}</p>
+    </template>
+  </section>
+</template>
