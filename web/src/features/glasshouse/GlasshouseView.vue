@@ -44,11 +44,11 @@ const below = ref<(typeof BELOW)[number]['key']>('forecast')
 useTabTitle(() => 'Glasshouse')
 
 /** Changes with whatever happens to those in the journey, so that the forecast is asked for anew. */
-const happened = computed(() =>
-  live.value?.clock.turning
-    ? ''
-    : `${live.value?.clock.now} ${JSON.stringify(live.value?.happenings[0] ?? null)}`,
-)
+const happened = computed(() => {
+  if (!live.value || live.value.clock.turning) return ''
+  const hour = Math.floor(live.value.clock.now / 3600)
+  return `${hour} ${JSON.stringify(live.value.happenings[0] ?? null)}`
+})
 const { data: forecast } = useQuery(
   computed(() => ({
     ...questions.forecast(journey.value?.id ?? 0, happened.value),

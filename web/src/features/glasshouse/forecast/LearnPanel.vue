@@ -81,12 +81,12 @@ function takeBack() {
     <Trouble v-if="failure" class="mt-2" :text="failure" />
     <p v-if="!lesson && !failure" class="py-4 text-ink2" role="status">It is being measured…</p>
     <template v-if="lesson">
-      <p v-if="lesson.goal" class="mt-1">
-        <b>{{ lesson.goal.sentence }}</b>
+      <p class="mt-1">
+        <b>{{ lesson.verdict }}</b> {{ lesson.goal?.sentence }}
       </p>
       <p class="mt-2 flex flex-wrap items-center gap-1.5">
         <template v-if="taken === null">
-          <button type="button" class="button button-small button-main" @click="takeOver">
+          <button type="button" class="button button-small" :class="{ 'button-main': lesson.lessons.some((line) => line.differs) }" @click="takeOver">
             Take over what was measured
           </button>
           <button type="button" class="button button-small" @click="emit('close')">

@@ -29,6 +29,8 @@ class Forecasts {
   /** By so many days since entry the goal is told at most. */
   private static final int MOST_DAYS = 60;
 
+  private static final long HOUR = 3_600;
+
   private final LivedJourneys lived;
   private final HappeningMapper log;
   private final Journeys journeys;
@@ -52,14 +54,16 @@ class Forecasts {
     this.room = room;
   }
 
-  /** All that a forecast depends on. */
-  private record Known(long happenings, long now, int journey, int behaviour) {}
+  /** All that a forecast depends on; time alone changes little, so it is looked at by the hour. */
+  private record Known(long happenings, long hour, int journey, int behaviour) {}
 
   /**
    * @param before what was told before it
    */
   private record Work(
-      Known known, Task<ForecastView.ForecastTold> task, ForecastView.@Nullable ForecastTold before) {
+      Known known,
+      Task<ForecastView.ForecastTold> task,
+      ForecastView.@Nullable ForecastTold before) {
     ForecastView.@Nullable ForecastTold told() {
       return task.state() == Task.State.DONE ? task.result().resultNow() : before;
     }
@@ -71,7 +75,7 @@ class Forecasts {
       return new ForecastView(ForecastView.State.NOBODY, 0, Band.RUNS, null, null);
     }
     ClockView now = clock.view();
-    Known known = new Known(log.last(), now.now(), kept.version(), kept.behaviourVersion());
+    Known known = new Known(log.last(), now.now() / HOUR, kept.version(), kept.behaviourVersion());
     Work work =
         works.compute(
             journey,

@@ -13,6 +13,7 @@ import tools.jackson.databind.JsonNode;
  *
  * @param sentences what was measured of all messages, of how many, with intervals
  * @param lessons value by value
+ * @param verdict how many of them differ from what was assumed by more than chance
  * @param goal what a dry run of new people makes of it; null for a journey without a goal
  * @param behaviour the assumptions with what was measured in them
  * @param behaviourVersion the version that they follow
@@ -20,6 +21,7 @@ import tools.jackson.databind.JsonNode;
 record LessonView(
     List<String> sentences,
     List<LessonLine> lessons,
+    String verdict,
     @Nullable GoalThen goal,
     @Schema(ref = Schemas.BEHAVIOUR) JsonNode behaviour,
     int behaviourVersion) {

@@ -57,9 +57,11 @@ class Lessons {
       Calibration fitted =
           Calibrator.fit(of.run().lived(of.people()).history(), Instant.ofEpochSecond(of.until()));
       Behaviour now = fitted.intoSteps(before, sends);
+      List<Lesson> lessons = Lesson.of(before, fitted, sends);
       return new LessonView(
           fitted.sentences(),
-          Lesson.of(before, fitted, sends).stream().map(LessonView.LessonLine::of).toList(),
+          lessons.stream().map(LessonView.LessonLine::of).toList(),
+          Lesson.verdict(lessons),
           goal(goal(of, before, effort), goal(of, now, effort)),
           Documents.write(now),
           kept.behaviourVersion());

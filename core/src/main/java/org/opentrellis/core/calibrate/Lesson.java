@@ -58,6 +58,22 @@ public record Lesson(About about, Optional<StepId> step, double before, Estimate
     return !now.contains(before);
   }
 
+  /** How many of some differ, in words. */
+  public static String verdict(List<Lesson> lessons) {
+    long differ = lessons.stream().filter(Lesson::differs).count();
+    return switch ((int) differ) {
+      case 0 ->
+          "None of %d values differs from what was assumed by more than chance: more people would tell more."
+              .formatted(lessons.size());
+      case 1 ->
+          "One of %d values differs from what was assumed by more than chance."
+              .formatted(lessons.size());
+      default ->
+          "%d of %d values differ from what was assumed by more than chance."
+              .formatted(differ, lessons.size());
+    };
+  }
+
   /**
    * @param before the assumptions of a journey
    * @param fitted to a history that calls each message by the id of the step or variant that sent

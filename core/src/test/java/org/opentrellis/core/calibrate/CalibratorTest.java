@@ -23,6 +23,7 @@ import org.opentrellis.core.behaviour.Attention;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.Keenness;
 import org.opentrellis.core.behaviour.Origin;
+import org.opentrellis.core.behaviour.Reaction;
 import org.opentrellis.core.behaviour.TypicalBehaviour;
 import org.opentrellis.core.calendar.TimeUnit;
 import org.opentrellis.core.dryrun.CohortSettings;
@@ -32,6 +33,7 @@ import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.journey.Step;
+import org.opentrellis.core.journey.StepId;
 import org.opentrellis.core.machine.Visit;
 import org.opentrellis.core.machine.Witness;
 import org.opentrellis.core.problem.Refused;
@@ -316,5 +318,54 @@ class CalibratorTest {
     assertThat(fit.alpha()).isCloseTo(34.1028576, within(0.02));
     assertThat(fit.beta()).isCloseTo(31.5782342, within(0.02));
     assertThat(fit.logLikelihood()).isCloseTo(-12492.871359, within(1e-5));
+  }
+
+  /**
+   * A history that calls messages by their steps, held against assumptions of which one is wrong.
+   */
+  @Test
+  void aLessonTellsWhatDiffersAndNotWhatIsChance() {
+    Behaviour so = people(Attention.flat(Origin.TYPICAL));
+    List<SendRecord> history =
+        history(so, 2_000, 3).stream().map(CalibratorTest::calledByStep).toList();
+    Calibration fit = Calibrator.fit(history, UNTIL);
+    List<Lesson> asIs = Lesson.of(so, fit, JOURNEY.sends());
+    assertThat(asIs).hasSizeGreaterThan(12);
+    assertThat(asIs.stream().filter(Lesson::differs).count()).isLessThanOrEqualTo(2);
+
+    Behaviour wrong =
+        so.edit().emails(with(so, id("b"), reaction(3 * RELATIVE[1], 0.2, 0.01))).done();
+    List<Lesson> lessons = Lesson.of(wrong, fit, JOURNEY.sends());
+    Lesson second =
+        lessons.stream()
+            .filter(one -> one.about() == Lesson.About.OPENS)
+            .filter(one -> one.step().equals(Optional.of(id("b"))))
+            .findFirst()
+            .orElseThrow();
+    assertThat(second.differs()).isTrue();
+    assertThat(second.now().value()).isLessThan(second.before());
+    assertThat(Lesson.verdict(lessons)).matches("(One|\\d+) of \\d+ values differs? from .*");
+    assertThat(fit.intoSteps(wrong, JOURNEY.sends()).emails().get(id("b")).pull().origin())
+        .isEqualTo(Origin.MEASURED);
+  }
+
+  private static Map<StepId, Reaction> with(Behaviour behaviour, StepId step, Reaction reaction) {
+    var emails = new java.util.HashMap<>(behaviour.emails());
+    emails.put(step, reaction);
+    return emails;
+  }
+
+  private static SendRecord calledByStep(SendRecord record) {
+    String step = Map.of("one", "a", "two", "b", "three", "c").get(record.message());
+    return new SendRecord(
+        record.person(),
+        step,
+        record.zone(),
+        record.sent(),
+        record.delivered(),
+        record.opened(),
+        record.clicked(),
+        record.unsubscribed(),
+        record.bought());
   }
 }
