@@ -28,6 +28,12 @@ export const router = createRouter({
       component: () => import('@/features/walk/WalkView.vue'),
     },
     {
+      path: '/journeys/:id(\\d+)/try',
+      name: 'tryout',
+      props: numbered,
+      component: () => import('@/features/tryout/TryoutView.vue'),
+    },
+    {
       path: '/people',
       name: 'people',
       component: () => import('@/features/people/PeopleView.vue'),

@@ -371,6 +371,14 @@ export const questions = {
       ...FOR_A_MINUTE,
     }),
 
+  /** Whoever tries a journey on themselves, and what happened to them. */
+  tryout: (journey: number) =>
+    queryOptions({
+      queryKey: ['tryouts', journey],
+      queryFn: () =>
+        answerOf(api.GET('/api/journeys/{id}/tryout', { params: { path: { id: journey } } })),
+    }),
+
   personLive: (person: number) =>
     queryOptions({
       queryKey: ['live', 'person', person],

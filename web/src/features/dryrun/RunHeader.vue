@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import DraftSign from '@/features/workbench/DraftSign.vue'
 import { computed } from 'vue'
 import { refOf } from '@/features/compare/runRefs'
 import type { DryRunView, JourneyView } from '@/api/types'
@@ -52,6 +53,7 @@ const outdated = computed(() => {
 <template>
   <header class="flex shrink-0 items-center gap-2 px-4 pt-2.5 pb-2">
     <div class="min-w-0 flex-1">
+      <DraftSign class="float-right" :journey="journey" />
       <h1 class="truncate text-page leading-7">{{ journey.journey.name }}</h1>
       <p v-if="shown" class="note truncate">
         {{ words }}

@@ -5,6 +5,7 @@ import { useJourneyStore } from '@/features/workbench/journeyStore'
 import { useEstimate } from '@/features/workbench/useEstimate'
 import Trellis from '@/trellis/Trellis.vue'
 import { useTabTitle } from '@/ui/useTabTitle'
+import DraftSign from '@/features/workbench/DraftSign.vue'
 import Trouble from '@/ui/Trouble.vue'
 import type { WalkChoice, Walker } from '@/api/types'
 import KeptWalks from './KeptWalks.vue'
@@ -78,6 +79,7 @@ useTabTitle(() => journey.value && `${journey.value.name}: walk`)
     <template v-if="journey && view">
       <header class="flex shrink-0 items-center gap-2 px-4 pt-2.5 pb-2">
         <h1 class="text-page">{{ journey.name }}: one person’s walk</h1>
+        <DraftSign class="ml-2" :journey="view" />
         <RouterLink class="button ml-auto" :to="{ name: 'workbench', params: { id } }"
           >Back to the workbench</RouterLink
         >

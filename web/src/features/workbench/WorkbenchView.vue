@@ -84,6 +84,9 @@ useTabTitle(() => journey.value?.name)
         <RouterLink class="button" :to="{ name: 'walk', params: { id } }"
           >Walk one person</RouterLink
         >
+        <RouterLink class="button" :to="{ name: 'tryout', params: { id } }"
+          >Try it on yourself</RouterLink
+        >
         <RouterLink class="button" :to="{ name: 'dry-run', params: { id } }"
           >Set up dry run</RouterLink
         >

@@ -86,7 +86,12 @@ function takeBack() {
       </p>
       <p class="mt-2 flex flex-wrap items-center gap-1.5">
         <template v-if="taken === null">
-          <button type="button" class="button button-small" :class="{ 'button-main': lesson.lessons.some((line) => line.differs) }" @click="takeOver">
+          <button
+            type="button"
+            class="button button-small"
+            :class="{ 'button-main': lesson.lessons.some((line) => line.differs) }"
+            @click="takeOver"
+          >
             Take over what was measured
           </button>
           <button type="button" class="button button-small" @click="emit('close')">

@@ -23,6 +23,7 @@ import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.journey.Purpose;
 import org.opentrellis.core.problem.ProblemsFound;
+import org.opentrellis.core.problem.Severity;
 import org.opentrellis.core.reading.KnownNames;
 import org.opentrellis.core.sentence.DifferenceLine;
 import org.opentrellis.core.sentence.JourneyDifference;
@@ -109,6 +110,14 @@ public class Journeys {
   /** A journey with its sentences and findings. */
   public JourneyView view(long id) {
     return JourneyView.of(cards.look(id), running);
+  }
+
+  /** What keeps a journey from running as it is saved, in sentences. */
+  public List<String> errors(long id) {
+    return view(id).findings().stream()
+        .filter(finding -> finding.severity() == Severity.ERROR)
+        .map(finding -> finding.sentence())
+        .toList();
   }
 
   /** Adds an empty draft that once-per-person readers enter; its people behave typically. */

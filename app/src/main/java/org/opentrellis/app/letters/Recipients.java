@@ -147,26 +147,44 @@ class Recipients {
                 holding.add(passage.who());
               }
             });
-    List<ProductCard> cards = names.products();
     boolean nobody = made.equals(MadeUpPerson.NOBODY);
-    List<ProductCard> some = nobody ? List.of() : cards.stream().limit(SOME).toList();
+    return madeUp(
+        new ReadAlone.Reader(
+            made.firstName(),
+            made.lastName(),
+            fields(made.fields()),
+            LocalDate.now(clock.withZone(writer.regional().zone())),
+            holding::contains),
+        nobody ? 0 : SOME,
+        writer,
+        sender);
+  }
+
+  /** Somebody who is nobody of the account, with two of the shop's products in their cart. */
+  Whoever alone(ReadAlone.Reader reader, AccountWriter writer, Optional<Sender> sender) {
+    return madeUp(reader, SOME, writer, sender);
+  }
+
+  private Whoever madeUp(
+      ReadAlone.Reader reader, int products, AccountWriter writer, Optional<Sender> sender) {
+    List<ProductCard> cards = names.products();
+    List<ProductCard> some = cards.stream().limit(products).toList();
     Optional<Double> total =
         some.isEmpty()
             ? Optional.empty()
             : Optional.of(some.stream().mapToLong(Recipients::cents).sum() / 100.0);
-    String called = (made.firstName() + " " + made.lastName()).strip();
     return new Whoever(
-        called,
+        (reader.firstName() + " " + reader.lastName()).strip(),
         "somebody@example.com",
-        Optional.of(made.firstName()),
-        Optional.of(made.lastName()),
-        fields(made.fields()),
+        Optional.of(reader.firstName()),
+        Optional.of(reader.lastName()),
+        reader.fields(),
         total,
         total,
-        LocalDate.now(clock.withZone(writer.regional().zone())),
+        reader.today(),
         writer,
         sender,
-        holding::contains,
+        reader.holding(),
         which ->
             which instanceof Shown.Chosen chosen
                 ? chosen(chosen, cards, writer.regional())

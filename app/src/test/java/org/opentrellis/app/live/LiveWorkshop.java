@@ -39,10 +39,15 @@ public final class LiveWorkshop {
     this.journeys = () -> application.getBean(Journeys.class);
   }
 
-  /** Keeps a journey as it is typed, its emails those of the demo, and opens it. */
-  public long open(String plan) {
+  /** Keeps a journey as it is typed, its emails those of the demo. */
+  public long draft(String plan) {
     Journeys kept = journeys.get();
-    long id = kept.add(Plan.read(plan).journey(), kept.usual(), null);
+    return kept.add(Plan.read(plan).journey(), kept.usual(), null);
+  }
+
+  /** The same, and opens it. */
+  public long open(String plan) {
+    long id = draft(plan);
     assertThat(state(id, "OPEN", false).status()).as("%s", last).isEqualTo(200);
     return id;
   }

@@ -128,9 +128,13 @@ public final class Sentences {
     if (journey.triggers().isEmpty()) {
       return Phrase.plain("No trigger yet: nobody enters by themselves");
     }
+    return Phrase.plain("Starts when someone ").and(Phrase.join(triggers(), " or "));
+  }
+
+  /** Each thing that brings people in, as it follows "someone". */
+  public List<Phrase> triggers() {
     TriggerWords words = new TriggerWords(library, style);
-    return Phrase.plain("Starts when someone ")
-        .and(Phrase.join(journey.triggers().stream().map(words::say).toList(), " or "));
+    return journey.triggers().stream().map(words::say).toList();
   }
 
   /** What a step does. */
