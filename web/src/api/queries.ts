@@ -371,6 +371,13 @@ export const questions = {
       ...FOR_A_MINUTE,
     }),
 
+  /** How far somebody is who is new here. */
+  firstSteps: () =>
+    queryOptions({
+      queryKey: ['first-steps'],
+      queryFn: () => answerOf(api.GET('/api/first-steps')),
+    }),
+
   /** Whoever tries a journey on themselves, and what happened to them. */
   tryout: (journey: number) =>
     queryOptions({

@@ -11,6 +11,7 @@ import MoreButton from '@/ui/MoreButton.vue'
 import { useTabTitle } from '@/ui/useTabTitle'
 import Trouble from '@/ui/Trouble.vue'
 import ArchivedJourneys from './ArchivedJourneys.vue'
+import FirstSteps from './FirstSteps.vue'
 import ImportPanel from './ImportPanel.vue'
 import JourneyRow from './JourneyRow.vue'
 import NewJourney from './NewJourney.vue'
@@ -117,6 +118,7 @@ useTabTitle(() => 'Journeys')
       </button>
     </header>
     <Trouble v-if="failure" class="mb-3" :text="failure" />
+    <FirstSteps />
     <NewJourney
       v-if="adding === 'new'"
       class="mb-3"

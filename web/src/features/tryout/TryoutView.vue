@@ -93,7 +93,7 @@ useTabTitle(() => journey.value && `${journey.value.name}: tried on yourself`)
                 run.over
                   ? 'Your journey is over.'
                   : run.waits
-                    ? `You wait: ${run.why}.`
+                    ? `You are at “${run.why}”.`
                     : 'You are on your way.'
               }}
               <template v-if="run.carries.length">

@@ -19,9 +19,7 @@ const ready = computed(
     role="note"
   >
     Ready, and still a draft: nobody enters.
-    <RouterLink
-      class="underline"
-      :to="{ name: 'workbench', params: { id: journey.id }, query: { open: '' } }"
+    <RouterLink class="underline" :to="{ name: 'workbench', params: { id: journey.id } }"
       >Open it</RouterLink
     >
   </span>

@@ -14,6 +14,7 @@ import org.opentrellis.app.cohorts.Cohorts;
 import org.opentrellis.app.compare.KeptComparisons;
 import org.opentrellis.app.dryruns.DryRuns;
 import org.opentrellis.app.entrances.Entrances;
+import org.opentrellis.app.firststeps.FirstSteps;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.journeys.KeptJourney;
 import org.opentrellis.app.letters.HouseStyles;
@@ -76,6 +77,7 @@ class DemoLayer implements ApplicationRunner {
   private final KeptComparisons comparisons;
   private final Entrances entrances;
   private final DemoLife life;
+  private final FirstSteps firstSteps;
   private final TransactionTemplate transaction;
 
   DemoLayer(
@@ -94,6 +96,7 @@ class DemoLayer implements ApplicationRunner {
       KeptComparisons comparisons,
       Entrances entrances,
       DemoLife life,
+      FirstSteps firstSteps,
       TransactionTemplate transaction) {
     this.settings = settings;
     this.account = account;
@@ -110,6 +113,7 @@ class DemoLayer implements ApplicationRunner {
     this.comparisons = comparisons;
     this.entrances = entrances;
     this.life = life;
+    this.firstSteps = firstSteps;
     this.transaction = transaction;
   }
 
@@ -123,6 +127,7 @@ class DemoLayer implements ApplicationRunner {
       if (account.untouched()) {
         account.set(DemoAccount.account());
       }
+      firstSteps.putAway(true);
       names();
       if (settings.demoPeople() > 0) {
         crowd.come(settings.demoPeople(), SEED);

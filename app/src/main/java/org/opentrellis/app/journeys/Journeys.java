@@ -112,10 +112,14 @@ public class Journeys {
     return JourneyView.of(cards.look(id), running);
   }
 
-  /** What keeps a journey from running as it is saved, in sentences. */
-  public List<String> errors(long id) {
+  /**
+   * What is wrong with the plan of a journey as it is saved, in sentences; what is wrong with its
+   * messages is not told.
+   */
+  public List<String> errorsOfPlan(long id) {
     return view(id).findings().stream()
         .filter(finding -> finding.severity() == Severity.ERROR)
+        .filter(finding -> !finding.code().startsWith(MessageFaults.CODE))
         .map(finding -> finding.sentence())
         .toList();
   }

@@ -19,9 +19,6 @@ import org.springframework.stereotype.Component;
 /** Tells journeys what is wrong with the messages that they send. */
 @Component
 class FaultsOfMessages implements MessageFaults {
-  /** What the code of such a finding begins with. */
-  static final String CODE = "message-";
-
   private final Proofreader proofreader;
 
   FaultsOfMessages(Proofreader proofreader) {

@@ -110,20 +110,19 @@ public class ReadAlone {
             kept.parts(),
             kept.plain(),
             kept.style());
-    Sender sender =
+    Optional<Sender> sender =
         instead
             .sender()
             .flatMap(said -> Senders.said(said, writer))
-            .or(() -> Senders.of(email, writer))
-            .orElseThrow(() -> new Refused("the page Account does not say who emails come from"));
-    Whoever whoever = recipients.alone(reader, writer, Optional.of(sender));
+            .or(() -> Senders.of(email, writer));
+    Whoever whoever = recipients.alone(reader, writer, sender);
     Letterhead head = styles.letterhead(writer);
     Filling filling = new Filling(whoever, head.regional());
     Set<PartId> holding = Passages.holding(email, whoever);
     return new ReadMail(
         name,
         false,
-        sender.name(),
+        sender.map(Sender::name).orElse(""),
         filling.of(email.subject()),
         filling.of(email.preview()),
         LetterPress.print(email, head, holding).fill(filling, whoever, addresses),

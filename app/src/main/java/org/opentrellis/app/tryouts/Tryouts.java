@@ -14,6 +14,7 @@ import java.util.stream.Stream;
 import org.opentrellis.app.account.Account;
 import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.clock.AccountClock;
+import org.opentrellis.app.firststeps.FirstSteps;
 import org.opentrellis.app.http.Refusal;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.journeys.KeptJourney;
@@ -71,6 +72,7 @@ class Tryouts {
   private final Account account;
   private final AccountClock clock;
   private final TryoutReading reading;
+  private final FirstSteps firstSteps;
 
   Tryouts(
       TryoutMapper mapper,
@@ -79,7 +81,8 @@ class Tryouts {
       RegisteredNames names,
       Account account,
       AccountClock clock,
-      TryoutReading reading) {
+      TryoutReading reading,
+      FirstSteps firstSteps) {
     this.mapper = mapper;
     this.journeys = journeys;
     this.catalogues = catalogues;
@@ -87,6 +90,7 @@ class Tryouts {
     this.account = account;
     this.clock = clock;
     this.reading = reading;
+    this.firstSteps = firstSteps;
   }
 
   TryoutView view(long journey) {
@@ -117,6 +121,7 @@ class Tryouts {
             now,
             kept.journey().journeyName(),
             names.products());
+    firstSteps.tried();
     mapper.delete(journey);
     mapper.insert(
         new TryoutRow(
@@ -132,7 +137,7 @@ class Tryouts {
   }
 
   private void requireNoErrors(KeptJourney kept) {
-    List<String> errors = journeys.errors(kept.id());
+    List<String> errors = journeys.errorsOfPlan(kept.id());
     if (!errors.isEmpty()) {
       throw new ProblemsFound(
           errors.stream()

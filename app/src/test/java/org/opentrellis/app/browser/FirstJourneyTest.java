@@ -38,6 +38,7 @@ class FirstJourneyTest {
   void fromTheEmptyListToADifferenceSideBySide() {
     Page page = BROWSER.open(APP.address());
     assertThat(page.getByText("No journeys yet")).isVisible();
+    assertThat(page.locator("[aria-current=step]")).containsText("People, or an entrance");
     button(page, "Plan the first journey").click();
     page.getByLabel("Name").fill("Queen rearing");
     Accessibility.assertNothingFound(page);
@@ -181,5 +182,54 @@ class FirstJourneyTest {
     assertThat(page.getByLabel("Amount: how many")).hasValue("9");
     assertThat(APP.get("/api/journeys/1").body().at("/journey/body/1/rule/amount/count").asInt())
         .isEqualTo(9);
+  }
+
+  @Test
+  @Order(20)
+  void theFirstStepsLeadToTryingItOnOneself() {
+    Page page = BROWSER.open(APP.address());
+    Locator steps = page.getByRole(AriaRole.REGION, new GetByRoleOptions().setName("First steps"));
+    Locator done =
+        steps.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("done"));
+    assertThat(done).hasCount(3);
+    assertThat(steps.locator("[aria-current=step]")).containsText("People, or an entrance");
+    Accessibility.assertNothingFound(page);
+    steps.getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Try it")).click();
+
+    // Its message has nothing in it yet, but one can look at it.
+    page.getByLabel("first name").fill("Ida");
+    Accessibility.assertNothingFound(page);
+    button(page, "Try it on yourself").click();
+    Locator mailbox =
+        page.getByRole(AriaRole.REGION, new GetByRoleOptions().setName("Your mailbox and phone"));
+    assertThat(mailbox.getByText("How a colony raises a queen").first()).isVisible();
+    button(page, "Open it").click();
+    assertThat(page.getByText("Opened email \u201cRaising queens\u201d.")).isVisible();
+    page.getByRole(AriaRole.BUTTON, new GetByRoleOptions().setName(Pattern.compile("^Go on to")))
+        .click();
+    assertThat(page.getByText("Took the way of those who opened")).isVisible();
+    Accessibility.assertNothingFound(page);
+
+    // Another way: back to before it was opened.
+    button(page, "Undo").click();
+    button(page, "Undo").click();
+    assertThat(page.getByText("Opened email \u201cRaising queens\u201d.")).hasCount(0);
+    page.reload();
+    button(page, "Skip the wait").click();
+    assertThat(page.getByText("You are at \u201cBranch on opened")).isVisible();
+    button(page, "Skip the wait").click();
+    assertThat(mailbox.getByText("Once more: how a colony raises a queen").first()).isVisible();
+    button(page, "Unsubscribe").click();
+    assertThat(page.getByText("Your journey is over.")).isVisible();
+    button(page, "Throw it away").click();
+    assertThat(page.getByText("Who are you?")).isVisible();
+
+    page.navigate(APP.address());
+    assertThat(done).hasCount(4);
+    button(page, "Put them away").click();
+    assertThat(steps).hasCount(0);
+    page.reload();
+    assertThat(page.getByText("Queen rearing").first()).isVisible();
+    assertThat(steps).hasCount(0);
   }
 }

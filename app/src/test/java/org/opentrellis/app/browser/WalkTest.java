@@ -29,6 +29,7 @@ class WalkTest {
   void eachTurnIsExplainedAndCanBeTakenBack() {
     Page page = BROWSER.open(APP.address() + "/journeys/1/walk");
     Locator diary = page.getByRole(AriaRole.LIST, new GetByRoleOptions().setName("Diary"));
+    assertThat(page.getByText("Ready, and still a draft: nobody enters.")).isVisible();
     assertThat(diary.getByRole(AriaRole.LISTITEM)).hasCount(1);
     press(page, "Next");
     assertThat(diary.getByRole(AriaRole.LISTITEM)).hasCount(2);
