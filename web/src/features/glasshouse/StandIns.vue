@@ -6,12 +6,13 @@ import NoticeList from './NoticeList.vue'
 import PhoneTexts from './PhoneTexts.vue'
 import ReadMail from './ReadMail.vue'
 
-/** The mail server, phone and team inbox that ship with the application. */
+/** The mail server, phone, shop and team inbox that ship with the application. */
 defineProps<{ notices: ToldTeam[] }>()
 
 const CHOICES = [
   { key: 'inbox', name: 'inbox' },
   { key: 'phone', name: 'phone' },
+  { key: 'shop', name: 'shop' },
   { key: 'notices', name: 'notices' },
 ] as const
 const shown = ref<(typeof CHOICES)[number]['key']>('inbox')
@@ -25,6 +26,17 @@ const shown = ref<(typeof CHOICES)[number]['key']>('inbox')
     </div>
     <ReadMail v-if="shown === 'inbox'" />
     <PhoneTexts v-else-if="shown === 'phone'" />
+    <template v-else-if="shown === 'shop'">
+      <p class="border-b border-line bg-sunk px-3 py-1.5 text-ink2">
+        Shop as anybody: what you do is told as any shop tells it.
+      </p>
+      <iframe
+        src="/shop"
+        title="The shop"
+        sandbox="allow-forms allow-same-origin"
+        class="min-h-0 flex-1 bg-panel"
+      />
+    </template>
     <NoticeList v-else :notices="notices" />
   </section>
 </template>

@@ -84,9 +84,9 @@ final class Doorkeeper extends OncePerRequestFilter {
     return path.startsWith("/r/") || path.startsWith("/e/");
   }
 
-  /** Pages of a reader of mail send forms, from nowhere but themselves. */
+  /** Pages of a reader of mail, and the shop, send forms, from nowhere but themselves. */
   private static boolean isForAReader(String path) {
-    return path.startsWith("/c/") || path.startsWith("/u/");
+    return path.startsWith("/c/") || path.startsWith("/u/") || path.equals("/shop");
   }
 
   /**

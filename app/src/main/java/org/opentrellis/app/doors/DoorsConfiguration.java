@@ -74,6 +74,10 @@ class DoorsConfiguration {
           "base-uri 'none'",
           "frame-ancestors 'none'");
 
+  /** The same for the stand-in shop, which the workshop shows in a frame. */
+  private static final String SHOP_POLICY =
+      READER_POLICY.replace("frame-ancestors 'none'", "frame-ancestors 'self'");
+
   private static final Set<String> HERE = Set.of("localhost", "127.0.0.1", "[::1]");
 
   @Bean
@@ -180,6 +184,26 @@ class DoorsConfiguration {
                     .contentSecurityPolicy(policy -> policy.policyDirectives(READER_POLICY))
                     .frameOptions(frame -> frame.deny())
                     .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN)))
+        .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
+        .build();
+  }
+
+  /** The stand-in shop. Nobody has a session there. */
+  @Bean
+  @Order(Ordered.HIGHEST_PRECEDENCE + 2)
+  SecurityFilterChain shopDoors(HttpSecurity http) {
+    return ourOwn(http)
+        .securityMatcher("/shop")
+        .headers(
+            headers ->
+                headers
+                    .contentSecurityPolicy(policy -> policy.policyDirectives(SHOP_POLICY))
+                    .frameOptions(frame -> frame.sameOrigin())
+                    .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN))
+                    .crossOriginEmbedderPolicy(
+                        policy -> policy.policy(CrossOriginEmbedderPolicy.REQUIRE_CORP))
+                    .crossOriginResourcePolicy(
+                        policy -> policy.policy(CrossOriginResourcePolicy.SAME_ORIGIN)))
         .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
         .build();
   }

@@ -2,6 +2,7 @@ package org.opentrellis.app.letters;
 
 import java.time.Duration;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /** How long to wait before the next try: growing pauses (RFC 5321, section 4.5.4.1). */
 public final class Pauses {
@@ -23,5 +24,15 @@ public final class Pauses {
    */
   public static long after(int tries) {
     return GROWING.get(Math.min(tries, GROWING.size() - 1)).toSeconds();
+  }
+
+  /**
+   * How long it has been tried, pauses taken together, in seconds. Time in which nothing was tried,
+   * since it was not to go out yet or the machine was off, does not count.
+   *
+   * @param tries how many there were, at least 1
+   */
+  public static long upTo(int tries) {
+    return IntStream.range(0, tries).mapToLong(Pauses::after).sum();
   }
 }

@@ -59,7 +59,7 @@ class RedirectController {
     return switch (led.get().to()) {
       case UNSUBSCRIBE -> led("/u/" + token);
       case CHOICES -> led("/c/" + token);
-      default -> page(HttpStatus.OK, "<p>There is no page here yet. " + place + "</p>");
+      default -> led("/shop?mail=" + token);
     };
   }
 

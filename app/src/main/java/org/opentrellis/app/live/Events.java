@@ -15,7 +15,7 @@ import tools.jackson.databind.JsonNode;
 
 /** Takes what shops and other programs tell of people. */
 @Service
-class Events {
+public class Events {
   private final EventMapper mapper;
   private final OutsideHappenings people;
   private final Turns turns;
@@ -43,9 +43,9 @@ class Events {
    *
    * @param id of the event
    */
-  record Taken(String id, Result result) {}
+  public record Taken(String id, Result result) {}
 
-  enum Result {
+  public enum Result {
     TAKEN,
     /** It was taken before. */
     KNOWN,

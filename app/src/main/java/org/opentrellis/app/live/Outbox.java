@@ -28,7 +28,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 class Outbox {
-  /** After so long nobody tries any more (RFC 5321: at least 4 to 5 days). */
+  /** Having tried for so long nobody tries any more (RFC 5321: at least 4 to 5 days). */
   private static final Duration GIVE_UP = Duration.ofDays(5);
 
   private final OutboxMapper mapper;
@@ -218,7 +218,7 @@ class Outbox {
     long now = at(one);
     long next = now + Pauses.after(row.tries());
     if (one.outcome().result() == Handover.Result.REFUSED
-        || next > row.dueAt() + GIVE_UP.toSeconds()) {
+        || Pauses.upTo(row.tries()) > GIVE_UP.toSeconds()) {
       return refused(row, now, one.outcome());
     }
     waits(row, next, one.outcome().said());

@@ -89,13 +89,14 @@ interface PeopleMapper {
           + ") order by b.id")
   List<HeldLine> purchasesOf(@Param("people") Long[] people);
 
-  /** What some people had in their carts, in order. */
+  /** What some people have had in their carts since they emptied them last, in order. */
   @Select(
       "select c.person_id, c.at, n.name as product, c.cents"
           + " from cart_line c left join registered_name n on n.id = c.product_id"
           + " where c.emptied = false and c.person_id = any(cast(#{people"
           + ChangeMapper.LONGS
-          + ") order by c.id")
+          + ") and not exists (select 1 from cart_line e where e.person_id = c.person_id"
+          + " and e.emptied and e.id > c.id) order by c.id")
   List<HeldLine> cartsOf(@Param("people") Long[] people);
 
   @Select(

@@ -13,28 +13,28 @@ import java.util.function.Supplier;
 import java.util.stream.Collectors;
 
 /** Somebody of the public, who takes their time between two visits, and follows no redirect. */
-final class PublicVisitor {
+public final class PublicVisitor {
   private static final long PAUSE_MILLIS = 600;
   private final HttpClient browser =
       HttpClient.newBuilder().followRedirects(HttpClient.Redirect.NEVER).build();
   private final Supplier<String> application;
 
-  PublicVisitor(Supplier<String> application) {
+  public PublicVisitor(Supplier<String> application) {
     this.application = application;
   }
 
-  HttpResponse<String> get(String path) {
+  public HttpResponse<String> get(String path) {
     return send(to(path).GET());
   }
 
-  HttpResponse<String> post(String path, Map<String, String> typed) {
+  public HttpResponse<String> post(String path, Map<String, String> typed) {
     return send(
         to(path)
             .header("Content-Type", "application/x-www-form-urlencoded")
             .POST(HttpRequest.BodyPublishers.ofString(form(typed))));
   }
 
-  HttpRequest.Builder to(String path) {
+  public HttpRequest.Builder to(String path) {
     return HttpRequest.newBuilder(URI.create(application.get() + path));
   }
 
@@ -48,7 +48,7 @@ final class PublicVisitor {
     return URLEncoder.encode(text, StandardCharsets.UTF_8);
   }
 
-  HttpResponse<String> send(HttpRequest.Builder request) {
+  public HttpResponse<String> send(HttpRequest.Builder request) {
     try {
       pause(PAUSE_MILLIS);
       return browser.send(request.build(), HttpResponse.BodyHandlers.ofString());

@@ -52,6 +52,17 @@ public final class LiveWorkshop {
     return id;
   }
 
+  /** Opens one of the demo's journeys. */
+  public void openNamed(String name) {
+    long id =
+        journeys.get().names().stream()
+            .filter(one -> one.name().equals(name))
+            .findFirst()
+            .orElseThrow()
+            .id();
+    assertThat(state(id, "OPEN", false).status()).as("%s", last).isEqualTo(200);
+  }
+
   private Answer last;
 
   Answer state(long journey, String state, boolean finishBegun) {
