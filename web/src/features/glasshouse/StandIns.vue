@@ -28,7 +28,7 @@ const shown = ref<(typeof CHOICES)[number]['key']>('inbox')
     <PhoneTexts v-else-if="shown === 'phone'" />
     <template v-else-if="shown === 'shop'">
       <p class="border-b border-line bg-sunk px-3 py-1.5 text-ink2">
-        Shop as anybody: what you do is told as any shop tells it.
+        What you do here is told as any shop tells it.
       </p>
       <iframe
         src="/shop"

@@ -79,6 +79,14 @@ function takeBack() {
   <section class="px-3 py-2" aria-labelledby="learned">
     <h3 id="learned" class="font-semibold">What those who came say about the assumptions</h3>
     <Trouble v-if="failure" class="mt-2" :text="failure" />
+    <button
+      v-if="failure && !lesson"
+      type="button"
+      class="button button-small mt-2"
+      @click="emit('close')"
+    >
+      Back
+    </button>
     <p v-if="!lesson && !failure" class="py-4 text-ink2" role="status">It is being measured…</p>
     <template v-if="lesson">
       <p class="mt-1">

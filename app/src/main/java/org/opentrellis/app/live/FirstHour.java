@@ -9,12 +9,24 @@ import org.opentrellis.core.journey.WaitRule;
 final class FirstHour {
   private FirstHour() {}
 
+  /** Some of those who come in, at least: whom a branch or a split test leads to an email, too. */
   static boolean mails(List<Step> body) {
-    return body.stream()
-        .takeWhile(step -> !(step instanceof Step.Finish || isLong(step)))
-        .anyMatch(Step.SendEmail.class::isInstance);
+    for (Step step : body) {
+      if (step instanceof Step.SendEmail) {
+        return true;
+      }
+      if (step instanceof Step.Finish || isLong(step)) {
+        return false;
+      }
+      if (step instanceof Step.Parting parting
+          && parting.ways().stream().anyMatch(way -> mails(way.steps()))) {
+        return true;
+      }
+    }
+    return false;
   }
 
+  /** Whoever waits for a branch may be let on at any moment, so that is not long. */
   private static boolean isLong(Step step) {
     return step instanceof Step.Wait wait
         && !(wait.rule() instanceof WaitRule.For rule

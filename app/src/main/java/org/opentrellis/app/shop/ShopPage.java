@@ -60,10 +60,20 @@ class ShopPage {
                 customer.worth().orElse(""),
                 "customer",
                 customer,
+                "parts",
+                parts(products, basket),
                 "said",
                 said,
                 "wrong",
                 wrong)));
+  }
+
+  /** A cart in which something lies comes first. */
+  private static List<String> parts(List<ProductCard> products, Basket basket) {
+    if (products.isEmpty()) {
+      return List.of();
+    }
+    return basket.goods().isEmpty() ? List.of("sold", "cart") : List.of("cart", "sold");
   }
 
   String amount(long cents) {

@@ -2,6 +2,7 @@ package org.opentrellis.app.browser;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.FrameLocator;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Page.GetByRoleOptions;
@@ -28,6 +29,10 @@ class GlasshouseTest {
     assertThat(button(page, "1 hour")).isVisible();
   }
 
+  private static Locator.FilterOptions hasText(String text) {
+    return new Locator.FilterOptions().setHasText(text);
+  }
+
   @Test
   void fromOpeningToTheBranch() {
     Page page = BROWSER.open(APP.address() + "/glasshouse");
@@ -50,6 +55,7 @@ class GlasshouseTest {
 
     page.navigate(APP.address() + "/glasshouse");
     assertThat(page.getByText("1 person is inside 1 open journey.")).isVisible();
+    button(page, "what happened").click();
     turn(page, "1 hour");
     Locator mail = page.locator("[aria-label=Mail] > button").first();
     mail.click();
@@ -62,10 +68,44 @@ class GlasshouseTest {
     turn(page, "1 week");
     assertThat(page.getByText("Took the way of those who opened").first()).isVisible();
 
+    // What was forecast of the one who came, beside what happened.
+    button(page, "forecast and fact").click();
+    Locator first =
+        page.getByRole(AriaRole.ROW).filter(hasText("Your hive planner is here")).first();
+    assertThat(first).containsText("too few yet");
+    assertThat(first).containsText("100.0");
+    button(page, "clicked").click();
+    assertThat(first).containsText("100.0");
+    button(page, "all who came").click();
+    assertThat(page.getByText("Ribbons are the shares of all who came")).isVisible();
+    Accessibility.assertNothingFound(page);
+    button(page, "Learn the assumptions from this").click();
+    assertThat(page.getByRole(AriaRole.ALERT)).containsText("needs at least 20 opens");
+    button(page, "Back").click();
+    assertThat(first).isVisible();
+
+    // They buy in the shop, by its own pages.
+    button(page, "shop").click();
+    FrameLocator shop = page.frameLocator("iframe[title='The shop']");
+    shop.getByLabel("Email address")
+        .fill(APP.get("/api/people/3").body().get("address").asString());
+    shop.getByRole(
+            AriaRole.BUTTON,
+            new FrameLocator.GetByRoleOptions().setName("Put Feeder into the cart"))
+        .click();
+    assertThat(shop.getByText("Take out").first()).isVisible();
+    shop.getByRole(
+            AriaRole.BUTTON, new FrameLocator.GetByRoleOptions().setName("Buy").setExact(true))
+        .click();
+    assertThat(shop.getByText("Thank you. Your order")).isVisible();
+    button(page, "what happened").click();
+    assertThat(page.getByText("Bought for").first()).isVisible();
+    assertThat(page.getByText("Left: the goal was met.").first()).isVisible();
+
     page.navigate(APP.address() + "/journeys/1");
-    assertThat(state).containsText("is inside");
+    assertThat(state).containsText("Nobody is inside now.");
     button(page, "Stop…").click();
-    assertThat(state).containsText("inside leave");
+    assertThat(state).containsText("so nobody has to leave");
     button(page, "Stop now").click();
     assertThat(state).containsText("This journey is stopped.");
     button(page, "Open again…").click();

@@ -12,6 +12,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -53,10 +54,6 @@ class PicturesTest {
     take(starters, "starters");
     take(walked(), "walk");
     take(at("/side-by-side?runs=1,3,4,5", "What stands out"), "side-by-side");
-    Page where = at("/journeys/1/dry-run?show=where", "Day 0");
-    where.getByLabel("Day since entry").fill("3");
-    assertThat(where.locator("[data-crowd]")).hasCount(2);
-    take(where, "who-is-where");
     take(
         at("/journeys/1/dry-run?show=matters", "By how many points the goal moves"),
         "what-matters");
@@ -85,7 +82,21 @@ class PicturesTest {
   void theGlasshouse() {
     Page page = at("/glasshouse", "open since");
     assertThat(page.getByText("to the next thing")).isVisible();
+    assertThat(page.getByText("opened, forecast")).isVisible();
     take(page, "glasshouse");
+  }
+
+  @Test
+  void triedOnOneself() {
+    Page page = at("/journeys/1/try", "Who are you?");
+    press(page, "Try it on yourself");
+    press(page, "Open it");
+    assertThat(page.getByText("Opened email").first()).isVisible();
+    page.getByRole(AriaRole.BUTTON, new GetByRoleOptions().setName(Pattern.compile("^Go on to")))
+        .click();
+    assertThat(page.getByText("Took the way of those who opened")).isVisible();
+    page.frameLocator("iframe[title='The mail']").getByText("Ambercomb").first().waitFor();
+    take(page, "tryout");
   }
 
   /** A table from the stand at the fair, as somebody at Ambercomb keeps it, with a few slips. */
