@@ -73,7 +73,11 @@ async function putAway() {
 </script>
 
 <template>
-  <section v-if="view && !view.putAway" class="panel mb-3" aria-labelledby="first-steps">
+  <section
+    v-if="view && !view.putAway"
+    class="panel mb-3 overflow-hidden"
+    aria-labelledby="first-steps"
+  >
     <div class="panel-head">
       <h2 id="first-steps">First steps</h2>
       <span class="note">{{
