@@ -5,7 +5,7 @@ import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { answerOf, api, reasonOf } from '@/api/client'
 import { outdated, queryClient, questions } from '@/api/queries'
-import type { BehaviourDocument, JourneyView } from '@/api/types'
+import type { JourneyView } from '@/api/types'
 import Trellis from '@/trellis/Trellis.vue'
 import { count } from '@/ui/figures'
 import { useTabTitle } from '@/ui/useTabTitle'
@@ -17,6 +17,7 @@ import RunProgressNote from './RunProgressNote.vue'
 import SummaryPanel from './SummaryPanel.vue'
 import { downloadReport } from './downloadReport'
 import { cohortOf, draftOf, FIRST_DRAFT, type RunDraft } from './runDraft'
+import { useAssumptions } from './useAssumptions'
 import { usePreview } from './usePreview'
 import { useRun } from './useRun'
 import { standingOn } from './whereabouts'
@@ -32,6 +33,7 @@ const journey = shallowRef<JourneyView | null>(null)
 const { data: names } = useQuery(questions.names())
 const others = computed(() => names.value?.filter((one) => one.id !== props.id) ?? [])
 const { run, progress, failure, read, make, repeat, cancel } = useRun()
+const { change: changeBehaviour, recall, edits, saved } = useAssumptions(journey, failure)
 const draft = useStorage<RunDraft>(() => `run-draft-${props.id}`, FIRST_DRAFT, undefined, {
   mergeDefaults: true,
 })
@@ -82,6 +84,7 @@ async function load() {
     if (wanted && wanted !== runId.value) await show(wanted)
     // Last, so that nobody types into fields that the run is still to fill.
     journey.value = loaded
+    recall()
     if (begins) {
       await router.replace({ query: {} })
       await runAgain()
@@ -109,7 +112,7 @@ async function show(id: number) {
 }
 
 async function runAgain() {
-  await saving
+  await saved()
   if (!journey.value) return
   const { seed, horizonDays, cohortId, together } = draft.value
   const made = await make({
@@ -160,33 +163,6 @@ async function reread() {
   if (runId.value) await read(runId.value)
 }
 
-let saving: Promise<void> = Promise.resolve()
-
-/** Shows a changed assumption at once and saves it; saves go one after another. */
-function changeBehaviour(behaviour: BehaviourDocument) {
-  if (!journey.value) return
-  const before = journey.value
-  journey.value = { ...before, behaviour }
-  saving = saving.then(async () => {
-    if (!journey.value) return
-    failure.value = null
-    try {
-      const saved = await answerOf(
-        api.PUT('/api/journeys/{id}/behaviour', {
-          params: { path: { id: props.id } },
-          body: { version: journey.value.behaviourVersion, behaviour },
-        }),
-      )
-      const newest =
-        journey.value.behaviour === behaviour ? saved.behaviour : journey.value.behaviour
-      journey.value = { ...saved, behaviour: newest }
-    } catch (reason) {
-      failure.value = reasonOf(reason)
-      journey.value = { ...before }
-    }
-  })
-}
-
 useTabTitle(() => journey.value && `${journey.value.journey.name}: dry run`)
 </script>
 
@@ -199,6 +175,7 @@ useTabTitle(() => journey.value && `${journey.value.journey.name}: dry run`)
       :number="number"
       :busy="busy"
       :people="draft.people"
+      :edits="edits"
       @open="router.replace({ query: { ...route.query, run: $event } })"
       @changed="reread"
       @deleted="deleted"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import DraftSign from '@/features/workbench/DraftSign.vue'
 import { computed } from 'vue'
+import UndoButtons from '@/editing/UndoButtons.vue'
 import { refOf } from '@/features/compare/runRefs'
 import type { DryRunView, JourneyView } from '@/api/types'
 import { clock, count } from '@/ui/figures'
@@ -15,6 +16,8 @@ const props = defineProps<{
   /** Whether a run is on its way. */
   busy: boolean
   people: number
+  /** What was done to the assumptions. */
+  edits: InstanceType<typeof UndoButtons>['$props']['edits']
 }>()
 const emit = defineEmits<{
   open: [run: number]
@@ -70,6 +73,7 @@ const outdated = computed(() => {
         <b v-if="outdated" class="text-clay">· the journey is at v{{ journey.version }} now</b>
       </p>
     </div>
+    <UndoButtons :edits="edits" />
     <RouterLink class="button" :to="{ name: 'workbench', params: { id: journey.id } }">
       Back to the run sheet
     </RouterLink>

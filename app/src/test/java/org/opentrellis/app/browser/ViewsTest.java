@@ -97,6 +97,8 @@ class ViewsTest {
   @Test
   void runSheetTrellisAndPanelShareOneSelection() {
     Page page = BROWSER.open(APP.address() + "/journeys/1");
+    // The picture is drawn anew once there is an estimate.
+    assertThat(page.getByText("3,000 people")).isVisible();
     page.locator("svg [data-step=season]").click();
     assertThat(page.locator("[data-row=season]")).hasAttribute("aria-current", "true");
     assertThat(page.locator("h2#step-panel")).containsText("What a season costs");
