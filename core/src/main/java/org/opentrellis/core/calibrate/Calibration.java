@@ -67,8 +67,10 @@ public record Calibration(
    */
   public Behaviour into(Behaviour behaviour, List<? extends Step.Send> sends) {
     Map<StepId, Reaction> emails = new HashMap<>(behaviour.emails());
+    double scale = scale(behaviour.groups());
     for (Step.Send send : sends) {
-      measure(emails, send.id(), send.message().value(), behaviour.reactionTo(send.id()));
+      Reaction before = behaviour.reactionTo(send.id());
+      measure(emails, send.id(), send.message().value(), before, scale);
     }
     return into(behaviour, emails);
   }
@@ -78,21 +80,32 @@ public record Calibration(
    */
   public Behaviour intoSteps(Behaviour behaviour, List<? extends Step.Send> sends) {
     Map<StepId, Reaction> emails = new HashMap<>(behaviour.emails());
+    double scale = scale(behaviour.groups());
     for (Step.Send send : sends) {
       Reaction usual = behaviour.reactionTo(send.id());
-      measure(emails, send.id(), send.id().value(), usual);
+      measure(emails, send.id(), send.id().value(), usual, scale);
       for (Variant variant : send.versions()) {
         Reaction before = behaviour.emails().getOrDefault(variant.id(), usual);
-        measure(emails, variant.id(), variant.id().value(), before);
+        measure(emails, variant.id(), variant.id().value(), before, scale);
       }
     }
     return into(behaviour, emails);
   }
 
-  private void measure(Map<StepId, Reaction> emails, StepId step, String called, Reaction before) {
+  /**
+   * What pulls are to be taken by. They are measured against people of the keenness that was
+   * measured with them; of several groups each keeps its own, so that the usual email would be
+   * opened by more or fewer.
+   */
+  double scale(List<AudienceGroup> groups) {
+    return groups.size() == 1 ? 1 : OpenChance.scale(groups, keennessMean.value());
+  }
+
+  private void measure(
+      Map<StepId, Reaction> emails, StepId step, String called, Reaction before, double scale) {
     OfMessage of = messages.get(called);
     if (of != null) {
-      emails.put(step, measured(of, before));
+      emails.put(step, measured(of, before, scale));
     }
   }
 
@@ -116,9 +129,9 @@ public record Calibration(
         .done();
   }
 
-  private static Reaction measured(OfMessage of, Reaction before) {
+  private static Reaction measured(OfMessage of, Reaction before, double scale) {
     return new Reaction(
-        measured(of.pull, before.pull()),
+        measured(of.pull.map(pull -> pull.times(scale)), before.pull()),
         measured(of.clickGivenOpen, before.clickGivenOpen()),
         measured(of.unsubscribeGivenOpen, before.unsubscribeGivenOpen()),
         before.complaintGivenOpen(),

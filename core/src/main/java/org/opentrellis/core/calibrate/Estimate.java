@@ -26,6 +26,10 @@ public record Estimate(double value, double low, double high, long count) {
     return low <= other && other <= high;
   }
 
+  Estimate times(double factor) {
+    return new Estimate(value * factor, low * factor, high * factor, count);
+  }
+
   /** As an assumption that says where it comes from. */
   public Assumed measured() {
     return Assumed.measured(value, new Measured(count, low, high));

@@ -83,15 +83,16 @@ public record Lesson(About about, Optional<StepId> step, double before, Estimate
   public static List<Lesson> of(
       Behaviour before, Calibration fitted, List<? extends Step.Send> sends) {
     Behaviour after = fitted.intoSteps(before, sends);
+    double scale = fitted.scale(before.groups());
     List<Lesson> lessons = new ArrayList<>();
     for (Step.Send send : sends) {
       Reaction usual = before.reactionTo(send.id());
       if (send.versions().isEmpty()) {
-        lessons.addAll(ofMessage(send.id(), usual, before, after, fitted));
+        lessons.addAll(ofMessage(send.id(), usual, before, after, fitted, scale));
       }
       for (Variant variant : send.versions()) {
         Reaction own = before.emails().getOrDefault(variant.id(), usual);
-        lessons.addAll(ofMessage(variant.id(), own, before, after, fitted));
+        lessons.addAll(ofMessage(variant.id(), own, before, after, fitted, scale));
       }
     }
     AudienceGroup group = before.groups().getFirst();
@@ -119,7 +120,12 @@ public record Lesson(About about, Optional<StepId> step, double before, Estimate
   }
 
   private static List<Lesson> ofMessage(
-      StepId step, Reaction was, Behaviour before, Behaviour after, Calibration fitted) {
+      StepId step,
+      Reaction was,
+      Behaviour before,
+      Behaviour after,
+      Calibration fitted,
+      double scale) {
     Calibration.OfMessage is = fitted.messages().get(step.value());
     List<Lesson> lessons = new ArrayList<>();
     if (is == null) {
@@ -133,7 +139,7 @@ public record Lesson(About about, Optional<StepId> step, double before, Estimate
                         About.OPENS,
                         Optional.of(step),
                         OpenChance.ofPeople(before.groups(), was.pull().value()),
-                        opens(after.groups(), pull))));
+                        opens(after.groups(), pull.times(scale)))));
     is.clickGivenOpen()
         .ifPresent(
             now ->

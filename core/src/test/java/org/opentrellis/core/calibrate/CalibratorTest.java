@@ -349,6 +349,31 @@ class CalibratorTest {
         .isEqualTo(Origin.MEASURED);
   }
 
+  /** Groups keep their keenness; what they would open is what was opened, all the same. */
+  @Test
+  void ofSeveralGroupsTheEmailsAreOpenedAsMeasured() {
+    Behaviour so = people(Attention.flat(Origin.TYPICAL));
+    List<SendRecord> history =
+        history(so, 3_000, 5).stream().map(CalibratorTest::calledByStep).toList();
+    Calibration fit = Calibrator.fit(history, UNTIL);
+    Behaviour two =
+        so.edit()
+            .groups(
+                List.of(
+                    TypicalBehaviour.group("Keen", 0.5, new Keenness(0.8, 0.2), BERLIN),
+                    TypicalBehaviour.group("Others", 0.5, new Keenness(0.6, 0.2), BERLIN)))
+            .done();
+    for (Lesson lesson : Lesson.of(two, fit, JOURNEY.sends())) {
+      if (lesson.about() == Lesson.About.OPENS) {
+        String step = lesson.step().orElseThrow().value();
+        long got = history.stream().filter(one -> one.message().equals(step)).count();
+        double opened = OpenChance.ofPeople(so.groups(), so.reactionTo(id(step)).pull().value());
+        assertThat(got).isGreaterThan(1_000);
+        assertThat(lesson.now().value()).as(step).isCloseTo(opened, within(0.05));
+      }
+    }
+  }
+
   private static Map<StepId, Reaction> with(Behaviour behaviour, StepId step, Reaction reaction) {
     var emails = new java.util.HashMap<>(behaviour.emails());
     emails.put(step, reaction);
