@@ -2,7 +2,8 @@
 import { onMounted, ref, shallowRef } from 'vue'
 import { answerOf, api, reasonOf } from '@/api/client'
 import { outdated } from '@/api/queries'
-import type { LessonLine, LessonView } from '@/api/types'
+import type { JourneyView, LessonLine, LessonView } from '@/api/types'
+import { useAssumptions } from '@/features/dryrun/useAssumptions'
 import { count } from '@/ui/figures'
 import Trouble from '@/ui/Trouble.vue'
 
@@ -23,13 +24,17 @@ const ABOUT: Record<LessonLine['about'], string> = {
 }
 
 const lesson = shallowRef<LessonView | null>(null)
+const journeyView = shallowRef<JourneyView | null>(null)
 const failure = ref<string | null>(null)
-/** The version of the assumptions that were taken over, to be taken back. */
-const taken = ref<number | null>(null)
-const path = { params: { path: { id: props.journey } } }
+/** Whether what was measured has been taken over here. */
+const taken = ref(false)
+const { change, recall, edits, saved } = useAssumptions(journeyView, failure)
 
 onMounted(async () => {
   try {
+    const params = { params: { path: { id: props.journey } } }
+    journeyView.value = await answerOf(api.GET('/api/journeys/{id}', params))
+    recall()
     lesson.value = await answerOf(
       api.POST('/api/live/journeys/{journey}/lessons', {
         params: { path: { journey: props.journey } },
@@ -48,30 +53,22 @@ function nameOf(line: LessonLine): string {
   return line.step === null ? '' : (props.names.get(line.step) ?? line.step)
 }
 
-async function change(save: () => Promise<{ behaviourVersion: number }>, done: boolean) {
-  failure.value = null
-  try {
-    const saved = await save()
-    taken.value = done ? saved.behaviourVersion : null
-    await Promise.all([outdated('journeys'), outdated('live', 'forecast')])
-    if (!done) emit('close')
-  } catch (reason) {
-    failure.value = reasonOf(reason)
-  }
+/** Once it is saved, what was forecast by it is no longer true. */
+async function settle() {
+  await saved()
+  await Promise.all([outdated('journeys'), outdated('live', 'forecast')])
 }
 
-function takeOver() {
-  const { behaviour, behaviourVersion } = lesson.value!
-  const body = { version: behaviourVersion, behaviour }
-  return change(() => answerOf(api.PUT('/api/journeys/{id}/behaviour', { ...path, body })), true)
+async function takeOver() {
+  change(lesson.value!.behaviour)
+  await settle()
+  taken.value = failure.value === null
 }
 
-function takeBack() {
-  const body = { version: taken.value! }
-  return change(
-    () => answerOf(api.POST('/api/journeys/{id}/behaviour/undo', { ...path, body })),
-    false,
-  )
+async function takeBack() {
+  edits.undo()
+  await settle()
+  taken.value = false
 }
 </script>
 
@@ -93,7 +90,7 @@ function takeBack() {
         <b>{{ lesson.verdict }}</b> {{ lesson.goal?.sentence }}
       </p>
       <p class="mt-2 flex flex-wrap items-center gap-1.5">
-        <template v-if="taken === null">
+        <template v-if="!taken">
           <button
             type="button"
             class="button button-small"
@@ -104,6 +101,9 @@ function takeBack() {
           </button>
           <button type="button" class="button button-small" @click="emit('close')">
             Leave it as it is
+          </button>
+          <button v-if="edits.canUndo" type="button" class="button button-small" @click="takeBack">
+            Undo the last change
           </button>
         </template>
         <template v-else>

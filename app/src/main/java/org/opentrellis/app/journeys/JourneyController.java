@@ -69,11 +69,4 @@ class JourneyController {
   JourneyView saveBehaviour(@PathVariable long id, @RequestBody JourneyEdits.BehaviourSave save) {
     return journeys.saveBehaviour(id, save);
   }
-
-  /** Takes the last change of the assumptions back. */
-  @PostMapping("/{id}/behaviour/undo")
-  @ResponseStatus(HttpStatus.OK)
-  JourneyView undoBehaviour(@PathVariable long id, @RequestBody JourneyEdits.BehaviourUndo undo) {
-    return journeys.takeBehaviourBack(id, undo.version());
-  }
 }

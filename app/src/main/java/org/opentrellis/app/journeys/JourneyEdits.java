@@ -37,11 +37,6 @@ final class JourneyEdits {
   record BehaviourSave(int version, @Schema(ref = Schemas.BEHAVIOUR) JsonNode behaviour) {}
 
   /**
-   * @param version the version they were read at
-   */
-  record BehaviourUndo(int version) {}
-
-  /**
    * What a save that lost the race was to save.
    *
    * @param difference what it says, against what is saved now

@@ -59,23 +59,9 @@ interface JourneyMapper {
   /** Returns 0 when somebody else has saved since. */
   @Update(
       """
-      update journey set behaviour_before = behaviour, behaviour = #{behaviour},
-        behaviour_version = behaviour_version + 1
+      update journey set behaviour = #{behaviour}, behaviour_version = behaviour_version + 1
       where id = #{id} and behaviour_version = #{version}
       """)
   int updateBehaviour(
       @Param("id") long id, @Param("version") int version, @Param("behaviour") String behaviour);
-
-  /** So that what speaks of names as they were is not brought back. */
-  @Update("update journey set behaviour_before = null where id = #{id}")
-  void forgetBehaviourBefore(long id);
-
-  /** Exchanges the assumptions for those before. Returns 0 if there are none, or others by now. */
-  @Update(
-      """
-      update journey set behaviour = behaviour_before, behaviour_before = behaviour,
-        behaviour_version = behaviour_version + 1
-      where id = #{id} and behaviour_version = #{version} and behaviour_before is not null
-      """)
-  int takeBehaviourBack(@Param("id") long id, @Param("version") int version);
 }

@@ -263,23 +263,6 @@ public class Journeys {
   }
 
   /**
-   * Takes the last change of the assumptions back; done again, it is made again.
-   *
-   * @throws SaveLost if somebody else has saved since
-   */
-  JourneyView takeBehaviourBack(long id, int version) {
-    revisions.hold();
-    KeptJourney kept = find(id);
-    if (mapper.takeBehaviourBack(id, version) == 0) {
-      throw new SaveLost(
-          "Somebody else has changed these assumptions since, or there is no change to take back.",
-          view(id),
-          Documents.write(kept.behaviour()));
-    }
-    return JourneyView.of(cards.make(id), running);
-  }
-
-  /**
    * Reads a journey that is part of a request.
    *
    * @throws ProblemsFound if something in it is wrong, placed in the whole request

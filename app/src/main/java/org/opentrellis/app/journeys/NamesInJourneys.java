@@ -72,7 +72,6 @@ class NamesInJourneys {
     Behaviour behaviour = exchange.in(kept.behaviour());
     if (behaviour != kept.behaviour()) {
       mapper.updateBehaviour(id, kept.behaviourVersion(), Json.write(Documents.write(behaviour)));
-      mapper.forgetBehaviourBefore(id);
     }
     Journey renamed = exchange.in(kept.journey());
     if (renamed != kept.journey()) {

@@ -16,15 +16,13 @@ import tools.jackson.databind.JsonNode;
  * @param verdict how many of them differ from what was assumed by more than chance
  * @param goal what a dry run of new people makes of it; null for a journey without a goal
  * @param behaviour the assumptions with what was measured in them
- * @param behaviourVersion the version that they follow
  */
 record LessonView(
     List<String> sentences,
     List<LessonLine> lessons,
     String verdict,
     @Nullable GoalThen goal,
-    @Schema(ref = Schemas.BEHAVIOUR) JsonNode behaviour,
-    int behaviourVersion) {
+    @Schema(ref = Schemas.BEHAVIOUR) JsonNode behaviour) {
 
   /**
    * @param step that it is told of; null if it holds for all

@@ -63,8 +63,7 @@ class Lessons {
           lessons.stream().map(LessonView.LessonLine::of).toList(),
           Lesson.verdict(lessons),
           goal(goal(of, before, effort), goal(of, now, effort)),
-          Documents.write(now),
-          kept.behaviourVersion());
+          Documents.write(now));
     } catch (Refused tooLittle) {
       throw ProblemsFound.refused("", tooLittle);
     }

@@ -1,6 +1,3 @@
--- What was assumed of a journey's people before the last change, so that it can be taken back.
-alter table journey add column behaviour_before clob;
-
 -- Private runs in which people try journeys on themselves, one for each journey.
 create table tryout (
   journey_id bigint primary key references journey (id) on delete cascade,
