@@ -1,4 +1,4 @@
-import type { ForecastFigure } from '@/api/types'
+import type { Curve, ForecastFigure } from '@/api/types'
 
 /** What is told of each step. */
 export const OF_STEPS = [
@@ -53,6 +53,20 @@ export function ofTheWhole(figures: ForecastFigure[]): Row[] {
 /** The goal by days since entry. */
 export function byDay(figures: ForecastFigure[]): ForecastFigure[] {
   return figures.filter((figure) => figure.day !== null)
+}
+
+/** The goal by days as a curve, with the band in which it was expected. */
+export function curveOf(days: ForecastFigure[]): Curve {
+  return {
+    points: days.map(({ day, happened, low, high }) => ({
+      day: day ?? 0,
+      value: happened.value ?? 0,
+      low: low ?? 0,
+      high: high ?? 0,
+      events: happened.count,
+      atRisk: happened.of,
+    })),
+  }
 }
 
 /** What is to be said of each step that came otherwise than forecast. */
