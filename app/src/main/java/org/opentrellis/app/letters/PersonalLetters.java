@@ -16,7 +16,6 @@ import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.message.Filling;
 import org.opentrellis.core.message.Letterhead;
 import org.opentrellis.core.message.Manuscript;
-import org.opentrellis.core.message.OneLine;
 import org.opentrellis.core.problem.Refused;
 import org.opentrellis.core.problem.Severity;
 import org.opentrellis.mail.Letter;
@@ -108,14 +107,7 @@ public class PersonalLetters {
       if (!(written.manuscript() instanceof Manuscript.Email kept)) {
         throw new Refused("the message is no email any more");
       }
-      Manuscript.Email email =
-          new Manuscript.Email(
-              what.subject().map(OneLine::of).orElse(kept.subject()),
-              what.preview().map(OneLine::of).orElse(kept.preview()),
-              kept.sender(),
-              kept.parts(),
-              kept.plain(),
-              kept.style());
+      Manuscript.Email email = kept.saying(what.subject(), what.preview());
       Sender sender =
           what.sender()
               .flatMap(said -> Senders.said(said, writer))

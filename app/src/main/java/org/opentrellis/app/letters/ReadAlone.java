@@ -18,7 +18,6 @@ import org.opentrellis.core.journey.PartId;
 import org.opentrellis.core.message.Filling;
 import org.opentrellis.core.message.Letterhead;
 import org.opentrellis.core.message.Manuscript;
-import org.opentrellis.core.message.OneLine;
 import org.opentrellis.core.message.Passages;
 import org.opentrellis.core.message.PlainText;
 import org.opentrellis.core.problem.Refused;
@@ -102,14 +101,7 @@ public class ReadAlone {
 
   private ReadMail email(String name, Manuscript.Email kept, Instead instead, Reader reader) {
     AccountWriter writer = account.writer();
-    Manuscript.Email email =
-        new Manuscript.Email(
-            instead.subject().map(OneLine::of).orElse(kept.subject()),
-            instead.preview().map(OneLine::of).orElse(kept.preview()),
-            kept.sender(),
-            kept.parts(),
-            kept.plain(),
-            kept.style());
+    Manuscript.Email email = kept.saying(instead.subject(), instead.preview());
     Optional<Sender> sender =
         instead
             .sender()

@@ -172,7 +172,7 @@ class Recipients {
     Optional<Double> total =
         some.isEmpty()
             ? Optional.empty()
-            : Optional.of(some.stream().mapToLong(Recipients::cents).sum() / 100.0);
+            : Optional.of(some.stream().mapToLong(ProductCard::cents).sum() / 100.0);
     return new Whoever(
         (reader.firstName() + " " + reader.lastName()).strip(),
         "somebody@example.com",
@@ -205,10 +205,6 @@ class Recipients {
           }
         });
     return fields;
-  }
-
-  private static long cents(ProductCard card) {
-    return card.priceCents() == null ? 0 : card.priceCents();
   }
 
   private static Optional<Double> total(List<KnownPerson.KnownLine> lines) {

@@ -71,7 +71,7 @@ class Forecasts {
 
   ForecastView view(long journey) {
     var kept = journeys.find(journey);
-    if (!lived.isKnown(journey)) {
+    if (!log.isEntered(journey)) {
       return new ForecastView(ForecastView.State.NOBODY, 0, Band.RUNS, null, null);
     }
     ClockView now = clock.view();

@@ -110,6 +110,14 @@ interface HappeningMapper {
       """)
   List<Long> cameTo(long journey);
 
+  /** Whether somebody has entered a journey who is not forgotten. */
+  @Select(
+      """
+      select exists (select 1 from happening h join life l on l.person_id = h.person_id
+        where h.journey_id = #{journey} and h.kind = 'ENTERED')
+      """)
+  boolean isEntered(long journey);
+
   /** When the first of them came, in epoch seconds. */
   @Select("select min(at) from happening where journey_id = #{journey} and kind = 'ENTERED'")
   Optional<Long> firstEntry(long journey);

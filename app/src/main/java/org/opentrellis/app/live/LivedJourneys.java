@@ -43,11 +43,6 @@ class LivedJourneys {
     this.clock = clock;
   }
 
-  /** Whether anybody has come to a journey. */
-  boolean isKnown(long journey) {
-    return log.firstEntry(journey).isPresent() && !log.cameTo(journey).isEmpty();
-  }
-
   /**
    * @throws ProblemsFound if nobody has come to it yet
    */

@@ -7,4 +7,10 @@ import org.jspecify.annotations.Nullable;
  *
  * @param about what it is, in a sentence
  */
-public record ProductCard(String name, @Nullable String about, @Nullable Long priceCents) {}
+public record ProductCard(String name, @Nullable String about, @Nullable Long priceCents) {
+
+  /** What it costs; nothing if that is not known. */
+  public long cents() {
+    return priceCents == null ? 0 : priceCents;
+  }
+}

@@ -37,7 +37,7 @@ record Basket(List<ProductCard> goods) {
   }
 
   long cents() {
-    return goods.stream().mapToLong(one -> one.priceCents() == null ? 0 : one.priceCents()).sum();
+    return goods.stream().mapToLong(ProductCard::cents).sum();
   }
 
   /**

@@ -15,7 +15,6 @@ import org.opentrellis.app.names.RegisteredNames;
 import org.opentrellis.app.people.KnownPeople;
 import org.opentrellis.app.people.KnownPerson;
 import org.opentrellis.core.format.Json;
-import org.opentrellis.core.journey.Money;
 import org.opentrellis.core.people.EmailAddress;
 import org.opentrellis.core.problem.Refused;
 import org.springframework.stereotype.Service;
@@ -145,12 +144,11 @@ class Shop {
   private static void lines(ObjectNode event, Basket basket) {
     ArrayNode lines = ((ObjectNode) event.get("data")).putArray("lines");
     for (ProductCard one : basket.goods()) {
-      long cents = one.priceCents() == null ? 0 : one.priceCents();
       lines
           .addObject()
           .put("product", one.name())
           .put("quantity", 1)
-          .put("price", new Money(cents).cents() / 100.0);
+          .put("price", one.cents() / 100.0);
     }
   }
 }

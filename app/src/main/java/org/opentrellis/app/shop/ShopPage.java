@@ -81,10 +81,7 @@ class ShopPage {
   }
 
   private static Shown shown(ProductCard card, AccountWriter writer) {
-    return new Shown(
-        card.name(),
-        card.about(),
-        amount(card.priceCents() == null ? 0 : card.priceCents(), writer));
+    return new Shown(card.name(), card.about(), amount(card.cents(), writer));
   }
 
   private static String amount(long cents, AccountWriter writer) {

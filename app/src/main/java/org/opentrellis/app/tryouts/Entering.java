@@ -39,12 +39,7 @@ final class Entering {
   private static List<Line> cart(List<ProductCard> shop) {
     return shop.stream()
         .limit(IN_CART)
-        .map(
-            card ->
-                new Line(
-                    new ProductName(card.name()),
-                    1,
-                    new Money(card.priceCents() == null ? 0 : card.priceCents())))
+        .map(card -> new Line(new ProductName(card.name()), 1, new Money(card.cents())))
         .toList();
   }
 }

@@ -224,7 +224,7 @@ class Tryouts {
             .filter(one -> one.name().equals(act.product()))
             .findFirst()
             .orElseThrow(() -> refused("/product", "The shop does not sell that."));
-    Money price = new Money(card.priceCents() == null ? 0 : card.priceCents());
+    Money price = new Money(card.cents());
     return new Happening.Ordered(
         now,
         "try-" + number,

@@ -63,11 +63,6 @@ public final class AsTheyCame {
     background = new Background(cohort.shop());
   }
 
-  /** How many come. */
-  public int people() {
-    return arrivals.size();
-  }
-
   /** Takes them all through once; the same seed gives the same tallies. */
   public Tallies once(long seed) {
     Tallies tallies = new Tallies(world, start, days);

@@ -11,35 +11,24 @@ import org.opentrellis.core.journey.StepId;
  */
 public record Place(About about, Optional<StepId> step, int day) {
 
-  /** What is told. */
+  /** What is told; of a step down to {@link #UNSUBSCRIBED_BY}, then of the whole journey. */
   public enum About {
     /** Who got to the step, of those who entered. */
-    GOT_TO(true),
+    GOT_TO,
     /** Of those sent. */
-    DELIVERED(true),
+    DELIVERED,
     /** Recorded opens, of those delivered. */
-    OPENED(true),
+    OPENED,
     /** Of those delivered. */
-    CLICKED(true),
+    CLICKED,
     /** Because of this message, of those delivered. */
-    UNSUBSCRIBED_BY(true),
+    UNSUBSCRIBED_BY,
     /** Of those who entered, as are all below. */
-    GOAL(false),
-    BOUGHT(false),
-    UNSUBSCRIBED(false),
-    FINISHED(false),
-    LEFT(false);
-
-    private final boolean ofStep;
-
-    About(boolean ofStep) {
-      this.ofStep = ofStep;
-    }
-
-    /** Whether it is told of steps, or else of the whole journey. */
-    public boolean ofStep() {
-      return ofStep;
-    }
+    GOAL,
+    BOUGHT,
+    UNSUBSCRIBED,
+    FINISHED,
+    LEFT
   }
 
   static Place of(About about, StepId step) {

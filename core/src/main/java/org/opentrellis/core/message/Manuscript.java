@@ -52,6 +52,17 @@ public sealed interface Manuscript permits Manuscript.Email, Manuscript.Text {
       }
     }
 
+    /** The same with another subject or preview text, where one is said. */
+    public Email saying(Optional<String> otherSubject, Optional<String> otherPreview) {
+      return new Email(
+          otherSubject.map(OneLine::of).orElse(subject),
+          otherPreview.map(OneLine::of).orElse(preview),
+          sender,
+          parts,
+          plain,
+          style);
+    }
+
     /** All parts, those inside of others too, in the order of reading. */
     public Stream<Part> allParts() {
       return parts.stream().flatMap(Part::all);
