@@ -26,6 +26,8 @@ const said = computed(() => {
 <template>
   <figure class="px-3 pt-1 pb-2">
     <figcaption class="text-ink2">{{ said }}</figcaption>
-    <VChart class="h-36 w-full" :option="options" :init-options="{ renderer: 'svg' }" autoresize />
+    <div class="h-36">
+      <VChart :option="options" :init-options="{ renderer: 'svg' }" autoresize />
+    </div>
   </figure>
 </template>
