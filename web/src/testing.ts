@@ -17,6 +17,11 @@ export function plugins(pinia: Pinia = createPinia()) {
       { path: '/journeys/:id', name: 'workbench', component: NOWHERE },
       { path: '/journeys/:id/walk', name: 'walk', component: NOWHERE },
       { path: '/journeys/:id/dry-run', name: 'dry-run', component: NOWHERE },
+      { path: '/journeys/:id/try', name: 'tryout', component: NOWHERE },
+      { path: '/journeys', name: 'journeys', component: NOWHERE },
+      { path: '/messages', name: 'messages', component: NOWHERE },
+      { path: '/entrances', name: 'entrances', component: NOWHERE },
+      { path: '/people/table', name: 'bring-in', component: NOWHERE },
     ],
   })
   return [pinia, router, [VueQueryPlugin, { queryClient }]] as const

@@ -110,7 +110,7 @@ class TryoutReading {
             row.begunAt(),
             tryout.now(),
             tryout.nextAt() == Person.NEVER ? null : tryout.nextAt(),
-            Tryouts.acts(row),
+            TryoutActs.read(row.acts()).size(),
             tryout.isOver(),
             stands.map(step -> step.id().value()).orElse(null),
             stands.map(step -> sentences.step(step).text()).orElse(null),

@@ -48,9 +48,6 @@ import org.opentrellis.core.problem.Refused;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.ArrayNode;
-import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Tries journeys on whoever makes them: a test person goes through the draft by themselves. What is
@@ -132,7 +129,7 @@ class Tryouts {
             Json.write(who),
             now,
             now * 31 + journey,
-            written(List.of(new Tryout.Act(now, Optional.of(comes))))));
+            TryoutActs.written(List.of(new Tryout.Act(now, Optional.of(comes))))));
     return view(journey);
   }
 
@@ -156,7 +153,7 @@ class Tryouts {
         mapper
             .find(journey)
             .orElseThrow(() -> refused("", "Nobody tries this journey just now: begin anew."));
-    List<Tryout.Act> acts = read(row.acts());
+    List<Tryout.Act> acts = TryoutActs.read(row.acts());
     if (act.done() != acts.size()) {
       throw late();
     }
@@ -171,7 +168,7 @@ class Tryouts {
     } else {
       now.add(next(lived(row).tryout(), act, row));
     }
-    if (mapper.update(journey, row.acts(), written(now)) == 0) {
+    if (mapper.update(journey, row.acts(), TryoutActs.written(now)) == 0) {
       throw late();
     }
     return view(journey);
@@ -202,7 +199,7 @@ class Tryouts {
           case CLICK ->
               new Happening.Clicked(
                   now, message(so, act), Optional.ofNullable(act.link()).map(LinkName::new));
-          case BUY -> bought(now, act, acts(row));
+          case BUY -> bought(now, act, act.done());
           case UNSUBSCRIBE ->
               new Happening.ConsentWithdrawn(
                   now,
@@ -212,10 +209,6 @@ class Tryouts {
           case WAIT, SKIP_WAIT, UNDO -> throw new IllegalStateException("done above");
         };
     return new Tryout.Act(now, Optional.of(what));
-  }
-
-  static int acts(TryoutRow row) {
-    return read(row.acts()).size();
   }
 
   private Happening bought(long now, TryoutOrders.TryoutAct act, int number) {
@@ -259,7 +252,7 @@ class Tryouts {
             names.sold(),
             begun,
             new PersonalLots(row.lotKey()),
-            read(row.acts()),
+            TryoutActs.read(row.acts()),
             clocks),
         plan,
         catalogue,
@@ -286,27 +279,6 @@ class Tryouts {
     Map<ZoneId, ZoneClock> known = new HashMap<>();
     Instant from = Instant.ofEpochSecond(begun - (long) DAYS_BEFORE * ZoneClock.DAY);
     return zone -> known.computeIfAbsent(zone, one -> ZoneClock.around(one, from, CLOCK_DAYS));
-  }
-
-  private static String written(List<Tryout.Act> acts) {
-    ArrayNode all = (ArrayNode) Json.tree("[]");
-    for (Tryout.Act act : acts) {
-      ObjectNode one = all.addObject().put("at", act.at());
-      act.what().ifPresent(what -> one.set("what", Documents.write(what)));
-    }
-    return Json.write(all);
-  }
-
-  private static List<Tryout.Act> read(String acts) {
-    List<Tryout.Act> all = new ArrayList<>();
-    for (JsonNode one : Json.tree(acts)) {
-      JsonNode what = one.get("what");
-      all.add(
-          new Tryout.Act(
-              one.get("at").asLong(),
-              what == null ? Optional.empty() : Optional.of(Documents.readHappening(what))));
-    }
-    return all;
   }
 
   private static Refusal late() {

@@ -74,6 +74,7 @@ class GlasshouseTest {
         page.getByRole(AriaRole.ROW).filter(hasText("Your hive planner is here")).first();
     assertThat(first).containsText("too few yet");
     assertThat(first).containsText("100.0");
+    assertThat(page.locator("figure svg")).isVisible();
     button(page, "clicked").click();
     assertThat(first).containsText("100.0");
     button(page, "all who came").click();

@@ -68,6 +68,9 @@ class ShopTest {
     assertThat(VISITOR.post("/shop", Map.of("voucher", "<script>alert(1)</script>")).body())
         .contains("No voucher of that code holds.", "&lt;script&gt;")
         .doesNotContain("<script>");
+    assertThat(VISITOR.post("/shop", Map.of("in", "Feeder", "voucher", "bench")).body())
+        .as("one that a message of the demo gives")
+        .contains("with your voucher: a feeder for nothing");
     assertThat(VISITOR.post("/shop", Map.of("in", "Feeder", "buy", "yes")).body())
         .contains("Say your email address");
     assertThat(VISITOR.post("/shop", Map.of("in", "No such thing", "add", "Nor this")).body())

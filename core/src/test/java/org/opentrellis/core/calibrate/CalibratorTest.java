@@ -5,8 +5,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 import static org.opentrellis.core.testing.Steps.BERLIN;
 import static org.opentrellis.core.testing.Steps.id;
-import static org.opentrellis.core.testing.Steps.journey;
-import static org.opentrellis.core.testing.Steps.pause;
 import static org.opentrellis.core.testing.Steps.reaction;
 
 import java.time.Instant;
@@ -25,37 +23,22 @@ import org.opentrellis.core.behaviour.Keenness;
 import org.opentrellis.core.behaviour.Origin;
 import org.opentrellis.core.behaviour.Reaction;
 import org.opentrellis.core.behaviour.TypicalBehaviour;
-import org.opentrellis.core.calendar.TimeUnit;
 import org.opentrellis.core.dryrun.CohortSettings;
 import org.opentrellis.core.dryrun.DryRun;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
-import org.opentrellis.core.journey.Message;
-import org.opentrellis.core.journey.MessageId;
-import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepId;
 import org.opentrellis.core.machine.Visit;
 import org.opentrellis.core.machine.Witness;
 import org.opentrellis.core.problem.Refused;
+import org.opentrellis.core.testing.ThreeEmails;
 
 /** Simulate from known values, fit, and get them back within their intervals. Seeds are fixed. */
 class CalibratorTest {
   private static final Instant START = Instant.parse("2027-03-01T00:00:00Z");
   private static final Instant UNTIL = Instant.parse("2027-05-15T00:00:00Z");
-  private static final Catalogue THREE =
-      Catalogue.of(
-          List.of(
-              Message.email("one", "One", "One", "A"),
-              Message.email("two", "Two", "Two", "A"),
-              Message.email("three", "Three", "Three", "A")));
-  private static final Journey JOURNEY =
-      journey(
-          Optional.empty(),
-          Step.SendEmail.of(id("a"), new MessageId("one")),
-          pause("w", 60, TimeUnit.HOURS),
-          Step.SendEmail.of(id("b"), new MessageId("two")),
-          pause("x", 60, TimeUnit.HOURS),
-          Step.SendEmail.of(id("c"), new MessageId("three")));
+  private static final Catalogue THREE = ThreeEmails.MESSAGES;
+  private static final Journey JOURNEY = ThreeEmails.JOURNEY;
 
   /** How long it takes to buy after a click, on average. */
   private static final double BUY_HOURS = 100;

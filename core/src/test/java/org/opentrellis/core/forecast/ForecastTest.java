@@ -3,8 +3,6 @@ package org.opentrellis.core.forecast;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.opentrellis.core.testing.Steps.BERLIN;
 import static org.opentrellis.core.testing.Steps.id;
-import static org.opentrellis.core.testing.Steps.journey;
-import static org.opentrellis.core.testing.Steps.pause;
 import static org.opentrellis.core.testing.Steps.reaction;
 
 import java.time.Instant;
@@ -19,7 +17,6 @@ import org.junit.jupiter.api.Test;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.Keenness;
 import org.opentrellis.core.behaviour.TypicalBehaviour;
-import org.opentrellis.core.calendar.TimeUnit;
 import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.dryrun.Arrival;
 import org.opentrellis.core.dryrun.AsTheyCame;
@@ -29,13 +26,11 @@ import org.opentrellis.core.dryrun.Effort;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.JourneyName;
-import org.opentrellis.core.journey.Message;
-import org.opentrellis.core.journey.MessageId;
-import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.machine.PersonState;
 import org.opentrellis.core.machine.Standing;
 import org.opentrellis.core.measure.Share;
 import org.opentrellis.core.stats.Proportion;
+import org.opentrellis.core.testing.ThreeEmails;
 
 /** The band holds what it promises, and finds what is otherwise. Seeds are fixed. */
 class ForecastTest {
@@ -44,20 +39,8 @@ class ForecastTest {
   private static final long UNTIL = START.getEpochSecond() + DAYS * 86_400L;
   private static final Function<ZoneId, ZoneClock> CLOCKS =
       zone -> ZoneClock.around(zone, START, 60);
-  private static final Catalogue THREE =
-      Catalogue.of(
-          List.of(
-              Message.email("one", "One", "One", "A"),
-              Message.email("two", "Two", "Two", "A"),
-              Message.email("three", "Three", "Three", "A")));
-  private static final Journey JOURNEY =
-      journey(
-          Optional.empty(),
-          Step.SendEmail.of(id("a"), new MessageId("one")),
-          pause("w", 60, TimeUnit.HOURS),
-          Step.SendEmail.of(id("b"), new MessageId("two")),
-          pause("x", 60, TimeUnit.HOURS),
-          Step.SendEmail.of(id("c"), new MessageId("three")));
+  private static final Catalogue THREE = ThreeEmails.MESSAGES;
+  private static final Journey JOURNEY = ThreeEmails.JOURNEY;
 
   private static Behaviour pulls(double a, double b, double c) {
     return TypicalBehaviour.in(BERLIN)
@@ -178,5 +161,30 @@ class ForecastTest {
     assertThat(Compared.of(place, Share.of(0, 0), band).said()).isEqualTo("none yet");
     assertThat(Compared.of(place, Share.of(1, 2), Optional.empty()).said())
         .isEqualTo("too few yet");
+  }
+
+  @Test
+  void whatIsOtherwiseIsSaidInWholeSentences() {
+    Optional<Band> band = Optional.of(new Band(0.20, 0.21, 0.22));
+    Share lower = Share.of(26, 191);
+    Share inside = Share.of(40, 191);
+    Forecast forecast =
+        new Forecast(
+            191,
+            List.of(
+                Compared.of(Place.of(Place.About.GOT_TO, id("b")), lower, band),
+                Compared.of(Place.of(Place.About.OPENED, id("b")), lower, band),
+                Compared.of(
+                    Place.of(Place.About.UNSUBSCRIBED_BY, id("b")), Share.of(90, 191), band),
+                Compared.of(Place.of(Place.About.CLICKED, id("b")), inside, band),
+                Compared.of(Place.of(Place.About.GOAL), lower, band),
+                Compared.of(Place.byDay(3), lower, band),
+                Compared.of(Place.of(Place.About.BOUGHT), Share.of(0, 0), band)));
+    assertThat(ForecastWords.of(forecast, step -> "\u201cTwo\u201d"))
+        .containsExactly(
+            "\u201cTwo\u201d is opened less often than forecast: 13.6% of 191, 20.0% to 22.0% were expected.",
+            "\u201cTwo\u201d makes more people unsubscribe than forecast: 47.1% of 191, 20.0% to 22.0% were expected.",
+            "The goal is met less often than forecast: 13.6% of 191, 20.0% to 22.0% were expected.",
+            "Of 4 figures 3 lie outside the band; by chance alone it would be about one in twenty.");
   }
 }

@@ -14,6 +14,8 @@ import org.junit.jupiter.api.Test;
 import org.opentrellis.core.account.Texting;
 import org.opentrellis.core.calendar.TimeUnit;
 import org.opentrellis.core.calendar.ZoneClock;
+import org.opentrellis.core.calibrate.SendRecord;
+import org.opentrellis.core.dryrun.Arrival;
 import org.opentrellis.core.dryrun.EmailTally;
 import org.opentrellis.core.dryrun.JourneyTally;
 import org.opentrellis.core.dryrun.Tallies;
@@ -26,6 +28,7 @@ import org.opentrellis.core.journey.Purpose;
 import org.opentrellis.core.journey.ReEntry;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepId;
+import org.opentrellis.core.journey.TagName;
 import org.opentrellis.core.journey.Trigger;
 import org.opentrellis.core.live.Edition;
 import org.opentrellis.core.live.Editions;
@@ -193,5 +196,32 @@ class LivedRunTest {
     holds(tally);
     assertThat(tally.waiting()).isEqualTo(1);
     assertThat(tally.sends()).extracting(EmailTally::sent).containsExactly(1L, 0L);
+  }
+
+  /** As they were at the door: what came of it, and all that came later, is not there. */
+  @Test
+  void whoCameIsRememberedAsTheyWereAndWhatTheyGot() {
+    opens(1, false, send("a"), pause("w", 1, TimeUnit.DAYS), send("b"));
+    new Somebody()
+        .at(9, new Happening.PutIn(at(9), FIRST))
+        .at(11, new Happening.Delivered(at(10), A))
+        .at(12, new Happening.Clicked(at(12), A, Optional.empty()))
+        .at(20, new Happening.Tagged(at(20), new TagName("later")))
+        .at(40)
+        .isOver();
+    LivedRun.Lived lived = run(1, 41).lived(1);
+    assertThat(lived.tallies().journey().entered()).isEqualTo(1);
+    Arrival arrival = lived.arrivals().getFirst();
+    assertThat(arrival.at()).isEqualTo(at(9));
+    assertThat(arrival.before().visits()).isEmpty();
+    assertThat(arrival.before().coming()).isEmpty();
+    assertThat(arrival.before().entries()).doesNotContainKey(FIRST);
+    assertThat(arrival.before().labels()).isEmpty();
+    assertThat(lived.history()).extracting(SendRecord::message).containsExactly("a", "b");
+    SendRecord first = lived.history().getFirst();
+    assertThat(first.delivered()).isPresent();
+    assertThat(first.clicked()).contains(Instant.ofEpochSecond(at(12)));
+    assertThat(first.bought()).isEmpty();
+    assertThat(lived.history().getLast().opened()).isEmpty();
   }
 }
