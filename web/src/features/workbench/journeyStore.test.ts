@@ -213,6 +213,28 @@ describe('the journey that is being edited', () => {
     expect(store.view?.sheet.rows).toEqual([])
   })
 
+  it('keeps a line that was typed while an earlier one was being saved', async () => {
+    const store = await opened()
+    const gates: (() => void)[] = []
+    const closed = () => new Promise<void>((resolve) => gates.push(resolve))
+    const rowsNow = () => store.view?.sheet.rows.map((row) => row.id)
+    const sheet = (...ids: string[]) =>
+      ({ ...store.view!.sheet, rows: ids.map((id) => ({ id })) }) as JourneyView['sheet']
+    server.gate = closed()
+    store.edit('add sentence', rename('one'), sheet('a'))
+    // The server has begun with it, and waits at the first gate.
+    await new Promise((resolve) => setTimeout(resolve, 50))
+    store.edit('add sentence', rename('two'), sheet('a', 'b'))
+    server.gate = closed()
+    gates[0]!()
+    await settled(() => expect(server.saves).toEqual(['one']))
+    await settled(() => expect(store.view?.version).toBe(2))
+    expect(rowsNow()).toEqual(['a', 'b'])
+    gates[1]!()
+    await settled(() => expect(store.save.status).toBe('saved'))
+    expect(rowsNow()).toEqual([])
+  })
+
   it('takes the purpose that the server gives a journey with its first trigger', async () => {
     const store = await opened()
     server.purpose = 'CART'

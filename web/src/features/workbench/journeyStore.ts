@@ -34,9 +34,15 @@ export const useJourneyStore = defineStore('journey', () => {
   const saving = useSaving(send)
   const save = saving.state
 
+  /** Whether the sheet that is shown says an edit that no save has been sent of. */
+  let sheetIsAhead = false
+
   async function send(document: JourneyDocument): Promise<void> {
     if (!view.value || !source.value) return
-    view.value = await source.value.save(view.value, document)
+    sheetIsAhead = false
+    const saved = await source.value.save(view.value, document)
+    // Something may have been typed meanwhile: its line does not go away until it is saved too.
+    view.value = sheetIsAhead ? { ...saved, sheet: view.value.sheet } : saved
     takePurpose(view.value.journey.purpose, document)
     history.keep(historyOf(source.value))
     if (!source.value.ofStrand) void outdated('journeys')
@@ -95,7 +101,10 @@ export const useJourneyStore = defineStore('journey', () => {
     const after = change(before)
     if (after === before || JSON.stringify(after) === JSON.stringify(before)) return
     history.add(name, before, after)
-    if (sheet && view.value) view.value = { ...view.value, sheet }
+    if (sheet && view.value) {
+      view.value = { ...view.value, sheet }
+      sheetIsAhead = true
+    }
     show(after)
   }
 
