@@ -8,6 +8,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.opentrellis.app.journeys.JourneyShelf;
 import org.opentrellis.app.journeys.Journeys;
+import org.opentrellis.app.live.CrowdOrder;
 import org.opentrellis.app.live.Crowds;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -35,7 +36,7 @@ class AuditCommandTest {
         }
       }
       application.getBean(JourneyShelf.class).open(id);
-      application.getBean(Crowds.class).come(new Crowds.CrowdOrder(List.of(id), 5, 2, 1));
+      application.getBean(Crowds.class).come(new CrowdOrder(List.of(id), 5, 2, 1));
       Answers over = Answers.of(application);
       over.post("/api/live/clock", "{\"seconds\": 1000000}");
       over.until("/api/live", live -> live.at("/clock/turning").isNull());

@@ -99,7 +99,8 @@ class ArchitectureTest {
                   "calendar",
                   "calibrate")),
           Map.entry("forecast", Set.of("dryrun", "measure", "machine", "journey", "stats")),
-          Map.entry("crowd", Set.of("dryrun", "walk", "machine", "happening", "journey")),
+          Map.entry(
+              "crowd", Set.of("dryrun", "walk", "machine", "happening", "behaviour", "journey")),
           Map.entry(
               "live", Set.of("replay", "machine", "happening", "journey", "calendar", "random")),
           Map.entry(

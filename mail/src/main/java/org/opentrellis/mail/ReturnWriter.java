@@ -21,25 +21,30 @@ public final class ReturnWriter {
    *
    * @param to who sent it
    * @param recipient whose mailbox does not take it
+   * @param forGood whether there is no such mailbox, or it only takes nothing now (RFC 3463, 3.3)
    * @param original its headers
    */
-  public static MimeMessage bounce(String to, String recipient, String original)
+  public static MimeMessage bounce(String to, String recipient, boolean forGood, String original)
       throws MessagingException {
+    String code = forGood ? "5.1.1" : "4.2.2";
+    String why = forGood ? "550 5.1.1 no such mailbox here" : "452 4.2.2 the mailbox is full";
     String status =
         """
         Reporting-MTA: dns; localhost
 
         Final-Recipient: rfc822; %s
         Action: failed
-        Status: 5.1.1
-        Diagnostic-Code: smtp; 550 5.1.1 no such mailbox here
+        Status: %s
+        Diagnostic-Code: smtp; %s
         """
-            .formatted(recipient);
+            .formatted(recipient, code, why);
     return report(
         to,
         "Undelivered mail",
         "delivery-status",
-        "The mail could not be delivered: there is no mailbox " + recipient + ".",
+        forGood
+            ? "The mail could not be delivered: there is no mailbox " + recipient + "."
+            : "The mail could not be delivered: the mailbox " + recipient + " is full.",
         "message/delivery-status",
         status,
         original);

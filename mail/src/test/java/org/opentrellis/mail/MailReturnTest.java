@@ -138,8 +138,13 @@ class MailReturnTest {
 
   @Test
   void theStandInReportsAsTheStandardsSay() throws Exception {
-    MailReturn bounce = written(ReturnWriter.bounce("ida@example.com", "x@example.com", ORIGINAL));
+    MailReturn bounce =
+        written(ReturnWriter.bounce("ida@example.com", "x@example.com", true, ORIGINAL));
     assertThat(bounce.dead()).isTrue();
+    MailReturn full =
+        written(ReturnWriter.bounce("ida@example.com", "x@example.com", false, ORIGINAL));
+    assertThat(full.kind()).isEqualTo(MailReturn.Kind.FAILED);
+    assertThat(full.dead()).isFalse();
     assertThat(bounce.messageId()).isEqualTo("t7.3.1.1790000000@ambercomb.example");
     MailReturn complaint = written(ReturnWriter.complaint("ida@example.com", ORIGINAL));
     assertThat(complaint.kind()).isEqualTo(MailReturn.Kind.COMPLAINED);

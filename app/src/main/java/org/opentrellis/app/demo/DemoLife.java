@@ -6,6 +6,7 @@ import org.opentrellis.app.clock.ClockKeeper;
 import org.opentrellis.app.journeys.JourneyShelf;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.live.ClockTurning;
+import org.opentrellis.app.live.CrowdOrder;
 import org.opentrellis.app.live.Crowds;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -70,7 +71,7 @@ class DemoLife {
       transaction.executeWithoutResult(status -> shelf.open(id));
       if (coming.share() > 0) {
         int guests = Math.max(FEWEST, (int) (people * coming.share()));
-        crowds.come(new Crowds.CrowdOrder(List.of(id), guests, DAYS, SEED + id));
+        crowds.come(new CrowdOrder(List.of(id), guests, DAYS, SEED + id));
       }
     }
     clock.catchUp();

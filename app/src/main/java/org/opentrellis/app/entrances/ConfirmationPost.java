@@ -26,7 +26,7 @@ import org.springframework.stereotype.Service;
  * as well: after a crash nobody knows whether it went out.
  */
 @Service
-class ConfirmationPost {
+public class ConfirmationPost {
   private static final Logger LOG = LoggerFactory.getLogger(ConfirmationPost.class);
   private static final int SOME = 100;
 
@@ -58,8 +58,9 @@ class ConfirmationPost {
     this.clock = clock;
   }
 
+  /** Asks all who wait to be asked; one at a time, so that nobody is asked twice at once. */
   @Scheduled(initialDelay = 1000, fixedDelay = 500)
-  void tick() {
+  public synchronized void post() {
     if (settings.rests()) {
       return;
     }

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.opentrellis.app.account.Account;
 import org.opentrellis.app.http.FreeName;
@@ -183,6 +184,26 @@ public class Entrances {
     }
     mapper.turn(id, on);
     return view(id);
+  }
+
+  /** Those that people can come in by now. */
+  @Transactional(readOnly = true)
+  public List<OpenEntrance> open() {
+    return mapper.all().stream().filter(EntranceRow::on).map(OpenEntrance::of).toList();
+  }
+
+  /** One of them, if it is. */
+  @Transactional(readOnly = true)
+  public Optional<OpenEntrance> open(long id) {
+    return mapper.find(id).filter(EntranceRow::on).map(OpenEntrance::of);
+  }
+
+  /**
+   * @throws NotFound if there is none of that number
+   */
+  @Transactional(readOnly = true)
+  public String nameOf(long id) {
+    return find(id).entrance().name().value();
   }
 
   private void requireRight(Entrance entrance) {

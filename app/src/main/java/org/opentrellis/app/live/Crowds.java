@@ -1,32 +1,17 @@
 package org.opentrellis.app.live;
 
-import java.time.Duration;
-import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Set;
 import java.util.SplittableRandom;
 import org.opentrellis.app.clock.AccountClock;
-import org.opentrellis.app.journeys.Journeys;
-import org.opentrellis.app.journeys.KeptJourney;
 import org.opentrellis.app.people.Guests;
-import org.opentrellis.core.behaviour.ArrivalPlan;
-import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.crowd.Rehearsal;
-import org.opentrellis.core.dryrun.CohortSettings;
 import org.opentrellis.core.dryrun.DryRun;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.happening.Happening;
-import org.opentrellis.core.journey.Journey;
-import org.opentrellis.core.live.Editions;
 import org.opentrellis.core.live.Life;
 import org.opentrellis.core.machine.PersonState;
-import org.opentrellis.core.machine.World;
-import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
-import org.opentrellis.core.problem.Refused;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -37,11 +22,10 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 public class Crowds {
-  private static final int MOST = 5_000;
   private static final int HORIZON_DAYS = 400;
 
   private final OpenJourneys open;
-  private final Journeys journeys;
+  private final CrowdDraw draw;
   private final Guests guests;
   private final GuestMapper mapper;
   private final LifeMapper lives;
@@ -50,30 +34,20 @@ public class Crowds {
 
   Crowds(
       OpenJourneys open,
-      Journeys journeys,
+      CrowdDraw draw,
       Guests guests,
       GuestMapper mapper,
       LifeMapper lives,
       MailLeaves mail,
       AccountClock clock) {
     this.open = open;
-    this.journeys = journeys;
+    this.draw = draw;
     this.guests = guests;
     this.mapper = mapper;
     this.lives = lives;
     this.mail = mail;
     this.clock = clock;
   }
-
-  /**
-   * Who is to come.
-   *
-   * @param journeys numbers of open ones
-   * @param people how many, 1 to 5,000
-   * @param days over how many days they come, from tomorrow on
-   * @param seed of all draws: the same seed gives the same people
-   */
-  public record CrowdOrder(List<Long> journeys, int people, int days, long seed) {}
 
   /**
    * A crowd that comes.
@@ -91,14 +65,7 @@ public class Crowds {
 
   private void check(CrowdOrder order) {
     mail.refuse("simulated people cannot come");
-    if (order.people() < 1 || order.people() > MOST) {
-      throw refused("/people", "A crowd has 1 to %,d people.".formatted(MOST));
-    }
-    Set<Long> open = new HashSet<>();
-    this.open.entrances().forEach(one -> open.add(one.journey()));
-    if (order.journeys().isEmpty() || !open.containsAll(order.journeys())) {
-      throw refused("/journeys", "Choose one or more journeys that are open.");
-    }
+    draw.check(order);
   }
 
   /** Those of a dry run. */
@@ -120,28 +87,7 @@ public class Crowds {
   /** The dry run whose people come. */
   DryRun run(CrowdOrder order, int horizonDays) {
     check(order);
-    try {
-      Editions editions = open.current();
-      World world = editions.world(editions.newest());
-      List<Journey> plans = new ArrayList<>();
-      List<Behaviour> behaviours = new ArrayList<>();
-      for (long id : order.journeys()) {
-        plans.add(world.current(LiveNames.of(id)).orElseThrow().journey());
-        KeptJourney kept = journeys.find(id);
-        behaviours.add(kept.behaviour());
-      }
-      CohortSettings settings =
-          new CohortSettings(
-              order.people(),
-              order.seed(),
-              clock.instant().truncatedTo(ChronoUnit.DAYS).plus(Duration.ofDays(2)),
-              horizonDays,
-              new ArrivalPlan.Evenly(order.days()),
-              0);
-      return new DryRun(plans, world.catalogue(), behaviours, settings);
-    } catch (Refused refused) {
-      throw ProblemsFound.refused("/days", refused);
-    }
+    return draw.of(order, horizonDays, CrowdDraw.AS_THEY_ARE);
   }
 
   private void add(Rehearsal rehearsal, int crowd, int n, SplittableRandom random) {
@@ -191,9 +137,5 @@ public class Crowds {
     if (!lots.isEmpty()) {
       mapper.insertLots(lots);
     }
-  }
-
-  private static ProblemsFound refused(String place, String sentence) {
-    return new ProblemsFound(List.of(new Problem("bad-value", place, sentence)));
   }
 }

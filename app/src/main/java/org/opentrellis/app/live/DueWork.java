@@ -35,6 +35,7 @@ class DueWork {
   private final TurnBatch batch;
   private final Postman postman;
   private final Lookouts lookouts;
+  private final OutsideWorld outside;
   private final ClockKeeper keeper;
   private final AccountClock clock;
   private final TrellisSettings settings;
@@ -52,6 +53,7 @@ class DueWork {
       TurnBatch batch,
       Postman postman,
       Lookouts lookouts,
+      OutsideWorld outside,
       ClockKeeper keeper,
       AccountClock clock,
       TrellisSettings settings) {
@@ -62,6 +64,7 @@ class DueWork {
     this.batch = batch;
     this.postman = postman;
     this.lookouts = lookouts;
+    this.outside = outside;
     this.keeper = keeper;
     this.clock = clock;
     this.settings = settings;
@@ -171,7 +174,8 @@ class DueWork {
             outbox.next().orElse(Long.MAX_VALUE),
             guests.next().orElse(Long.MAX_VALUE),
             putOff.next().orElse(Long.MAX_VALUE),
-            lookouts.next())
+            lookouts.next(),
+            outside.next())
         .min()
         .orElse(Long.MAX_VALUE);
   }
@@ -181,7 +185,8 @@ class DueWork {
     long come = Long.MIN_VALUE;
     for (long next = next(); next <= to && (!stopped.get() || next <= come); ) {
       if (next > come) {
-        come = Math.min(to, next + TOGETHER_SECONDS);
+        // Whoever acts from outside does so at their own moment.
+        come = Math.min(to, Math.min(next + TOGETHER_SECONDS, Math.max(next, outside.next() - 1)));
         if (turn) {
           keeper.stand(Instant.ofEpochSecond(next));
           keeper.keep();
@@ -207,10 +212,11 @@ class DueWork {
   }
 
   private Worked workAt(long from, long until) {
+    long turns = outside.goOn(from);
     lookouts.lookTo(from);
     long end = Math.min(until, lookouts.next() - 1);
     List<LifeMapper.Due> due = batch.due(Math.max(from, end));
-    long turns = batch.take(due);
+    turns += batch.take(due);
     long messages = 0;
     int handed = postman.round(Math.max(from, end));
     while (handed > 0) {

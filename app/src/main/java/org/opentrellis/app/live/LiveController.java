@@ -51,7 +51,7 @@ class LiveController {
   /** Lets simulated people come into open journeys, from tomorrow on. */
   @PostMapping("/crowds")
   @ResponseStatus(HttpStatus.CREATED)
-  Crowds.CrowdView letCrowdCome(@RequestBody Crowds.CrowdOrder order) {
+  Crowds.CrowdView letCrowdCome(@RequestBody CrowdOrder order) {
     return crowds.come(order);
   }
 

@@ -10,6 +10,7 @@ import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Locale;
+import java.util.OptionalLong;
 import org.opentrellis.app.http.NotFound;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -121,6 +122,15 @@ class Inbox {
   @Transactional(readOnly = true)
   byte[] content(long id) {
     return mapper.content(id).orElseThrow(() -> NotFound.of("mail", id)).content();
+  }
+
+  /** The newest mail in a mailbox of which the Message-ID begins so. */
+  @Transactional(readOnly = true)
+  OptionalLong newest(String address, String messageId) {
+    return mapper.pageOf(key(address), Long.MAX_VALUE, PAGE).stream()
+        .mapToLong(InboxMapper.InboxRow::id)
+        .filter(id -> MailReading.messageId(content(id)).startsWith(messageId))
+        .findFirst();
   }
 
   void empty() {

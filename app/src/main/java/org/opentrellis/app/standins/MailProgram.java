@@ -15,8 +15,12 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
 import java.util.Properties;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jsoup.Jsoup;
 import org.opentrellis.app.http.PublicAddress;
 import org.opentrellis.app.http.Refusal;
@@ -29,7 +33,8 @@ import org.springframework.stereotype.Component;
  * HTTP and SMTP.
  */
 @Component
-class MailProgram {
+public class MailProgram {
+  private static final Pattern CONFIRMS = Pattern.compile(".*/e/[^/]+/confirm/[\\w-]+");
   private static final Duration PATIENCE = Duration.ofSeconds(10);
 
   private final Inbox inbox;
@@ -45,39 +50,75 @@ class MailProgram {
   }
 
   /** What can be done with a mail. */
-  enum Deed {
+  public enum Deed {
     /** The program fetches its pictures, before anybody reads it. */
     FETCH_AHEAD,
     OPEN,
     CLICK,
     UNSUBSCRIBE,
     COMPLAIN,
-    BOUNCE
+    BOUNCE,
+    /** The mailbox is full just now. */
+    BOUNCE_FOR_NOW,
+    /** Follows the link that asks whether it was they, and says so there. */
+    CONFIRM
   }
 
   /**
    * @param link which link is clicked, from 0
    * @throws Refusal if the mail has nothing by which that can be done
    */
-  void act(long id, Deed deed, int link) {
+  public void act(long id, Deed deed, int link) {
     InboxMail mail = inbox.mail(id, address.base());
     switch (deed) {
       case FETCH_AHEAD -> fetch(mark(mail), true);
       case OPEN -> fetch(mark(mail), false);
       case CLICK -> fetch(link(mail, link), false);
       case UNSUBSCRIBE -> unsubscribe(mail);
-      case COMPLAIN -> report(mail, id, false);
-      case BOUNCE -> report(mail, id, true);
+      case COMPLAIN -> report(mail, id, ReturnWriter::complaint);
+      case BOUNCE -> report(mail, id, bounce(mail, true));
+      case BOUNCE_FOR_NOW -> report(mail, id, bounce(mail, false));
+      case CONFIRM -> confirm(mail);
     }
   }
 
-  /** The picture of one pixel that tells that it was opened. */
+  /** Clicks the link of those words, or the first if there is none. */
+  public void click(long id, Optional<String> words) {
+    List<InboxMail.MailLink> links = inbox.mail(id, address.base()).links();
+    int named =
+        IntStream.range(0, links.size())
+            .filter(i -> words.filter(links.get(i).words()::equals).isPresent())
+            .findFirst()
+            .orElse(0);
+    act(id, Deed.CLICK, named);
+  }
+
+  private void confirm(InboxMail mail) {
+    String where =
+        mail.links().stream()
+            .map(InboxMail.MailLink::address)
+            .filter(one -> CONFIRMS.matcher(one).matches())
+            .findFirst()
+            .orElseThrow(() -> refused("This mail asks nobody to confirm."));
+    fetch(where, false);
+    send(HttpRequest.newBuilder(here(where)).POST(HttpRequest.BodyPublishers.noBody()));
+  }
+
+  /** Whether a mail tells that it is opened. */
+  public boolean tellsOpens(long id) {
+    return marked(inbox.mail(id, address.base())).isPresent();
+  }
+
   private static String mark(InboxMail mail) {
+    return marked(mail).orElseThrow(() -> refused("This mail does not tell whether it is opened."));
+  }
+
+  /** The picture of one pixel that tells that it was opened. */
+  private static Optional<String> marked(InboxMail mail) {
     return Jsoup.parse(mail.html()).select("img[src]").stream()
         .map(picture -> picture.attr("src"))
         .filter(source -> source.matches(".*/o/[\\w-]+\\.gif"))
-        .findFirst()
-        .orElseThrow(() -> refused("This mail does not tell whether it is opened."));
+        .findFirst();
   }
 
   private static String link(InboxMail mail, int link) {
@@ -127,7 +168,17 @@ class MailProgram {
     }
   }
 
-  private void report(InboxMail mail, long id, boolean bounce) {
+  /** What a mail server writes to whoever sent a mail. */
+  private interface Report {
+    MimeMessage to(String sender, String original) throws MessagingException;
+  }
+
+  private static Report bounce(InboxMail mail, boolean forGood) {
+    return (sender, original) ->
+        ReturnWriter.bounce(sender, mail.line().address(), forGood, original);
+  }
+
+  private void report(InboxMail mail, long id, Report kind) {
     try {
       MimeMessage original =
           new MimeMessage(
@@ -137,10 +188,7 @@ class MailProgram {
           Collections.list(original.getAllHeaders()).stream()
               .map(MailProgram::line)
               .collect(Collectors.joining());
-      MimeMessage report =
-          bounce
-              ? ReturnWriter.bounce(from, mail.line().address(), headers)
-              : ReturnWriter.complaint(from, headers);
+      MimeMessage report = kind.to(from, headers);
       Properties properties = new Properties();
       properties.put("mail.smtp.host", server.host());
       properties.put("mail.smtp.port", Integer.toString(server.port()));

@@ -5,6 +5,7 @@ import jakarta.mail.MessagingException;
 import jakarta.mail.Multipart;
 import jakarta.mail.Part;
 import jakarta.mail.Session;
+import jakarta.mail.internet.InternetHeaders;
 import jakarta.mail.internet.MimeMessage;
 import jakarta.mail.internet.MimeUtility;
 import java.io.ByteArrayInputStream;
@@ -24,6 +25,17 @@ final class MailReading {
   private String plain = "";
 
   private MailReading() {}
+
+  /** What the mail is called for good; empty if it is called nothing. */
+  static String messageId(byte[] content) {
+    try {
+      String[] called =
+          new InternetHeaders(new ByteArrayInputStream(content)).getHeader("Message-ID");
+      return called == null ? "" : called[0].strip();
+    } catch (MessagingException broken) {
+      return "";
+    }
+  }
 
   static InboxMail of(InboxLine line, byte[] content, String here) {
     try {

@@ -67,7 +67,7 @@ public class MailServer implements SmartLifecycle {
   }
 
   /** Where the application itself listens, without a slash at its end. */
-  String ownAddress() {
+  public String ownAddress() {
     return "http://" + HERE + ":" + environment.getRequiredProperty("local.server.port");
   }
 

@@ -3,7 +3,6 @@ package org.opentrellis.app.live;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -20,10 +19,6 @@ import org.opentrellis.core.journey.JourneyName;
 import org.opentrellis.core.journey.NameExchange;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.StepId;
-import org.opentrellis.core.live.Deed;
-import org.opentrellis.core.machine.LeaveReason;
-import org.opentrellis.core.machine.Program;
-import org.opentrellis.core.machine.SkipReason;
 import org.opentrellis.core.testing.RandomJourneys;
 import org.opentrellis.core.testing.RandomPeople;
 import org.opentrellis.core.walk.Turn;
@@ -121,7 +116,7 @@ class LiveEqualsDryRunTest {
   /** How many things happened. */
   private int goTheSameWay(List<Long> journeys, int people, long seed) {
     Crowds crowds = APP.bean(Crowds.class);
-    Crowds.CrowdOrder order = new Crowds.CrowdOrder(journeys, people, 3, seed);
+    CrowdOrder order = new CrowdOrder(journeys, people, 3, seed);
     DryRun run = crowds.run(order, HORIZON);
     Crowds.CrowdView crowd = crowds.come(order, run);
     long last = 0;
@@ -143,88 +138,12 @@ class LiveEqualsDryRunTest {
     for (int n = 0; n < people; n++) {
       Rehearsal rehearsal = Rehearsal.of(run, n);
       long end = rehearsal.turns().stream().mapToLong(Turn::at).max().orElse(0);
-      List<String> said = said(run, rehearsal.turns());
-      assertThat(done(APP, guests.get(n), end))
+      List<String> said = SaidAndDone.said(run, rehearsal.turns());
+      assertThat(SaidAndDone.done(APP, guests.get(n), end))
           .as("person %d of seed %d through %s", n, seed, journeys)
           .isEqualTo(said);
       all += said.size();
     }
-    return all;
-  }
-
-  /** What the dry run did, a line each, in order. */
-  static List<String> said(DryRun run, List<Turn> turns) {
-    List<String> all = new ArrayList<>();
-    for (Turn turn : turns) {
-      Program program =
-          run.world().programs().stream()
-              .filter(one -> one.number() == turn.journey())
-              .findFirst()
-              .orElseThrow();
-      String step = turn.step() < 0 ? "" : " " + program.steps().get(turn.step()).id().value();
-      String what =
-          switch (turn.kind()) {
-            case ENTERED_JOURNEY -> "ENTERED";
-            case KEPT_OUT_BY_FILTER -> "KEPT_OUT";
-            case MAY_NOT_ENTER_AGAIN -> "TURNED_AWAY";
-            case HELD -> "HELD_BACK";
-            case SENT -> "SENT " + variant(program, turn);
-            case SKIPPED -> "SKIPPED " + SkipReason.values()[turn.detail()];
-            case TOOK -> "WENT_WAY " + turn.detail();
-            case LEFT -> "LEFT " + LeaveReason.values()[turn.detail()];
-            case FINISHED -> "FINISHED";
-            case GOT_TO, WENT_ON, STILL_THERE -> "";
-          };
-      if (!what.isEmpty()) {
-        boolean whole = turn.kind() == Turn.Kind.ENTERED_JOURNEY || turn.kind() == Turn.Kind.LEFT;
-        all.add(turn.at() + " " + program.name() + (whole ? "" : step) + " " + what);
-      }
-    }
-    Collections.sort(all);
-    return all;
-  }
-
-  private static String variant(Program program, Turn turn) {
-    Step.Send send = (Step.Send) program.steps().get(turn.step());
-    return send.versions().isEmpty() ? "" : send.versions().get(turn.detail()).id().value();
-  }
-
-  /** What the machine did with somebody, in the same words. */
-  static List<String> done(RunningApplication application, long person, long end) {
-    List<String> all = new ArrayList<>();
-    for (HappeningRow row : application.bean(HappeningMapper.class).of(person)) {
-      if (row.origin() != HappeningRow.Origin.DONE || row.at() > end) {
-        continue;
-      }
-      Deed deed = row.deed();
-      boolean told =
-          switch (deed.kind()) {
-            case LOT_DRAWN, RECORD_CHANGED, HANDED_OVER, TEAM_TOLD, GOAL_MET, SECONDARY_GOAL_MET ->
-                false;
-            case ENTERED,
-                KEPT_OUT,
-                TURNED_AWAY,
-                WENT_WAY,
-                SENT,
-                HELD_BACK,
-                SKIPPED,
-                LEFT,
-                FINISHED ->
-                true;
-          };
-      if (told) {
-        String step =
-            deed.kind() == Deed.Kind.LEFT || deed.step().isEmpty()
-                ? ""
-                : " " + deed.step().get().value();
-        String detail =
-            deed.kind() == Deed.Kind.SENT
-                ? " " + deed.detail().orElse("")
-                : deed.detail().map(one -> " " + one).orElse("");
-        all.add(deed.at() + " " + deed.journey() + step + " " + deed.kind() + detail);
-      }
-    }
-    Collections.sort(all);
     return all;
   }
 }

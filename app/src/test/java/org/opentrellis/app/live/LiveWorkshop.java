@@ -65,7 +65,7 @@ public final class LiveWorkshop {
 
   private Answer last;
 
-  Answer state(long journey, String state, boolean finishBegun) {
+  public Answer state(long journey, String state, boolean finishBegun) {
     int version = over.get().get("/api/journeys/" + journey).body().get("version").asInt();
     last =
         over.get()
@@ -131,7 +131,7 @@ public final class LiveWorkshop {
   }
 
   /** To a moment, in epoch seconds. */
-  void turnTo(long moment) {
+  public void turnTo(long moment) {
     turn("{\"to\": " + moment + "}");
   }
 

@@ -1,0 +1,172 @@
+package org.opentrellis.app.visitors;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
+import org.opentrellis.app.standins.MailServer;
+import org.springframework.stereotype.Component;
+
+/**
+ * Fills in forms as people do: each of them comes from an address of their own, looks at the form
+ * for a while, and sends it. Since nobody may send a form within a moment, many are opened before
+ * the first is sent.
+ */
+@Component
+class FormVisits {
+  /** Longer than a robot takes, in the wall's time. */
+  private static final Duration LOOKING = Duration.ofMillis(1_600);
+
+  private static final Duration OLD = Duration.ofHours(1);
+  private static final Duration PATIENCE = Duration.ofSeconds(20);
+  private static final int MOST_OPEN = 40;
+
+  /** Of addresses that lead to this machine (RFC 1122, section 3.2.1.3). */
+  private static final String NEIGHBOUR = "127.77.%d.%d";
+
+  private static final int ADDRESSES = 250;
+
+  private final MailServer here;
+  private final Map<String, Deque<Opened>> open = new HashMap<>();
+  private final boolean hasNeighbours = canListenAt(NEIGHBOUR.formatted(1, 1));
+  private int visitors;
+
+  FormVisits(MailServer here) {
+    this.here = here;
+  }
+
+  /** A form that somebody looks at. */
+  private record Opened(HttpClient who, String hidden, long since) {}
+
+  private static boolean canListenAt(String address) {
+    try (ServerSocket socket = new ServerSocket()) {
+      socket.bind(new InetSocketAddress(InetAddress.getByName(address), 0));
+      return true;
+    } catch (IOException cannot) {
+      return false;
+    }
+  }
+
+  /**
+   * Somebody fills in a form.
+   *
+   * @param path of its page
+   * @param filled by the form's own names
+   * @param coming how many are about to do so, they too
+   * @return why it was not taken; empty if it was
+   * @throws UncheckedIOException if the page does not answer
+   */
+  Optional<String> send(String path, Map<String, String> filled, int coming) {
+    Deque<Opened> those = open.computeIfAbsent(path, first -> new ArrayDeque<>());
+    those.removeIf(FormVisits::isOld);
+    int enough = hasNeighbours ? Math.clamp(coming, 1, MOST_OPEN) : 1;
+    while (those.size() < enough) {
+      those.add(look(path));
+    }
+    Opened form = those.remove();
+    pause(LOOKING.minusNanos(System.nanoTime() - form.since()));
+    try (HttpClient who = form.who()) {
+      String body =
+          filled.entrySet().stream()
+              .map(one -> coded(one.getKey()) + "=" + coded(one.getValue()))
+              .collect(Collectors.joining("&", form.hidden() + "&", ""));
+      HttpRequest.Builder request =
+          HttpRequest.newBuilder(page(path))
+              .header("Content-Type", "application/x-www-form-urlencoded")
+              .POST(HttpRequest.BodyPublishers.ofString(body));
+      HttpResponse<String> answer = ask(who, request);
+      return answer.statusCode() < 400 ? Optional.empty() : Optional.of(wrong(answer));
+    }
+  }
+
+  /** The application may have been started anew since. */
+  private static boolean isOld(Opened form) {
+    boolean old = System.nanoTime() - form.since() > OLD.toNanos();
+    if (old) {
+      form.who().close();
+    }
+    return old;
+  }
+
+  private Opened look(String path) {
+    HttpClient who = somebody();
+    HttpResponse<String> page = ask(who, HttpRequest.newBuilder(page(path)).GET());
+    String hidden =
+        Jsoup.parse(page.body()).select("form input[type=hidden][name]").stream()
+            .map(one -> coded(one.attr("name")) + "=" + coded(one.attr("value")))
+            .collect(Collectors.joining("&"));
+    return new Opened(who, hidden, System.nanoTime());
+  }
+
+  private HttpClient somebody() {
+    HttpClient.Builder client = HttpClient.newBuilder().followRedirects(HttpClient.Redirect.NEVER);
+    if (!hasNeighbours) {
+      return client.build();
+    }
+    visitors++;
+    String address =
+        NEIGHBOUR.formatted(1 + visitors / ADDRESSES % ADDRESSES, 1 + visitors % ADDRESSES);
+    try {
+      return client.localAddress(InetAddress.getByName(address)).build();
+    } catch (IOException noAddress) {
+      throw new UncheckedIOException(noAddress);
+    }
+  }
+
+  /** What the page marks as wrong, or says. */
+  private static String wrong(HttpResponse<String> answer) {
+    Document page = Jsoup.parse(answer.body());
+    Map<String, String> said = new LinkedHashMap<>();
+    for (Element one : page.select("[id$=-problem]")) {
+      said.put(one.id(), one.text());
+    }
+    return said.isEmpty()
+        ? "The form answered %d: %s".formatted(answer.statusCode(), page.body().text())
+        : "The form was not taken: " + String.join(" ", said.values());
+  }
+
+  private URI page(String path) {
+    return URI.create(here.ownAddress() + path);
+  }
+
+  private static HttpResponse<String> ask(HttpClient who, HttpRequest.Builder request) {
+    try {
+      return who.send(request.timeout(PATIENCE).build(), HttpResponse.BodyHandlers.ofString());
+    } catch (IOException failed) {
+      throw new UncheckedIOException(failed);
+    } catch (InterruptedException stop) {
+      Thread.currentThread().interrupt();
+      throw new UncheckedIOException(new IOException("stopped", stop));
+    }
+  }
+
+  private static void pause(Duration time) {
+    try {
+      Thread.sleep(time.isNegative() ? Duration.ZERO : time);
+    } catch (InterruptedException stop) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  private static String coded(String text) {
+    return URLEncoder.encode(text, StandardCharsets.UTF_8);
+  }
+}
