@@ -350,6 +350,14 @@ export const questions = {
       refetchInterval: (query) => (query.state.data?.clock.turning ? 500 : 3000),
     }),
 
+  /** By which forms simulated people may come in, and how far those are who were let come. */
+  visitors: () =>
+    queryOptions({
+      queryKey: ['visitors'],
+      queryFn: () => answerOf(api.GET('/api/visitors')),
+      refetchInterval: 3000,
+    }),
+
   /** What was forecast of a journey's people beside what happened; worked out when it is asked for. */
   forecast: (journey: number, happened: string) =>
     queryOptions({

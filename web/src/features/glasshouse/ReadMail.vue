@@ -37,6 +37,8 @@ const DONE: Record<MailDeed['deed'], string> = {
   UNSUBSCRIBE: 'They unsubscribed by one click.',
   COMPLAIN: 'They complained; the mail server has reported it.',
   BOUNCE: 'It came back: no such mailbox.',
+  BOUNCE_FOR_NOW: 'It came back: the mailbox is full.',
+  CONFIRM: 'They confirmed that it was they.',
 }
 
 async function read(id: number) {
@@ -124,6 +126,14 @@ async function act(deed: MailDeed['deed'], link: number | null = null) {
           </button>
           <button type="button" class="button button-small" :disabled="busy" @click="act('BOUNCE')">
             Let it bounce
+          </button>
+          <button
+            type="button"
+            class="button button-small"
+            :disabled="busy"
+            @click="act('BOUNCE_FOR_NOW')"
+          >
+            Mailbox full
           </button>
         </div>
         <p v-if="done" class="px-3 pb-2 text-vine" role="status">{{ done }}</p>

@@ -115,7 +115,7 @@ public class CrowdDraw {
 
   private static ArrivalPlan arrivals(CrowdOrder order, Instant start) {
     ArrivalPlan evenly = new ArrivalPlan.Evenly(order.days());
-    if (order.pace() != CrowdOrder.Pace.MOST_AT_FIRST) {
+    if (order.pace() != CrowdOrder.ComingPace.MOST_AT_FIRST) {
       return evenly;
     }
     LocalDate first = LocalDate.ofInstant(start, ZoneOffset.UTC);

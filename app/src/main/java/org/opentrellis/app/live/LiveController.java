@@ -48,7 +48,7 @@ class LiveController {
     return glasshouse.view();
   }
 
-  /** Lets simulated people come into open journeys, from tomorrow on. */
+  /** Lets simulated people come into open journeys, from the day after tomorrow on. */
   @PostMapping("/crowds")
   @ResponseStatus(HttpStatus.CREATED)
   Crowds.CrowdView letCrowdCome(@RequestBody CrowdOrder order) {

@@ -124,15 +124,24 @@ class GoingOut implements OutsideWorld {
           mapper.came(who.id());
         }
       }
-      case NotYet later when errand.tries() < MOST_TRIES ->
+      case NotYet later -> {
+        if (errand.tries() < MOST_TRIES) {
           mapper.later(errand.id(), now + Pauses.after(errand.tries()));
-      case NotYet later -> giveUp(errand, who, later.why());
+        } else {
+          giveUp(errand, who, later.why());
+        }
+      }
       case Never never -> giveUp(errand, who, never.why());
     }
   }
 
+  /** Whoever does not get in does nothing else either. */
   private void giveUp(ErrandRow errand, VisitorMapper.VisitorRow who, String why) {
-    mapper.done(errand.id());
+    if (errand.kind() == ErrandRow.Kind.DOES) {
+      mapper.done(errand.id());
+    } else {
+      mapper.allDone(who.id());
+    }
     mapper.failed(who.crowdId(), why.substring(0, Math.min(LONGEST, why.length())));
   }
 

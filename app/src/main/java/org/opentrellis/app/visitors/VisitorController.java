@@ -25,7 +25,7 @@ class VisitorController {
     return visitors.view();
   }
 
-  /** Lets simulated people come in by a form, from tomorrow on. */
+  /** Lets simulated people come in by a form, from the day after tomorrow on. */
   @PostMapping("/crowds")
   @ResponseStatus(HttpStatus.CREATED)
   VisitorsView letVisitorsCome(@RequestBody VisitorOrder order) {

@@ -69,8 +69,8 @@ public class VisitorCrowds {
         mapper.crowds(CROWDS).stream().map(this::crowd).toList());
   }
 
-  private VisitorsView.Crowd crowd(VisitorMapper.CrowdRow row) {
-    return new VisitorsView.Crowd(
+  private VisitorsView.VisitorCrowd crowd(VisitorMapper.CrowdRow row) {
+    return new VisitorsView.VisitorCrowd(
         row.id(),
         entrances.nameOf(row.entranceId()),
         row.people(),

@@ -89,6 +89,9 @@ interface VisitorMapper {
   @Delete("delete from errand where id = #{id}")
   void done(long id);
 
+  @Delete("delete from errand where visitor_id = #{visitor}")
+  void allDone(long visitor);
+
   @Update("update visitor set came = true where id = #{id}")
   void came(long id);
 

@@ -10,7 +10,7 @@ import org.opentrellis.app.live.CrowdOrder;
  * @param entrance the form that they fill in
  * @param journeys numbers of open ones that they come into, by the form or by what they do then
  * @param people how many, 1 to 1,000
- * @param days over how many days they come, from tomorrow on
+ * @param days over how many days they come, from the day after tomorrow on
  * @param pace how they are spread over the days; null for evenly
  * @param confirm how many of a hundred confirm that it was they, if the form has them confirm
  * @param seed of all draws: the same seed gives the same people
@@ -20,7 +20,7 @@ record VisitorOrder(
     List<Long> journeys,
     int people,
     int days,
-    CrowdOrder.@Nullable Pace pace,
+    CrowdOrder.@Nullable ComingPace pace,
     int confirm,
     long seed) {
   CrowdOrder coming(List<Long> all) {

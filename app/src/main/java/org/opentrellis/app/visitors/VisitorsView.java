@@ -9,20 +9,20 @@ import org.jspecify.annotations.Nullable;
  * @param doors by which they may come in now
  * @param crowds that have been let come, the newest first
  */
-record VisitorsView(List<Door> doors, List<Crowd> crowds) {
+record VisitorsView(List<VisitorDoor> doors, List<VisitorCrowd> crowds) {
 
   /**
    * A form that is on, and the open journeys that whoever fills it in may come into.
    *
    * @param confirms whether they have to confirm
    */
-  record Door(long entrance, String name, boolean confirms, List<WayIn> ways) {}
+  record VisitorDoor(long entrance, String name, boolean confirms, List<VisitorWay> ways) {}
 
   /**
    * @param byForm whether the form itself brings them in
-   * @param how in words, such as "by leaving a cart in the shop"
+   * @param how in words, such as "by leaving a cart"
    */
-  record WayIn(long journey, String name, boolean byForm, String how) {}
+  record VisitorWay(long journey, String name, boolean byForm, String how) {}
 
   /**
    * Those who were let come together.
@@ -34,7 +34,7 @@ record VisitorsView(List<Door> doors, List<Crowd> crowds) {
    * @param failed how much could not be done
    * @param said why the last of it could not
    */
-  record Crowd(
+  record VisitorCrowd(
       long id,
       String entrance,
       int people,

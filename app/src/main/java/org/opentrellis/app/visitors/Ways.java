@@ -37,23 +37,26 @@ class Ways {
   }
 
   /** A form, and the journeys behind it. */
-  VisitorsView.Door door(OpenEntrance open, List<CrowdDraw.OpenPlan> journeys) {
+  VisitorsView.VisitorDoor door(OpenEntrance open, List<CrowdDraw.OpenPlan> journeys) {
     Entrance entrance = open.entrance();
     Newcomers newcomers = newcomers(entrance);
-    return new VisitorsView.Door(
+    return new VisitorsView.VisitorDoor(
         open.id(),
         entrance.name().value(),
         entrance.confirms(),
         journeys.stream().flatMap(one -> way(one, newcomers).stream()).toList());
   }
 
-  private static Optional<VisitorsView.WayIn> way(CrowdDraw.OpenPlan one, Newcomers newcomers) {
+  private static Optional<VisitorsView.VisitorWay> way(
+      CrowdDraw.OpenPlan one, Newcomers newcomers) {
     List<Trigger> triggers = newcomers.entering(one.plan()).triggers();
     boolean byForm = triggers.stream().anyMatch(Errands::isByForm);
     return triggers.stream()
         .filter(trigger -> !byForm || Errands.isByForm(trigger))
         .findFirst()
-        .map(trigger -> new VisitorsView.WayIn(one.journey(), one.name(), byForm, how(trigger)));
+        .map(
+            trigger ->
+                new VisitorsView.VisitorWay(one.journey(), one.name(), byForm, how(trigger)));
   }
 
   private static String how(Trigger trigger) {
@@ -61,8 +64,8 @@ class Ways {
       case Trigger.DateComes comes ->
           "by the date in %s".formatted(Style.quoted(comes.field().value()));
       case Trigger.OnDate on -> "on its date";
-      case Trigger.LeavesCart leaves -> "by leaving a cart in the shop";
-      case Trigger.Buys buys -> "by buying in the shop";
+      case Trigger.LeavesCart leaves -> "by leaving a cart";
+      case Trigger.Buys buys -> "by buying";
       case Trigger.EventArrives arrives ->
           "by the event %s".formatted(Style.quoted(arrives.event().value()));
       default -> "by the form itself";

@@ -10,6 +10,7 @@ import com.microsoft.playwright.options.AriaRole;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.opentrellis.app.RunningApplication;
+import org.opentrellis.app.visitors.Forms;
 
 /** A journey is opened, somebody is put in, reads, clicks, and takes the branch. */
 class GlasshouseTest {
@@ -112,6 +113,21 @@ class GlasshouseTest {
     button(page, "Open again…").click();
     button(page, "Open again now").click();
     assertThat(state).containsText("Nobody is inside now.");
+
+    // Others come by themselves, through the form, and confirm.
+    Forms.open(APP, "Planner", true, "Newcomers", null, null);
+    page.navigate(APP.address() + "/glasshouse");
+    Locator come = region(page, "Let people come");
+    assertThat(come.getByLabel("First frames")).isChecked();
+    come.getByLabel("how many").fill("3");
+    come.getByLabel("over days").fill("1");
+    come.getByLabel("in 100 confirm").fill("100");
+    button(page, "Let them come").click();
+    assertThat(come).containsText("0 of 3 have signed up at “Planner”.");
+    Accessibility.assertNothingFound(page);
+    turn(page, "1 week");
+    assertThat(come).containsText("3 of 3 have signed up");
+    assertThat(page.getByText("4 came")).isVisible();
   }
 
   @Test
