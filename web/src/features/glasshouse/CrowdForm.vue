@@ -63,6 +63,7 @@ async function letThemCome() {
     if (door.value) {
       const body = { ...order, entrance: door.value.entrance, confirm: confirm.value }
       await answerOf(api.POST('/api/visitors/crowds', { body }))
+      come.value = 'Turn the clock on, and they come.'
     } else {
       const crowd = await answerOf(api.POST('/api/live/crowds', { body: order }))
       come.value = `${count(crowd.people)} people come, the first on ${shortMoment(crowd.from)}: turn the clock on.`

@@ -13,7 +13,15 @@ defineProps<{ notices: ToldTeam[] }>()
         ><b class="truncate">{{ one.to }}</b
         ><span class="figure note">{{ shortMoment(one.at) }}</span></span
       >
-      {{ one.words || 'Told over the web.' }}
+      <template v-if="one.hook === null">{{ one.words || 'Told over the web.' }}</template>
+      <details v-else>
+        <summary>A web address was told, by a POST of one event.</summary>
+        <pre
+          class="figure mt-1 overflow-x-auto rounded-md bg-sunk p-2 text-fine"
+          tabindex="0"
+          aria-label="What it was sent"
+          >{{ one.hook }}</pre>
+      </details>
       <span class="note block">about {{ one.who }}, by {{ one.by }}</span>
     </li>
   </ol>

@@ -29,6 +29,8 @@ const links = computed(() =>
 )
 const { failure, busy, attempt } = useAttempt()
 const done = ref<string | null>(null)
+/** What is being answered; null while nothing is. */
+const answer = ref<string | null>(null)
 
 const DONE: Record<MailDeed['deed'], string> = {
   FETCH_AHEAD: 'Its pictures were loaded ahead of anybody reading it.',
@@ -44,7 +46,21 @@ const DONE: Record<MailDeed['deed'], string> = {
 async function read(id: number) {
   chosen.value = chosen.value === id ? null : id
   done.value = null
+  answer.value = null
   if (chosen.value !== null && ahead.value) await act('FETCH_AHEAD')
+}
+
+async function reply() {
+  const id = chosen.value
+  const words = answer.value
+  if (id === null || words === null) return
+  const well = await attempt(() =>
+    answerOf(api.POST('/api/inbox/{id}/replies', { params: { path: { id } }, body: { words } })),
+  )
+  if (!well) return
+  answer.value = null
+  done.value = 'The answer went out; it lies in the mailbox of whoever sent the mail.'
+  await Promise.all([outdated('inbox'), outdated('people')])
 }
 
 async function act(deed: MailDeed['deed'], link: number | null = null) {
@@ -135,7 +151,30 @@ async function act(deed: MailDeed['deed'], link: number | null = null) {
           >
             Mailbox full
           </button>
+          <button
+            type="button"
+            class="button button-small"
+            :aria-expanded="answer !== null"
+            @click="answer = answer === null ? '' : null"
+          >
+            Answer…
+          </button>
         </div>
+        <form v-if="answer !== null" class="px-3 pb-2" @submit.prevent="reply">
+          <label for="answer" class="sr-only">What they answer</label>
+          <textarea
+            id="answer"
+            v-model="answer"
+            class="field w-full"
+            rows="3"
+            maxlength="10000"
+            required
+            placeholder="What they answer"
+          />
+          <button type="submit" class="button button-small mt-1" :disabled="busy">
+            Send the answer
+          </button>
+        </form>
         <p v-if="done" class="px-3 pb-2 text-vine" role="status">{{ done }}</p>
         <Trouble v-if="failure" class="mx-3 mb-2" :text="failure" />
         <div class="flex justify-center bg-cell p-2">

@@ -6,13 +6,14 @@ import NoticeList from './NoticeList.vue'
 import PhoneTexts from './PhoneTexts.vue'
 import ReadMail from './ReadMail.vue'
 
-/** The mail server, phone, shop and team inbox that ship with the application. */
+/** The mail server, phone, shop, website and team inbox that ship with the application. */
 defineProps<{ notices: ToldTeam[] }>()
 
 const CHOICES = [
   { key: 'inbox', name: 'inbox' },
   { key: 'phone', name: 'phone' },
   { key: 'shop', name: 'shop' },
+  { key: 'site', name: 'site' },
   { key: 'notices', name: 'notices' },
 ] as const
 const shown = ref<(typeof CHOICES)[number]['key']>('inbox')
@@ -29,6 +30,7 @@ const shown = ref<(typeof CHOICES)[number]['key']>('inbox')
     <template v-else-if="shown === 'shop'">
       <p class="border-b border-line bg-sunk px-3 py-1.5 text-ink2">
         What you do here is told as any shop tells it.
+        <a class="underline" href="/shop" target="_blank" rel="noopener">In a tab</a>
       </p>
       <iframe
         src="/shop"
@@ -36,6 +38,13 @@ const shown = ref<(typeof CHOICES)[number]['key']>('inbox')
         sandbox="allow-forms allow-same-origin"
         class="min-h-0 flex-1 bg-panel"
       />
+    </template>
+    <template v-else-if="shown === 'site'">
+      <p class="border-b border-line bg-sunk px-3 py-1.5 text-ink2">
+        Your website, with a form in it or sliding in.
+        <a class="underline" href="/site" target="_blank" rel="noopener">In a tab</a>
+      </p>
+      <iframe src="/site" title="The site" class="min-h-0 flex-1 bg-panel" />
     </template>
     <NoticeList v-else :notices="notices" />
   </section>

@@ -18,7 +18,7 @@ const { failure, busy, attempt } = useAttempt()
 function coming(crowd: VisitorCrowd): string {
   const came = `${count(crowd.came)} of ${count(crowd.people)} have signed up at “${crowd.entrance}”.`
   if (crowd.next === null) return `${came} They have done all that they were to do.`
-  return `${came} On ${shortMoment(crowd.next)} one of them does the next thing: turn the clock on.`
+  return `${came} The next thing that one of them does is on ${shortMoment(crowd.next)}.`
 }
 
 async function stop(crowd: VisitorCrowd) {

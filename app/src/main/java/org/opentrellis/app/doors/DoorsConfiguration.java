@@ -78,6 +78,10 @@ class DoorsConfiguration {
   private static final String SHOP_POLICY =
       READER_POLICY.replace("frame-ancestors 'none'", "frame-ancestors 'self'");
 
+  /** The same for the stand-in website, in which forms stand, one of them by a script of ours. */
+  private static final String SITE_POLICY =
+      SHOP_POLICY.replace("form-action 'self'", "script-src 'self'; frame-src 'self'");
+
   private static final Set<String> HERE = Set.of("localhost", "127.0.0.1", "[::1]");
 
   @Bean
@@ -167,7 +171,10 @@ class DoorsConfiguration {
                 headers
                     .contentSecurityPolicy(policy -> policy.policyDirectives(ENTRANCE_POLICY))
                     .frameOptions(frame -> frame.disable())
-                    .referrerPolicy(policy -> policy.policy(ReferrerPolicy.NO_REFERRER)))
+                    .referrerPolicy(policy -> policy.policy(ReferrerPolicy.NO_REFERRER))
+                    // Else no page may show it that keeps foreign ones out, as the workshop does.
+                    .crossOriginEmbedderPolicy(
+                        policy -> policy.policy(CrossOriginEmbedderPolicy.REQUIRE_CORP)))
         .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
         .build();
   }
@@ -192,12 +199,24 @@ class DoorsConfiguration {
   @Bean
   @Order(Ordered.HIGHEST_PRECEDENCE + 2)
   SecurityFilterChain shopDoors(HttpSecurity http) {
+    return standIn(http, "/shop", SHOP_POLICY);
+  }
+
+  /** The stand-in website. Nobody has a session there. */
+  @Bean
+  @Order(Ordered.HIGHEST_PRECEDENCE + 3)
+  SecurityFilterChain siteDoors(HttpSecurity http) {
+    return standIn(http, "/site", SITE_POLICY);
+  }
+
+  /** A page that the workshop shows in a frame. */
+  private static SecurityFilterChain standIn(HttpSecurity http, String path, String content) {
     return ourOwn(http)
-        .securityMatcher("/shop")
+        .securityMatcher(path)
         .headers(
             headers ->
                 headers
-                    .contentSecurityPolicy(policy -> policy.policyDirectives(SHOP_POLICY))
+                    .contentSecurityPolicy(policy -> policy.policyDirectives(content))
                     .frameOptions(frame -> frame.sameOrigin())
                     .referrerPolicy(policy -> policy.policy(ReferrerPolicy.SAME_ORIGIN))
                     .crossOriginEmbedderPolicy(

@@ -9,9 +9,11 @@ import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.people.KnownPeople;
+import org.opentrellis.app.people.KnownPerson;
 import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.machine.Program;
@@ -160,6 +162,13 @@ class Glasshouse {
   private List<GlasshouseView.ToldTeam> told() {
     List<NoticeMapper.NoticeRow> rows = notices.newest(LINES);
     Map<Long, String> who = called(rows.stream().map(NoticeMapper.NoticeRow::personId));
+    Map<Long, KnownPerson> known =
+        people.those(
+            rows.stream()
+                .filter(NoticeMapper.NoticeRow::isHook)
+                .map(NoticeMapper.NoticeRow::personId)
+                .distinct()
+                .toList());
     return rows.stream()
         .map(
             row ->
@@ -169,8 +178,17 @@ class Glasshouse {
                     who.getOrDefault(row.personId(), ""),
                     row.journeyId() == null ? "form " + row.byForm() : open.nameOf(row.journeyId()),
                     row.address(),
-                    row.words()))
+                    row.words(),
+                    hook(row, known)))
         .toList();
+  }
+
+  /** Of whoever was forgotten nothing is said any more. */
+  private @Nullable String hook(NoticeMapper.NoticeRow row, Map<Long, KnownPerson> known) {
+    KnownPerson who = known.get(row.personId());
+    return row.isHook() && row.journeyId() != null && who != null
+        ? WebHook.of(row, open.nameOf(row.journeyId()), who)
+        : null;
   }
 
   PersonLive person(long id) {

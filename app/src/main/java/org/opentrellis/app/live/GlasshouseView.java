@@ -87,6 +87,14 @@ record GlasshouseView(
    * What the team was told of somebody.
    *
    * @param by the journey or form that told it
+   * @param hook what a web address is sent, as JSON; null if a teammate is told
    */
-  record ToldTeam(long at, long person, String who, String by, String to, String words) {}
+  record ToldTeam(
+      long at,
+      long person,
+      String who,
+      String by,
+      String to,
+      String words,
+      @Nullable String hook) {}
 }

@@ -42,7 +42,12 @@ interface NoticeMapper {
       String channel,
       String address,
       String words,
-      long at) {}
+      long at) {
+    /** Whether a web address is told. */
+    boolean isHook() {
+      return channel.equals("WEB");
+    }
+  }
 
   @Select(
       """

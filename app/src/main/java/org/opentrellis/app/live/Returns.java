@@ -5,14 +5,19 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.opentrellis.app.clock.AccountClock;
+import org.opentrellis.app.people.OutsideHappenings;
 import org.opentrellis.app.standins.MailCame;
 import org.opentrellis.core.happening.Happening;
+import org.opentrellis.mail.MailReply;
 import org.opentrellis.mail.MailReturn;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
-/** What mail servers report of mails that were sent becomes known to the journeys. */
+/**
+ * What mail servers report of mails that were sent becomes known to the journeys, and what readers
+ * answer to their stories.
+ */
 @Component
 @Transactional
 class Returns {
@@ -20,11 +25,13 @@ class Returns {
 
   private final OutboxMapper outbox;
   private final Turns turns;
+  private final OutsideHappenings people;
   private final AccountClock clock;
 
-  Returns(OutboxMapper outbox, Turns turns, AccountClock clock) {
+  Returns(OutboxMapper outbox, Turns turns, OutsideHappenings people, AccountClock clock) {
     this.outbox = outbox;
     this.turns = turns;
+    this.people = people;
     this.clock = clock;
   }
 
@@ -36,21 +43,26 @@ class Returns {
   @EventListener
   void follow(MailCame mail) {
     MailReturn.of(mail.content()).ifPresent(this::take);
+    MailReply.of(mail.content())
+        .ifPresent(
+            reply ->
+                about(reply.messageId())
+                    .ifPresent(row -> people.answered(row.personId(), clock.now(), reply.words())));
   }
 
   /** Whether it is about a mail of ours. */
   boolean take(MailReturn report) {
-    Optional<OutboxRow> about = about(report);
+    Optional<OutboxRow> about = about(report.messageId());
     about.ifPresent(row -> take(report, row));
     return about.isPresent();
   }
 
-  private Optional<OutboxRow> about(MailReturn report) {
-    Matcher key = KEY.matcher(report.messageId());
+  private Optional<OutboxRow> about(String messageId) {
+    Matcher key = KEY.matcher(messageId);
     return key.matches()
         ? outbox
             .find(Long.parseLong(key.group(1)))
-            .filter(row -> report.messageId().startsWith(key(row) + "@"))
+            .filter(row -> messageId.startsWith(key(row) + "@"))
         : Optional.empty();
   }
 

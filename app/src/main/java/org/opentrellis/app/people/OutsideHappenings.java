@@ -37,6 +37,16 @@ public class OutsideHappenings {
     }
   }
 
+  /**
+   * They answered a mail.
+   *
+   * @param words how the answer begins; empty if that is not known
+   */
+  public void answered(long person, long at, String words) {
+    String said = words.isEmpty() ? "." : ": " + Style.quoted(words);
+    tell(person, at, "ANSWERED", "Answered a mail" + said);
+  }
+
   private void cart(long person, Happening.CartChanged cart) {
     long total = cents(cart.lines());
     if (cart.lines().isEmpty()) {

@@ -1,7 +1,10 @@
 package org.opentrellis.app.standins;
 
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.PublicAddress;
+import org.opentrellis.core.problem.Problem;
+import org.opentrellis.core.problem.ProblemsFound;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -18,6 +21,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/inbox")
 class InboxController {
+  private static final int LONGEST_REPLY = 10_000;
+
   private final Inbox inbox;
   private final MailServer server;
   private final PublicAddress address;
@@ -65,11 +70,34 @@ class InboxController {
    */
   record MailDeed(MailProgram.Deed deed, @Nullable Integer link) {}
 
+  /**
+   * What the reader of a mail answers.
+   *
+   * @param words 1 to 10,000 characters
+   */
+  record Reply(String words) {}
+
   /** Does with a mail what people and their mail programs do. */
   @PostMapping("/{id}/deeds")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void actOnMail(@PathVariable long id, @RequestBody MailDeed deed) {
     program.act(id, deed.deed(), deed.link() == null ? 0 : deed.link());
+  }
+
+  /** Its reader answers a mail, by mail. */
+  @PostMapping("/{id}/replies")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void replyToMail(@PathVariable long id, @RequestBody Reply reply) {
+    String words = reply.words().strip();
+    if (words.isEmpty() || words.length() > LONGEST_REPLY) {
+      throw new ProblemsFound(
+          List.of(
+              new Problem(
+                  "bad-value",
+                  "/words",
+                  "An answer has 1 to %,d characters.".formatted(LONGEST_REPLY))));
+    }
+    program.reply(id, words);
   }
 
   @DeleteMapping

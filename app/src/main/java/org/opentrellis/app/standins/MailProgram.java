@@ -24,6 +24,7 @@ import java.util.stream.IntStream;
 import org.jsoup.Jsoup;
 import org.opentrellis.app.http.PublicAddress;
 import org.opentrellis.app.http.Refusal;
+import org.opentrellis.mail.ReplyWriter;
 import org.opentrellis.mail.ReturnWriter;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
@@ -91,6 +92,25 @@ public class MailProgram {
             .findFirst()
             .orElse(0);
     act(id, Deed.CLICK, named);
+  }
+
+  /**
+   * Its reader answers a mail.
+   *
+   * @param words what they write
+   */
+  public void reply(long id, String words) {
+    InboxMail mail = inbox.mail(id, address.base());
+    try {
+      send(ReplyWriter.of(original(id), mail.line().address(), words));
+    } catch (MessagingException failed) {
+      throw new IllegalStateException(failed);
+    }
+  }
+
+  private MimeMessage original(long id) throws MessagingException {
+    return new MimeMessage(
+        Session.getInstance(new Properties()), new ByteArrayInputStream(inbox.content(id)));
   }
 
   private void confirm(InboxMail mail) {
@@ -180,25 +200,26 @@ public class MailProgram {
 
   private void report(InboxMail mail, long id, Report kind) {
     try {
-      MimeMessage original =
-          new MimeMessage(
-              Session.getInstance(new Properties()), new ByteArrayInputStream(inbox.content(id)));
+      MimeMessage original = original(id);
       String from = ((InternetAddress) original.getFrom()[0]).getAddress();
       String headers =
           Collections.list(original.getAllHeaders()).stream()
               .map(MailProgram::line)
               .collect(Collectors.joining());
-      MimeMessage report = kind.to(from, headers);
-      Properties properties = new Properties();
-      properties.put("mail.smtp.host", server.host());
-      properties.put("mail.smtp.port", Integer.toString(server.port()));
-      properties.put("mail.smtp.localhost", "localhost");
-      try (Transport transport = Session.getInstance(properties).getTransport("smtp")) {
-        transport.connect();
-        transport.sendMessage(report, report.getAllRecipients());
-      }
+      send(kind.to(from, headers));
     } catch (MessagingException failed) {
       throw new IllegalStateException(failed);
+    }
+  }
+
+  private void send(MimeMessage mail) throws MessagingException {
+    Properties properties = new Properties();
+    properties.put("mail.smtp.host", server.host());
+    properties.put("mail.smtp.port", Integer.toString(server.port()));
+    properties.put("mail.smtp.localhost", "localhost");
+    try (Transport transport = Session.getInstance(properties).getTransport("smtp")) {
+      transport.connect();
+      transport.sendMessage(mail, mail.getAllRecipients());
     }
   }
 

@@ -47,10 +47,10 @@ public class MailServer implements SmartLifecycle {
     return fresh;
   }
 
-  /** What reports of other mail is heard of at once. */
+  /** What reports of other mail, or answers it, is heard of at once. */
   private void take(MimeMessage message, String address) throws MessagingException {
     InboxMapper.NewMail mail = inbox.came(message, address);
-    if (message.isMimeType("multipart/report")) {
+    if (message.isMimeType("multipart/report") || message.getHeader("In-Reply-To") != null) {
       inbox.putAndTell(mail);
     } else {
       pile.add(mail);

@@ -340,8 +340,19 @@ class DoorTest {
         .contains("frame-ancestors *");
     assertThat(page.headers().firstValue("X-Frame-Options")).isEmpty();
     assertThat(page.body()).doesNotContain("<script");
+
+    HttpResponse<String> site = get("/site?form=" + door.id());
+    assertThat(site.headers().firstValue("Content-Security-Policy").orElseThrow())
+        .contains("default-src 'none'", "script-src 'self'", "frame-src 'self'")
+        .contains("frame-ancestors 'self'");
+    assertThat(site.body()).contains("src=\"" + door.path() + "\"").doesNotContain("<script");
+    assertThat(get("/site?card=true&form=" + door.id()).body())
+        .contains("src=\"" + door.path() + "/card.js\"");
+    assertThat(get("/site?form=%3Cscript%3E").statusCode()).isEqualTo(400);
+
     APP.delete("/api/entrances/" + door.id() + "/on");
     assertThat(get(door.path()).statusCode()).isEqualTo(404);
+    assertThat(get("/site?form=" + door.id()).body()).doesNotContain(door.path());
     assertThat(get("/e/nothing-of-the-kind").statusCode()).isEqualTo(404);
   }
 }

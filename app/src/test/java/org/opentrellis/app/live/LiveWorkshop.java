@@ -174,7 +174,7 @@ public final class LiveWorkshop {
   }
 
   /** Follows a link as a browser does, without going where it leads. */
-  HttpResponse<String> follow(String address) {
+  public HttpResponse<String> follow(String address) {
     return send(HttpRequest.newBuilder(here(address)).GET());
   }
 
