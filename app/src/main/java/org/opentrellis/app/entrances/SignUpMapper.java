@@ -1,5 +1,8 @@
 package org.opentrellis.app.entrances;
 
+import static org.opentrellis.app.storage.Columns.LONGS;
+import static org.opentrellis.app.storage.Columns.TEXTS;
+
 import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Delete;
@@ -30,13 +33,15 @@ interface SignUpMapper {
       long at,
       int tries) {}
 
-  /** Whether the same form was sent before. */
+  /** Those of some forms that were sent before. */
   @Select(
-      """
-      select exists (select 1 from sign_up
-        where entrance_id = #{entrance} and sent_form = #{sentForm})
-      """)
-  boolean isThere(long entrance, String sentForm);
+      "select s.sent_form from unnest(cast(#{entrances"
+          + LONGS
+          + ", cast(#{forms"
+          + TEXTS
+          + ") as c (entrance_id, sent_form)"
+          + " join sign_up s on s.entrance_id = c.entrance_id and s.sent_form = c.sent_form")
+  List<String> among(Long[] entrances, String[] forms);
 
   @Insert(
       """

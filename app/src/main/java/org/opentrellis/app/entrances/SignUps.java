@@ -1,12 +1,18 @@
 package org.opentrellis.app.entrances;
 
+import static org.opentrellis.app.storage.Columns.longs;
+import static org.opentrellis.app.storage.Columns.texts;
+
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.account.Account;
 import org.opentrellis.app.letters.Token;
 import org.opentrellis.app.names.RegisteredNames;
@@ -67,33 +73,68 @@ class SignUps {
   /** Takes some forms, all of them or none. */
   @AgainIfTaken
   void take(List<Sent> forms) {
+    List<Sent> fresh = fresh(forms);
+    Set<String> known = people.known(fresh.stream().map(form -> form.filled().address()).toList());
+    List<Sent> in =
+        fresh.stream()
+            .filter(form -> !form.entrance().entrance().confirms())
+            .filter(form -> known.add(TextKey.of(form.filled().address())))
+            .toList();
+    Map<Sent, Long> persons = in(in);
     Map<Long, Long> taken = new HashMap<>();
-    for (Sent form : forms) {
-      if (!mapper.isThere(form.entrance().id(), form.number())) {
-        take(form);
-        taken.merge(form.entrance().id(), 1L, Long::sum);
-      }
+    for (Sent form : fresh) {
+      keep(form, persons.get(form));
+      taken.merge(form.entrance().id(), 1L, Long::sum);
     }
     taken.forEach((entrance, many) -> entrances.count(entrance, today(), 0, many));
   }
 
-  private void take(Sent form) {
+  /** Those that were not sent before, each once. */
+  private List<Sent> fresh(List<Sent> forms) {
+    Map<String, Sent> fresh = new LinkedHashMap<>();
+    forms.forEach(form -> fresh.putIfAbsent(form.number(), form));
+    List<Sent> all = List.copyOf(fresh.values());
+    mapper
+        .among(longs(all, form -> form.entrance().id()), texts(all, Sent::number))
+        .forEach(fresh::remove);
+    return List.copyOf(fresh.values());
+  }
+
+  /** New people are in at once. */
+  private Map<Sent, Long> in(List<Sent> forms) {
+    Map<Sent, Long> persons = new IdentityHashMap<>();
+    if (!forms.isEmpty()) {
+      List<Long> numbers =
+          people.newcomers(
+              forms.stream().map(one -> signed(one.entrance().entrance(), one.filled())).toList(),
+              account.zone().getId(),
+              now());
+      for (int i = 0; i < forms.size(); i++) {
+        Sent form = forms.get(i);
+        persons.put(form, numbers.get(i));
+        tell(form.entrance().entrance(), form.filled(), numbers.get(i));
+      }
+    }
+    return persons;
+  }
+
+  /**
+   * @param person who they are, once they are in; null as long as they have to confirm
+   */
+  private void keep(Sent form, @Nullable Long person) {
     Filled filled = form.filled();
-    Entrance entrance = form.entrance().entrance();
-    boolean awaits = entrance.confirms() || people.isKnown(filled.address());
-    Long person = awaits ? null : in(entrance, filled);
     mapper.insert(
         new SignUpMapper.SignUpRow(
             0,
             form.entrance().id(),
             filled.address(),
             Json.write(filled),
-            entrance.agreement(),
+            form.entrance().entrance().agreement(),
             now(),
             0),
         form.number(),
         TextKey.of(filled.address()),
-        awaits,
+        person == null,
         person);
   }
 
@@ -126,7 +167,12 @@ class SignUps {
   }
 
   private long in(Entrance entrance, Filled filled) {
-    long person = bring(entrance, filled);
+    long person = people.in(signed(entrance, filled), account.zone().getId(), now());
+    tell(entrance, filled, person);
+    return person;
+  }
+
+  private void tell(Entrance entrance, Filled filled, long person) {
     entrance
         .tells()
         .ifPresent(
@@ -138,23 +184,19 @@ class SignUps {
                         who,
                         "%s signed up.".formatted(filled.called()),
                         now())));
-    return person;
   }
 
-  private long bring(Entrance entrance, Filled filled) {
-    return people.in(
-        new SigningUp.Signed(
-            entrance.name(),
-            filled.address(),
-            filled.firstName(),
-            filled.lastName(),
-            filled.phone(),
-            filled.texts(),
-            !entrance.agreement().isBlank(),
-            values(filled),
-            entrance.labels()),
-        account.zone().getId(),
-        now());
+  private SigningUp.Signed signed(Entrance entrance, Filled filled) {
+    return new SigningUp.Signed(
+        entrance.name(),
+        filled.address(),
+        filled.firstName(),
+        filled.lastName(),
+        filled.phone(),
+        filled.texts(),
+        !entrance.agreement().isBlank(),
+        values(filled),
+        entrance.labels());
   }
 
   /** What a field cannot hold any more is left as it is. */

@@ -45,20 +45,49 @@ class Differences {
     return changes;
   }
 
+  /**
+   * What somebody carries and holds who is new.
+   *
+   * @param numbers of names that were looked up; grows
+   */
+  List<ChangeRow> ofNewcomer(
+      long id,
+      Map<FieldName, Operand> fields,
+      Set<Name> labels,
+      String how,
+      long now,
+      Map<Name, Long> numbers) {
+    List<ChangeRow> changes = new ArrayList<>();
+    fields.forEach(
+        (field, value) ->
+            changes.add(
+                ChangeRow.of(
+                    id,
+                    What.FIELD,
+                    numbers.computeIfAbsent(field, name -> names.number(field, value)),
+                    NameKind.FIELD,
+                    field.value(),
+                    Side.NONE,
+                    Side.of(ValueRow.of(field.value(), value).coded()))));
+    for (Name label : labels) {
+      long number = numbers.computeIfAbsent(label, names::number);
+      changes.add(label(id, label, number, Side.NONE, new Side(null, how, now, null)));
+    }
+    return changes;
+  }
+
   /** A label that they carry is taken from them. */
   ChangeRow lost(long id, LabelRow row, long now) {
     return label(id, row.label(), row.side(), new Side(null, row.how(), row.since(), now));
   }
 
   private ChangeRow label(long id, Name label, Side before, Side after) {
+    return label(id, label, names.number(label), before, after);
+  }
+
+  private static ChangeRow label(long id, Name label, long number, Side before, Side after) {
     return ChangeRow.of(
-        id,
-        What.LABEL,
-        names.number(label),
-        NameKind.of(label).orElseThrow(),
-        label.value(),
-        before,
-        after);
+        id, What.LABEL, number, NameKind.of(label).orElseThrow(), label.value(), before, after);
   }
 
   /**

@@ -1,9 +1,12 @@
 package org.opentrellis.app.people;
 
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -25,6 +28,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Transactional
 public class SigningUp {
   private final PeopleMapper mapper;
+  private final ArrivalMapper arrivals;
+  private final ChangeMapper changes;
   private final Forgotten forgotten;
   private final Differences differences;
   private final ChangeWriter writer;
@@ -32,11 +37,15 @@ public class SigningUp {
 
   SigningUp(
       PeopleMapper mapper,
+      ArrivalMapper arrivals,
+      ChangeMapper changes,
       Forgotten forgotten,
       Differences differences,
       ChangeWriter writer,
       ApplicationEventPublisher events) {
     this.mapper = mapper;
+    this.arrivals = arrivals;
+    this.changes = changes;
     this.forgotten = forgotten;
     this.differences = differences;
     this.writer = writer;
@@ -68,13 +77,25 @@ public class SigningUp {
   }
 
   /**
-   * Whether somebody is known who has this address, or was: then it takes them to change anything,
-   * which they show by a link in a mail.
+   * Those of some addresses who are known, or were: then it takes them to change anything, which
+   * they show by a link in a mail.
+   *
+   * @return the keys of their addresses
    */
   @Transactional(readOnly = true)
-  public boolean isKnown(String address) {
-    return mapper.numberOf(TextKey.of(address)).isPresent()
-        || !forgotten.among(List.of(address)).isEmpty();
+  public Set<String> known(List<String> addresses) {
+    Set<String> known = new HashSet<>();
+    numbers(addresses.stream().map(TextKey::of).toList()).forEach((key, id) -> known.add(key));
+    forgotten.among(addresses).forEach(address -> known.add(TextKey.of(address)));
+    return known;
+  }
+
+  private Map<String, Long> numbers(List<String> keys) {
+    Map<String, Long> numbers = new HashMap<>();
+    arrivals
+        .known(keys.toArray(String[]::new))
+        .forEach(row -> numbers.put(row.addressKey(), row.id()));
+    return numbers;
   }
 
   /**
@@ -87,8 +108,13 @@ public class SigningUp {
   @AgainIfTaken
   public long in(Signed signed, String zone, long now) {
     forgotten.release(signed.address());
-    long id =
-        mapper.numberOf(TextKey.of(signed.address())).orElseGet(() -> begin(signed, zone, now));
+    return mapper
+        .numberOf(TextKey.of(signed.address()))
+        .map(id -> update(id, signed, now))
+        .orElseGet(() -> newcomers(List.of(signed), zone, now).getFirst());
+  }
+
+  private long update(long id, Signed signed, long now) {
     PersonRow before = mapper.find(id).orElseThrow();
     List<ChangeRow> changes =
         new ArrayList<>(
@@ -108,11 +134,7 @@ public class SigningUp {
     }
     if (signed.texts() && !before.texts()) {
       changes.add(
-          ChangeRow.of(
-              id,
-              What.TEXTS,
-              new Side("false", before.textsHow(), before.textsSince(), null),
-              new Side("true", signed.how(), now, null)));
+          texts(id, new Side("false", before.textsHow(), before.textsSince(), null), signed, now));
     }
     Map<FieldName, Optional<Operand>> fields = new LinkedHashMap<>();
     signed.fields().forEach((field, value) -> fields.put(field, Optional.of(value)));
@@ -121,37 +143,95 @@ public class SigningUp {
     writer.apply(changes);
     writer.tell(null, now, changes, signed.how());
     writer.markChanged(changes);
-    mapper.insertHappening(id, now, "SIGNED_UP", "Signed up " + signed.how() + ".", null);
-    List<Happening> happened =
-        new ArrayList<>(ChangesHappen.of(changes, now).getOrDefault(id, List.of()));
-    happened.add(new Happening.FormSubmitted(now, signed.form(), signed.fields()));
-    events.publishEvent(new RecordsChanged(Map.of(id, happened), false));
+    mapper.insertHappening(id, now, "SIGNED_UP", told(signed), null);
+    events.publishEvent(
+        new RecordsChanged(
+            Map.of(
+                id,
+                happened(signed, ChangesHappen.of(changes, now).getOrDefault(id, List.of()), now)),
+            false));
     return id;
   }
 
-  private long begin(Signed signed, String zone, long now) {
-    PersonRow row =
-        new PersonRow(
-            0,
-            signed.address(),
-            null,
-            null,
-            null,
-            zone,
-            signed.agreed() ? Mailing.MAY_BE_MAILED : Mailing.NOT_CONFIRMED,
-            now,
-            signed.how(),
-            null,
-            false,
-            null,
-            null,
-            signed.how(),
-            now,
-            HowOften.AS_IT_COMES,
-            1);
-    mapper.insert(row, row.addressKey(), row.nameKey());
+  /**
+   * People whom nobody knows are in, all together; journeys hear of them.
+   *
+   * @param people no address twice
+   * @return their numbers, in the same order
+   */
+  @AgainIfTaken
+  public List<Long> newcomers(List<Signed> people, String zone, long now) {
+    for (Signed signed : people) {
+      PersonRow row = row(signed, zone, now);
+      mapper.insert(row, row.addressKey(), row.nameKey());
+    }
     mapper.noteZone(zone);
-    return mapper.numberOf(row.addressKey()).orElseThrow();
+    List<String> keys = people.stream().map(one -> TextKey.of(one.address())).toList();
+    Map<String, Long> numbers = numbers(keys);
+    List<Long> ids = keys.stream().map(key -> Objects.requireNonNull(numbers.get(key))).toList();
+    Map<Name, Long> names = new HashMap<>();
+    List<ChangeRow> carried = new ArrayList<>();
+    List<ChangeRow> texts = new ArrayList<>();
+    for (int i = 0; i < people.size(); i++) {
+      Signed signed = people.get(i);
+      long id = ids.get(i);
+      carried.addAll(
+          differences.ofNewcomer(id, signed.fields(), signed.labels(), signed.how(), now, names));
+      if (signed.texts()) {
+        texts.add(texts(id, new Side("false", null, null, null), signed, now));
+      }
+    }
+    writer.applyNew(carried);
+    writer.apply(texts);
+    changes.insertHappenings(
+        null,
+        now,
+        ids.toArray(Long[]::new),
+        ids.stream().map(id -> "SIGNED_UP").toArray(String[]::new),
+        people.stream().map(SigningUp::told).toArray(String[]::new));
+    Map<Long, List<Happening>> happened = ChangesHappen.of(carried, now);
+    Map<Long, List<Happening>> all = new LinkedHashMap<>();
+    for (int i = 0; i < people.size(); i++) {
+      long id = ids.get(i);
+      all.put(id, happened(people.get(i), happened.getOrDefault(id, List.of()), now));
+    }
+    events.publishEvent(new RecordsChanged(all, false));
+    return ids;
+  }
+
+  private static List<Happening> happened(Signed signed, List<Happening> changes, long now) {
+    List<Happening> happened = new ArrayList<>(changes);
+    happened.add(new Happening.FormSubmitted(now, signed.form(), signed.fields()));
+    return happened;
+  }
+
+  private static String told(Signed signed) {
+    return "Signed up " + signed.how() + ".";
+  }
+
+  private static ChangeRow texts(long id, Side before, Signed signed, long now) {
+    return ChangeRow.of(id, What.TEXTS, before, new Side("true", signed.how(), now, null));
+  }
+
+  private static PersonRow row(Signed signed, String zone, long now) {
+    return new PersonRow(
+        0,
+        signed.address(),
+        signed.firstName(),
+        signed.lastName(),
+        signed.phone(),
+        zone,
+        signed.agreed() ? Mailing.MAY_BE_MAILED : Mailing.NOT_CONFIRMED,
+        now,
+        signed.how(),
+        null,
+        false,
+        null,
+        null,
+        signed.how(),
+        now,
+        HowOften.AS_IT_COMES,
+        1);
   }
 
   private static @Nullable String or(@Nullable String typed, @Nullable String known) {
