@@ -70,6 +70,9 @@ function saved() {
         </div>
         <p class="figure mt-0.5 text-note wrap-anywhere text-ink2">{{ about }}</p>
         <p class="note mt-1">Since {{ dayOf(person.mailingSince) }}: {{ person.mailingHow }}</p>
+        <p v-if="person.mailingWords && person.mailing === 'MAY_BE_MAILED'" class="note">
+          They agreed: “{{ person.mailingWords }}”
+        </p>
         <p v-if="person.textsSince" class="note">
           {{ person.texts ? 'Agreed to texts' : 'No texts' }} since {{ dayOf(person.textsSince) }}:
           {{ person.textsHow }}

@@ -194,7 +194,7 @@ class SignUps {
         filled.lastName(),
         filled.phone(),
         filled.texts(),
-        !entrance.agreement().isBlank(),
+        entrance.agreement(),
         values(filled),
         entrance.labels());
   }

@@ -196,6 +196,10 @@ interface PeopleMapper {
   @Update("update person set version = version + 1 where id = #{id} and version = #{version}")
   int take(long id, int version);
 
+  /** To what email they agreed, word for word. */
+  @Update("update person set mailing_words = #{words} where id = #{id}")
+  void agreedTo(long id, String words);
+
   @Update("merge into person_zone (zone) key (zone) values (#{zone})")
   void noteZone(String zone);
 

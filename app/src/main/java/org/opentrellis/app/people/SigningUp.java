@@ -58,7 +58,7 @@ public class SigningUp {
    * @param address as {@link org.opentrellis.core.people.EmailAddress} has it
    * @param phone E.164
    * @param texts whether they agreed to texts
-   * @param agreed whether they agreed to email
+   * @param agreement to what email they agreed, word for word; empty if they did not
    * @param labels lists and tags that the form gives
    */
   public record Signed(
@@ -68,9 +68,13 @@ public class SigningUp {
       @Nullable String lastName,
       @Nullable String phone,
       boolean texts,
-      boolean agreed,
+      String agreement,
       Map<FieldName, Operand> fields,
       Set<Name> labels) {
+    boolean agreed() {
+      return !agreement.isBlank();
+    }
+
     String how() {
       return "by form " + Style.quoted(form.value());
     }
@@ -141,6 +145,9 @@ public class SigningUp {
     changes.addAll(differences.fields(id, fields));
     changes.addAll(differences.added(id, signed.labels(), signed.how(), now));
     writer.apply(changes);
+    if (changes.stream().anyMatch(one -> one.what() == What.MAILING)) {
+      mapper.agreedTo(id, signed.agreement());
+    }
     writer.tell(null, now, changes, signed.how());
     writer.markChanged(changes);
     mapper.insertHappening(id, now, "SIGNED_UP", told(signed), null);
@@ -224,7 +231,7 @@ public class SigningUp {
         signed.agreed() ? Mailing.MAY_BE_MAILED : Mailing.NOT_CONFIRMED,
         now,
         signed.how(),
-        null,
+        signed.agreed() ? signed.agreement() : null,
         false,
         null,
         null,

@@ -227,6 +227,12 @@ class DoorTest {
     assertThat(mailing(gone)).isEqualTo("UNSUBSCRIBED");
     post(confirmation("gone@example.com"), Map.of());
     assertThat(mailing(gone)).isEqualTo("MAY_BE_MAILED");
+    JsonNode back = APP.get("/api/people/" + gone).body();
+    assertThat(back.get("mailingWords").asString())
+        .as("what they agreed to, word for word")
+        .isEqualTo(
+            APP.get("/api/entrances/" + door.id()).body().at("/entrance/agreement").asString())
+        .isNotBlank();
   }
 
   private static String mailing(long person) {
