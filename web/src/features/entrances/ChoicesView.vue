@@ -12,6 +12,7 @@ import Trouble from '@/ui/Trouble.vue'
 import { useTabTitle } from '@/ui/useTabTitle'
 import { named } from './asked'
 import AskedList from './AskedList.vue'
+import DraftKeys from './DraftKeys.vue'
 import EntrancesFrame from './EntrancesFrame.vue'
 import PagePicture from './PagePicture.vue'
 
@@ -59,18 +60,7 @@ useTabTitle(() => 'Your choices')
       >
         <div class="flex items-center gap-2">
           <h2 id="choices" class="font-display text-empty font-bold">Your choices</h2>
-          <span class="note ml-auto" role="status">{{ changed ? 'Not saved yet' : 'Saved' }}</span>
-          <button v-if="changed" type="button" class="button button-small" @click="take(kept.page)">
-            Undo
-          </button>
-          <button
-            type="button"
-            class="button button-main"
-            :disabled="busy || !changed"
-            @click="save"
-          >
-            Save
-          </button>
+          <DraftKeys :changed="changed" :busy="busy" @undo="take(kept.page)" @save="save" />
         </div>
         <p>
           The page behind “your choices” in every email. Its reader needs no password: the link is

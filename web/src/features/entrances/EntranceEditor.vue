@@ -14,6 +14,7 @@ import { count, day } from '@/ui/figures'
 import { named } from './asked'
 import AskedList from './AskedList.vue'
 import DaysPicture from './DaysPicture.vue'
+import DraftKeys from './DraftKeys.vue'
 import PagePicture from './PagePicture.vue'
 import WaysIn from './WaysIn.vue'
 
@@ -115,18 +116,7 @@ async function remove() {
         <h2 id="what-it-does" class="min-w-0 truncate font-display text-empty font-bold">
           {{ entrance.entrance.name }}
         </h2>
-        <span class="note ml-auto" role="status">{{ changed ? 'Not saved yet' : 'Saved' }}</span>
-        <button
-          v-if="changed"
-          type="button"
-          class="button button-small"
-          @click="take(entrance.entrance)"
-        >
-          Undo
-        </button>
-        <button type="button" class="button button-main" :disabled="busy || !changed" @click="save">
-          Save
-        </button>
+        <DraftKeys :changed="changed" :busy="busy" @undo="take(entrance.entrance)" @save="save" />
       </div>
       <ol class="grid gap-1 border-l-2 border-line pl-3" aria-label="What it does">
         <li v-for="line in sheet" :key="line">{{ line }}</li>

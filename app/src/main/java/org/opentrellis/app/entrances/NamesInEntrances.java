@@ -46,7 +46,9 @@ class NamesInEntrances implements NamesElsewhere {
     List<NameUse> uses = new ArrayList<>();
     for (EntranceRow row : entrances.all()) {
       if (KnownNames.in(List.of(row.entrance())).has(name)) {
-        uses.add(new NameUse(NameUse.What.ENTRANCE, row.entrance().name().value(), null));
+        uses.add(
+            new NameUse(
+                NameUse.What.ENTRANCE, row.entrance().name().value(), Long.toString(row.id())));
       }
     }
     choices

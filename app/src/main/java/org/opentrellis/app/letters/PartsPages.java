@@ -11,7 +11,6 @@ import org.opentrellis.core.message.Filling;
 import org.opentrellis.core.message.Letterhead;
 import org.opentrellis.core.message.Manuscript;
 import org.opentrellis.core.message.Passages;
-import org.opentrellis.mail.LetterPress;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -21,6 +20,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class PartsPages {
   private final MessageLibrary library;
   private final HouseStyles styles;
+  private final Printing printing;
   private final Account account;
   private final Recipients recipients;
   private final ProofAddresses addresses;
@@ -28,11 +28,13 @@ public class PartsPages {
   PartsPages(
       MessageLibrary library,
       HouseStyles styles,
+      Printing printing,
       Account account,
       Recipients recipients,
       ProofAddresses addresses) {
     this.library = library;
     this.styles = styles;
+    this.printing = printing;
     this.account = account;
     this.recipients = recipients;
     this.addresses = addresses;
@@ -68,7 +70,8 @@ public class PartsPages {
     Optional<Sender> sender = Senders.of(email, writer);
     Letterhead head = styles.letterhead();
     Whoever reader = recipients.madeUp(MadeUpPerson.NOBODY, email, writer, sender);
-    return LetterPress.print(email, head, Passages.holding(email, reader))
+    return printing
+        .of(email, head, Passages.holding(email, reader))
         .fill(new Filling(reader, head.regional()), reader, addresses);
   }
 }

@@ -1,12 +1,9 @@
 package org.opentrellis.app.letters;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.account.AccountWriter;
 import org.opentrellis.app.http.PublicAddress;
@@ -14,7 +11,6 @@ import org.opentrellis.core.account.Sender;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.LinkName;
 import org.opentrellis.core.journey.MessageId;
-import org.opentrellis.core.journey.PartId;
 import org.opentrellis.core.message.Filling;
 import org.opentrellis.core.message.Letterhead;
 import org.opentrellis.core.message.Manuscript;
@@ -23,8 +19,6 @@ import org.opentrellis.core.message.PlainText;
 import org.opentrellis.core.message.Target;
 import org.opentrellis.core.people.EmailAddress;
 import org.opentrellis.mail.Letter;
-import org.opentrellis.mail.LetterPress;
-import org.opentrellis.mail.Template;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -35,12 +29,8 @@ class Writing {
   private static final Optional<LinkName> UNSUBSCRIBE =
       Optional.of(new LinkName(Letterhead.UNSUBSCRIBE));
 
-  /** Letters are printed once for each choice of passages, and filled for each person. */
-  private final Cache<Printed, Template> printed = Caffeine.newBuilder().maximumSize(200).build();
-
-  private record Printed(Manuscript.Email email, Letterhead head, Set<PartId> holding) {}
-
   private final HouseStyles styles;
+  private final Printing printing;
   private final ProofAddresses here;
   private final PublicAddress address;
   private final SentMailMapper sent;
@@ -48,11 +38,13 @@ class Writing {
 
   Writing(
       HouseStyles styles,
+      Printing printing,
       ProofAddresses here,
       PublicAddress address,
       SentMailMapper sent,
       Clock clock) {
     this.styles = styles;
+    this.printing = printing;
     this.here = here;
     this.address = address;
     this.sent = sent;
@@ -120,13 +112,8 @@ class Writing {
       MailAddresses addresses,
       Letterhead head) {
     Filling filling = new Filling(reader, head.regional());
-    Set<PartId> holding = Passages.holding(email, reader);
     String html =
-        printed
-            .get(
-                new Printed(email, head, holding),
-                one -> LetterPress.print(one.email(), one.head(), one.holding()))
-            .fill(filling, reader, addresses);
+        printing.of(email, head, Passages.holding(email, reader)).fill(filling, reader, addresses);
     String plain = PlainText.of(email, head, reader, addresses);
     String unsubscribe = addresses.link(new Target.Unsubscribe(), UNSUBSCRIBE);
     return new Letter(

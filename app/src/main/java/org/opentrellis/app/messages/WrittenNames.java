@@ -1,5 +1,6 @@
 package org.opentrellis.app.messages;
 
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -31,12 +32,15 @@ public class WrittenNames {
     return KnownNames.of(held().values().stream().map(Held::names).toList());
   }
 
-  /** What the messages are called that use a name. */
-  public List<String> using(Name name) {
-    return held().values().stream()
-        .filter(one -> one.names().has(name))
-        .map(Held::message)
-        .sorted()
+  /** A message that uses a name. */
+  public record User(String id, String name) {}
+
+  /** The messages that use a name, by their own. */
+  public List<User> using(Name name) {
+    return held().entrySet().stream()
+        .filter(one -> one.getValue().names().has(name))
+        .map(one -> new User(one.getKey(), one.getValue().message()))
+        .sorted(Comparator.comparing(User::name))
         .toList();
   }
 

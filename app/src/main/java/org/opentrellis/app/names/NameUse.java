@@ -5,9 +5,10 @@ import org.jspecify.annotations.Nullable;
 /**
  * What uses a name.
  *
- * @param journey its number, if it is a journey
+ * @param id by which it is found among others of its kind; null for a segment, and for the page of
+ *     one's choices, of which there is one
  */
-public record NameUse(What what, String name, @Nullable Long journey) {
+public record NameUse(What what, String name, @Nullable String id) {
   /** What can use a name. */
   public enum What {
     JOURNEY,

@@ -49,13 +49,14 @@ public class NameUses {
     Catalogue catalogue = catalogues.current();
     Stream<NameUse> using =
         journeys.using(name).stream()
-            .map(one -> new NameUse(NameUse.What.JOURNEY, one.name(), one.id()));
+            .map(one -> new NameUse(NameUse.What.JOURNEY, one.name(), Long.toString(one.id())));
     Stream<NameUse> parts =
         catalogue.usersOf(name).stream()
             .filter(one -> !one.equals(name))
             .flatMap(one -> part(one, catalogue));
     Stream<NameUse> written =
-        messages.using(name).stream().map(one -> new NameUse(NameUse.What.MESSAGE, one, null));
+        messages.using(name).stream()
+            .map(one -> new NameUse(NameUse.What.MESSAGE, one.name(), one.id()));
     Stream<NameUse> others = elsewhere.stream().flatMap(one -> one.using(name).stream());
     return Stream.of(using, parts.sorted(Comparator.comparing(NameUse::name)), written, others)
         .flatMap(uses -> uses)
@@ -66,7 +67,7 @@ public class NameUses {
     return switch (user) {
       case StrandId id ->
           catalogue.strand(id).stream()
-              .map(strand -> new NameUse(NameUse.What.STRAND, strand.name(), null));
+              .map(strand -> new NameUse(NameUse.What.STRAND, strand.name(), id.value()));
       case SegmentName segment ->
           Stream.of(new NameUse(NameUse.What.SEGMENT, segment.value(), null));
       // Nothing else is part of a catalogue and uses names.

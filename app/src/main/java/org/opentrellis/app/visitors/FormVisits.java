@@ -5,12 +5,8 @@ import java.io.UncheckedIOException;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.net.ServerSocket;
-import java.net.URI;
-import java.net.URLEncoder;
 import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
-import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.ArrayDeque;
 import java.util.Deque;
@@ -18,11 +14,9 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
-import org.opentrellis.app.standins.MailServer;
 import org.springframework.stereotype.Component;
 
 /**
@@ -36,7 +30,6 @@ class FormVisits {
   private static final Duration LOOKING = Duration.ofMillis(1_600);
 
   private static final Duration OLD = Duration.ofHours(1);
-  private static final Duration PATIENCE = Duration.ofSeconds(20);
   private static final int MOST_OPEN = 40;
 
   /** Of addresses that lead to this machine (RFC 1122, section 3.2.1.3). */
@@ -44,17 +37,17 @@ class FormVisits {
 
   private static final int ADDRESSES = 250;
 
-  private final MailServer here;
+  private final PublicPages pages;
   private final Map<String, Deque<Opened>> open = new HashMap<>();
   private final boolean hasNeighbours = canListenAt(NEIGHBOUR.formatted(1, 1));
   private int visitors;
 
-  FormVisits(MailServer here) {
-    this.here = here;
+  FormVisits(PublicPages pages) {
+    this.pages = pages;
   }
 
   /** A form that somebody looks at. */
-  private record Opened(HttpClient who, String hidden, long since) {}
+  private record Opened(HttpClient who, Map<String, String> hidden, long since) {}
 
   private static boolean canListenAt(String address) {
     try (ServerSocket socket = new ServerSocket()) {
@@ -84,15 +77,9 @@ class FormVisits {
     Opened form = those.remove();
     pause(LOOKING.minusNanos(System.nanoTime() - form.since()));
     try (HttpClient who = form.who()) {
-      String body =
-          filled.entrySet().stream()
-              .map(one -> coded(one.getKey()) + "=" + coded(one.getValue()))
-              .collect(Collectors.joining("&", form.hidden() + "&", ""));
-      HttpRequest.Builder request =
-          HttpRequest.newBuilder(page(path))
-              .header("Content-Type", "application/x-www-form-urlencoded")
-              .POST(HttpRequest.BodyPublishers.ofString(body));
-      HttpResponse<String> answer = ask(who, request);
+      Map<String, String> all = new LinkedHashMap<>(form.hidden());
+      all.putAll(filled);
+      HttpResponse<String> answer = pages.post(who, path, all.entrySet().stream());
       return answer.statusCode() < 400 ? Optional.empty() : Optional.of(wrong(answer));
     }
   }
@@ -108,11 +95,11 @@ class FormVisits {
 
   private Opened look(String path) {
     HttpClient who = somebody();
-    HttpResponse<String> page = ask(who, HttpRequest.newBuilder(page(path)).GET());
-    String hidden =
-        Jsoup.parse(page.body()).select("form input[type=hidden][name]").stream()
-            .map(one -> coded(one.attr("name")) + "=" + coded(one.attr("value")))
-            .collect(Collectors.joining("&"));
+    Map<String, String> hidden = new LinkedHashMap<>();
+    for (Element one :
+        Jsoup.parse(pages.get(who, path).body()).select("form input[type=hidden][name]")) {
+      hidden.put(one.attr("name"), one.attr("value"));
+    }
     return new Opened(who, hidden, System.nanoTime());
   }
 
@@ -143,30 +130,11 @@ class FormVisits {
         : "The form was not taken: " + String.join(" ", said.values());
   }
 
-  private URI page(String path) {
-    return URI.create(here.ownAddress() + path);
-  }
-
-  private static HttpResponse<String> ask(HttpClient who, HttpRequest.Builder request) {
-    try {
-      return who.send(request.timeout(PATIENCE).build(), HttpResponse.BodyHandlers.ofString());
-    } catch (IOException failed) {
-      throw new UncheckedIOException(failed);
-    } catch (InterruptedException stop) {
-      Thread.currentThread().interrupt();
-      throw new UncheckedIOException(new IOException("stopped", stop));
-    }
-  }
-
   private static void pause(Duration time) {
     try {
       Thread.sleep(time.isNegative() ? Duration.ZERO : time);
     } catch (InterruptedException stop) {
       Thread.currentThread().interrupt();
     }
-  }
-
-  private static String coded(String text) {
-    return URLEncoder.encode(text, StandardCharsets.UTF_8);
   }
 }

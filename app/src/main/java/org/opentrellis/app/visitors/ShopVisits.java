@@ -1,23 +1,17 @@
 package org.opentrellis.app.visitors;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.net.URI;
-import java.net.URLEncoder;
 import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
-import java.nio.charset.StandardCharsets;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.opentrellis.app.live.Events;
 import org.opentrellis.app.names.ProductCard;
 import org.opentrellis.app.names.RegisteredNames;
-import org.opentrellis.app.standins.MailServer;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.happening.Happening;
 import org.opentrellis.core.happening.Line;
@@ -31,17 +25,15 @@ import tools.jackson.databind.node.ObjectNode;
  */
 @Component
 class ShopVisits {
-  private static final Duration PATIENCE = Duration.ofSeconds(20);
-
   private final RegisteredNames names;
   private final Events events;
-  private final MailServer here;
+  private final PublicPages pages;
   private final HttpClient browser = HttpClient.newHttpClient();
 
-  ShopVisits(RegisteredNames names, Events events, MailServer here) {
+  ShopVisits(RegisteredNames names, Events events, PublicPages pages) {
     this.names = names;
     this.events = events;
-    this.here = here;
+    this.pages = pages;
   }
 
   /** Leaves a cart; of something if it is not said of what. */
@@ -116,33 +108,13 @@ class ShopVisits {
   }
 
   private void post(String address, List<String> in, String button, String value) {
-    String body =
-        in.stream()
-            .map(name -> "in=" + coded(name) + "&")
-            .collect(
-                Collectors.joining(
-                    "", "", "address=" + coded(address) + "&" + button + "=" + coded(value)));
-    try {
-      HttpResponse<Void> answer =
-          browser.send(
-              HttpRequest.newBuilder(URI.create(here.ownAddress() + "/shop"))
-                  .timeout(PATIENCE)
-                  .header("Content-Type", "application/x-www-form-urlencoded")
-                  .POST(HttpRequest.BodyPublishers.ofString(body))
-                  .build(),
-              HttpResponse.BodyHandlers.discarding());
-      if (answer.statusCode() >= 400) {
-        throw new IllegalStateException("The shop answered %d.".formatted(answer.statusCode()));
-      }
-    } catch (IOException failed) {
-      throw new UncheckedIOException(failed);
-    } catch (InterruptedException stop) {
-      Thread.currentThread().interrupt();
-      throw new IllegalStateException("stopped", stop);
+    Stream<Map.Entry<String, String>> form =
+        Stream.of(Map.entry("address", address), Map.entry(button, value));
+    HttpResponse<String> answer =
+        pages.post(
+            browser, "/shop", Stream.concat(in.stream().map(name -> Map.entry("in", name)), form));
+    if (answer.statusCode() >= 400) {
+      throw new IllegalStateException("The shop answered %d.".formatted(answer.statusCode()));
     }
-  }
-
-  private static String coded(String text) {
-    return URLEncoder.encode(text, StandardCharsets.UTF_8);
   }
 }
