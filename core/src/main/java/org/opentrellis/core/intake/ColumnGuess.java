@@ -111,6 +111,11 @@ public record ColumnGuess(ColumnPlan plan, @Nullable String asks) {
         .filter(mark -> Values.number(value, mark).isPresent());
   }
 
+  /** Nothing in it can be read in two ways. */
+  private static boolean isEmpty(List<String> cells) {
+    return cells.stream().allMatch(String::isBlank);
+  }
+
   /** What cannot be read either way is no reason to ask; its row is refused later. */
   private static ColumnGuess dates(String field, List<String> cells) {
     List<String> values = cells.stream().filter(one -> orders(one).findAny().isPresent()).toList();
@@ -123,7 +128,8 @@ public record ColumnGuess(ColumnPlan plan, @Nullable String asks) {
             .allMatch(
                 one ->
                     fitting.stream().map(order -> Values.date(one, order)).distinct().count() <= 1);
-    boolean known = !values.isEmpty() && (fitting.size() == 1 || !fitting.isEmpty() && same);
+    boolean known =
+        isEmpty(cells) || !values.isEmpty() && (fitting.size() == 1 || !fitting.isEmpty() && same);
     ColumnPlan plan =
         new ColumnPlan(Use.FIELD, field, FieldType.DATE, known ? fitting.getFirst() : null, null);
     return new ColumnGuess(
@@ -147,7 +153,9 @@ public record ColumnGuess(ColumnPlan plan, @Nullable String asks) {
                     fitting.stream().map(mark -> Values.number(one, mark)).distinct().count() > 1)
             .findFirst();
     boolean known =
-        !values.isEmpty() && (fitting.size() == 1 || !fitting.isEmpty() && twofold.isEmpty());
+        isEmpty(cells)
+            || !values.isEmpty()
+                && (fitting.size() == 1 || !fitting.isEmpty() && twofold.isEmpty());
     return new ColumnGuess(
         new ColumnPlan(Use.FIELD, field, FieldType.NUMBER, null, known ? fitting.getFirst() : null),
         known

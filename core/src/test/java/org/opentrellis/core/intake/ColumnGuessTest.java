@@ -89,4 +89,11 @@ class ColumnGuessTest {
   void aFieldOfAnotherTypeIsAskedAbout(String cell, FieldType type) {
     assertThat(ColumnGuess.asField("x", type, List.of(cell)).asks()).isNotNull();
   }
+
+  @ParameterizedTest
+  @CsvSource({"DATE", "NUMBER"})
+  void aboutAColumnWithNothingInItNothingIsAsked(FieldType type) {
+    assertThat(ColumnGuess.asField("x", type, List.of()).asks()).isNull();
+    assertThat(ColumnGuess.asField("x", type, List.of("", " ")).asks()).isNull();
+  }
 }
