@@ -88,15 +88,17 @@ class GoingOut implements OutsideWorld {
       return 0;
     }
     List<ErrandRow> due = mapper.due(now, SOME);
-    due.forEach(errand -> run(errand, now));
+    for (ErrandRow errand : due) {
+      // Whoever has gone since does nothing any more.
+      mapper.visitor(errand.visitorId()).ifPresent(who -> goOn(errand, who, now));
+    }
     if (due.stream().anyMatch(one -> one.kind() == ErrandRow.Kind.SIGNS_UP)) {
       confirmations.post();
     }
     return due.size();
   }
 
-  private void run(ErrandRow errand, long now) {
-    VisitorMapper.VisitorRow who = mapper.visitor(errand.visitorId());
+  private void goOn(ErrandRow errand, VisitorMapper.VisitorRow who, long now) {
     Outcome outcome;
     try {
       outcome = run(errand, who, now);

@@ -66,7 +66,7 @@ interface VisitorMapper {
       select v.id, v.crowd_id, c.entrance_id, v.address, v.filled
       from visitor v join visitor_crowd c on c.id = v.crowd_id where v.id = #{id}
       """)
-  VisitorRow visitor(long id);
+  Optional<VisitorRow> visitor(long id);
 
   /** A crowd's, in the order in which they were drawn. */
   @Select(
