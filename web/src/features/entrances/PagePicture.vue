@@ -19,7 +19,12 @@ const size = ref<'desk' | 'phone'>('desk')
       <h2>The page</h2>
       <ChoiceBar v-model="size" class="ml-auto" label="How wide" :choices="WIDTHS" />
     </div>
-    <div class="min-h-0 flex-1 overflow-y-auto bg-cell p-4" tabindex="0" aria-label="The page">
+    <div
+      class="min-h-0 flex-1 overflow-y-auto bg-cell p-4"
+      tabindex="0"
+      role="group"
+      aria-label="The page"
+    >
       <div class="flex justify-center">
         <ProofSheet
           v-if="html"

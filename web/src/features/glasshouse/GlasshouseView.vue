@@ -130,7 +130,12 @@ function journeys(many: number): string {
               <h2 id="below" class="sr-only">What happened</h2>
               <ChoiceBar v-model="below" label="What is shown" :choices="BELOW" />
             </div>
-            <div class="min-h-0 flex-1 overflow-y-auto" tabindex="0" aria-label="What is shown">
+            <div
+              class="min-h-0 flex-1 overflow-y-auto"
+              tabindex="0"
+              role="group"
+              aria-label="What is shown"
+            >
               <ForecastPanel
                 v-if="below === 'forecast' && journey && forecast"
                 :key="journey.id"

@@ -19,6 +19,7 @@ defineProps<{ notices: ToldTeam[] }>()
         <pre
           class="figure mt-1 overflow-x-auto rounded-md bg-sunk p-2 text-fine"
           tabindex="0"
+          role="group"
           aria-label="What it was sent"
           >{{ one.hook }}</pre>
       </details>

@@ -89,7 +89,7 @@ async function act(deed: MailDeed['deed'], link: number | null = null) {
       <input v-model="ahead" type="checkbox" /> pictures ahead
     </label>
   </div>
-  <div class="min-h-0 flex-1 overflow-y-auto" tabindex="0" aria-label="Mail">
+  <div class="min-h-0 flex-1 overflow-y-auto" tabindex="0" role="group" aria-label="Mail">
     <template v-for="one in lines" :key="one.id">
       <button
         type="button"

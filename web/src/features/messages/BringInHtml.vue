@@ -85,6 +85,7 @@ async function keep() {
       <pre
         class="max-h-60 overflow-y-auto rounded-md bg-sunk p-2 font-mono text-note whitespace-pre-wrap"
         tabindex="0"
+        role="group"
         aria-label="What it comes to"
         >{{ seen.lines.join('\n') }}</pre>
       <ul v-if="seen.told.length" class="note list-disc pl-5" aria-label="What is not kept">

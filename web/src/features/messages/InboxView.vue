@@ -72,7 +72,7 @@ useTabTitle(() => 'Inbox')
     </header>
     <JourneyTestForm v-if="testing" :begun="asksFor" @close="testing = false" />
     <div class="grid min-h-0 flex-1 grid-cols-[minmax(300px,30%)_1fr] gap-3">
-      <div class="panel min-h-0 overflow-y-auto" tabindex="0" aria-label="Mails">
+      <div class="panel min-h-0 overflow-y-auto" tabindex="0" role="group" aria-label="Mails">
         <button
           v-for="one in lines"
           :key="one.id"
@@ -134,6 +134,7 @@ useTabTitle(() => 'Inbox')
           class="min-h-0 flex-1 overflow-y-auto bg-cell p-4"
           data-scroller
           tabindex="0"
+          role="group"
           aria-label="What it says"
         >
           <div v-if="look === 'seen' || look === 'phone'" class="flex justify-center">

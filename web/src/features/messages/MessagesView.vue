@@ -148,7 +148,7 @@ useTabTitle(() => 'Messages')
         </button>
       </li>
     </ul>
-    <div class="panel min-h-0 flex-1 overflow-auto" tabindex="0" aria-label="Messages">
+    <div class="panel min-h-0 flex-1 overflow-auto" tabindex="0" role="group" aria-label="Messages">
       <table class="w-full border-collapse">
         <thead class="sticky top-0 bg-panel text-left text-note text-ink2">
           <tr>

@@ -69,6 +69,7 @@ const emit = defineEmits<{ open: []; click: [link: string]; unsubscribe: []; com
       v-else
       class="flex min-h-0 flex-1 justify-center overflow-y-auto bg-cell p-2"
       tabindex="0"
+      role="group"
       aria-label="The mail"
     >
       <ProofSheet :html="mail.html" :width="480" title="The mail" />

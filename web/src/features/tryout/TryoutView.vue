@@ -184,6 +184,7 @@ useTabTitle(() => journey.value && `${journey.value.name}: tried on yourself`)
             <div
               class="w-60 shrink-0 overflow-y-auto border-r border-line"
               tabindex="0"
+              role="group"
               aria-label="What was sent to you"
             >
               <button

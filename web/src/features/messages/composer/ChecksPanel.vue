@@ -47,7 +47,12 @@ function mend(fix: { label: string; manuscript: ManuscriptDocument }) {
       >
       <span v-else-if="findings.isSuccess.value" class="note" role="status">nothing to mend</span>
     </div>
-    <div class="min-h-0 flex-1 overflow-y-auto p-2" tabindex="0" aria-label="What the checks find">
+    <div
+      class="min-h-0 flex-1 overflow-y-auto p-2"
+      tabindex="0"
+      role="group"
+      aria-label="What the checks find"
+    >
       <p v-if="findings.error.value" class="warning" role="alert">
         {{ reasonOf(findings.error.value) }}
       </p>

@@ -15,7 +15,12 @@ const all = computed(() => results.data.value ?? [])
 <template>
   <section class="panel flex min-h-0 flex-col overflow-hidden" aria-label="How it does">
     <div class="panel-head"><h2>How it does</h2></div>
-    <div class="min-h-0 flex-1 overflow-y-auto px-3 py-2" tabindex="0" aria-label="Results">
+    <div
+      class="min-h-0 flex-1 overflow-y-auto px-3 py-2"
+      tabindex="0"
+      role="group"
+      aria-label="Results"
+    >
       <p v-if="results.error.value" class="warning" role="alert">
         {{ reasonOf(results.error.value) }}
       </p>

@@ -61,6 +61,7 @@ const made = computed({
       class="min-h-0 flex-1 overflow-y-auto bg-cell px-4 py-3"
       data-scroller
       tabindex="0"
+      role="group"
       aria-label="The proof"
     >
       <p v-if="trouble" class="warning mx-auto mb-3 max-w-150" role="alert">

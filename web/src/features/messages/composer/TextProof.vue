@@ -18,6 +18,7 @@ const reader = defineModel<Reader>('reader', { required: true })
     <div
       class="min-h-0 flex-1 overflow-y-auto bg-cell px-4 py-6"
       tabindex="0"
+      role="group"
       aria-label="The proof"
     >
       <p v-if="trouble" class="warning" role="alert">{{ trouble }}</p>

@@ -105,6 +105,7 @@ useTabTitle(() => 'House style')
       <div
         class="panel grid content-start gap-4 overflow-y-auto p-4"
         tabindex="0"
+        role="group"
         aria-label="House style"
       >
         <div class="grid grid-cols-2 gap-3 xl:grid-cols-3">

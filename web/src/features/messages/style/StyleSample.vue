@@ -26,7 +26,12 @@ const sample = useQuery(
         ><input v-model="dark" type="checkbox" /> dark</label
       >
     </div>
-    <div class="min-h-0 flex-1 overflow-y-auto bg-cell p-4" tabindex="0" aria-label="The letter">
+    <div
+      class="min-h-0 flex-1 overflow-y-auto bg-cell p-4"
+      tabindex="0"
+      role="group"
+      aria-label="The letter"
+    >
       <div v-if="sample.data.value" class="flex justify-center">
         <ProofSheet
           :html="sample.data.value.html"

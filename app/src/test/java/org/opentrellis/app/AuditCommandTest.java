@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.opentrellis.app.journeys.JourneyShelf;
@@ -16,6 +17,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 /**
  * The audit of a folder: clean for what the application left, and not for what somebody changed.
  */
+@Tag("thorough")
 class AuditCommandTest {
   @TempDir Path data;
 

@@ -10,11 +10,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.opentrellis.app.storage.DataFolder;
 
 /** What the console says when the application cannot start: one sentence, and no stack. */
+@Tag("thorough")
 public class StartTest {
   /** The application from this test's own classes, quick to start. */
   public static final List<String> COMMAND =

@@ -12,6 +12,7 @@ import java.util.stream.IntStream;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -30,6 +31,7 @@ import org.opentrellis.core.message.Source;
 import org.opentrellis.core.testing.RandomLetters;
 
 /** Over random letters and people, each with a name that tries to be more than a name. */
+@Tag("thorough")
 class CorrectForEveryoneTest {
   private static final List<String> NAMES =
       List.of(

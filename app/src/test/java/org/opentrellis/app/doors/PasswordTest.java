@@ -14,6 +14,7 @@ import java.nio.file.attribute.PosixFilePermissions;
 import java.time.Duration;
 import java.util.concurrent.atomic.AtomicLong;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
@@ -21,6 +22,7 @@ import org.opentrellis.app.RunningApplication;
 import org.opentrellis.app.StartRefused;
 
 /** One password for everything but the page that asks for it. */
+@Tag("thorough")
 class PasswordTest {
   private static final String PASSWORD = "nine frames and a queen";
 

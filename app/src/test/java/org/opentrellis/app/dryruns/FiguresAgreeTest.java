@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -13,6 +14,7 @@ import org.opentrellis.app.RunningApplication;
 import tools.jackson.databind.JsonNode;
 
 /** What the command line prints of a journey's file is what the application says of its run. */
+@Tag("thorough")
 class FiguresAgreeTest {
   @RegisterExtension static final RunningApplication APP = RunningApplication.withDemo();
 

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.opentrellis.app.RunningApplication;
@@ -16,6 +17,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** Readers of mail choose what they get, and others try what they should not. */
+@Tag("thorough")
 class ChoicesTest {
   @RegisterExtension static final RunningApplication APP = RunningApplication.withPeople(20);
 

@@ -18,6 +18,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.opentrellis.app.Answers.Answer;
@@ -30,6 +31,7 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** People sign up at the public door, and others try what they should not. */
+@Tag("thorough")
 class DoorTest {
   @RegisterExtension static final RunningApplication APP = RunningApplication.withPeople(20);
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.stream.StreamSupport;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.opentrellis.app.Answers.Answer;
@@ -12,6 +13,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** A crowd that does as the journey assumes is as forecast; one that does otherwise is not. */
+@Tag("thorough")
 class ForecastTest {
   @RegisterExtension static final RunningApplication APP = RunningApplication.withPeople(20);
 

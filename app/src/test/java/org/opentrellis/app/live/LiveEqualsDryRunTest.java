@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -29,6 +30,7 @@ import org.springframework.transaction.support.TransactionTemplate;
  * at the same second and step, and so every count by step and day. The crowd comes through the
  * services that everybody comes through, while the clock is turned from thing to thing.
  */
+@Tag("thorough")
 class LiveEqualsDryRunTest {
   @RegisterExtension static final RunningApplication APP = RunningApplication.withPeople(20);
 

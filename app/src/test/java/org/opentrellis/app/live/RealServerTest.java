@@ -13,6 +13,7 @@ import java.time.Duration;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.opentrellis.app.Answers;
@@ -22,6 +23,7 @@ import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
 
 /** Mail over a server that whoever starts the application names: here a second stand-in. */
+@Tag("thorough")
 class RealServerTest {
   private static final int PATIENCE_MILLIS = 30_000;
   private static final String OUTSIDE = "--trellis.address=http://localhost:8350";

@@ -2,6 +2,7 @@ package org.opentrellis.app.live;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.opentrellis.app.RunningApplication;
@@ -12,6 +13,7 @@ import tools.jackson.databind.JsonNode;
 /**
  * Somebody whose turn fails stands in nobody's way, loses nothing, and is mailed once all the same.
  */
+@Tag("thorough")
 class StuckTurnTest {
   @RegisterExtension static final RunningApplication APP = RunningApplication.withPeople(20);
 

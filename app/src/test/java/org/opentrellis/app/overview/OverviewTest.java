@@ -10,6 +10,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.stream.StreamSupport;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -21,6 +22,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** What lists tell of journeys is what the journeys themselves say, also while they change. */
 @Timeout(120)
+@Tag("thorough")
 class OverviewTest {
   private static final int AT_ONCE = 12;
 

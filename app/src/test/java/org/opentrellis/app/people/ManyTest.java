@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.LongStream;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -16,6 +17,7 @@ import org.opentrellis.app.RunningApplication;
 import tools.jackson.databind.JsonNode;
 
 /** What is done to many people is said first, done to just those, and can be taken back. */
+@Tag("thorough")
 class ManyTest {
   private static final int CROWD = 60;
 

@@ -6,12 +6,14 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.Statement;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
  * A file as a kill leaves it in the middle of a change that is larger than what fits into memory.
  */
+@Tag("thorough")
 public class CutOffTest {
   private static final int ROWS = 100_000;
 

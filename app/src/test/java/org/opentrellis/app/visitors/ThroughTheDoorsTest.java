@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -25,6 +26,7 @@ import tools.jackson.databind.JsonNode;
  * comes back, all over HTTP and SMTP: the same is done with them as the dry run said of the same
  * people, each thing at its step and on its day, whatever a journey is for.
  */
+@Tag("thorough")
 class ThroughTheDoorsTest {
   @RegisterExtension static final RunningApplication APP = RunningApplication.withPeople(20);
 

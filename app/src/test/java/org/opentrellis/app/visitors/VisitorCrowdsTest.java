@@ -3,6 +3,7 @@ package org.opentrellis.app.visitors;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.opentrellis.app.Answers.Answer;
@@ -15,6 +16,7 @@ import tools.jackson.databind.node.ObjectNode;
 /**
  * Who may be let come by which form, who of them is in, and what becomes of what they cannot do.
  */
+@Tag("thorough")
 class VisitorCrowdsTest {
   @RegisterExtension static final RunningApplication APP = RunningApplication.withPeople(20);
 

@@ -15,6 +15,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.IntFunction;
 import java.util.stream.IntStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.opentrellis.core.behaviour.Assumed;
 import org.opentrellis.core.behaviour.Attention;
@@ -34,6 +35,7 @@ import org.opentrellis.core.problem.Refused;
 import org.opentrellis.core.testing.ThreeEmails;
 
 /** Simulate from known values, fit, and get them back within their intervals. Seeds are fixed. */
+@Tag("thorough")
 class CalibratorTest {
   private static final Instant START = Instant.parse("2027-03-01T00:00:00Z");
   private static final Instant UNTIL = Instant.parse("2027-05-15T00:00:00Z");

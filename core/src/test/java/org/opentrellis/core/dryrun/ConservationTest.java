@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.LongStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.opentrellis.core.behaviour.ArrivalPlan;
@@ -16,6 +17,7 @@ import org.opentrellis.core.measure.RunMeasures;
 import org.opentrellis.core.testing.RandomJourneys;
 
 /** What holds exactly in every run, over 400 random journeys that use the whole language. */
+@Tag("thorough")
 class ConservationTest {
   static final int PEOPLE = 150;
 

@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.IntStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.Keenness;
@@ -33,6 +34,7 @@ import org.opentrellis.core.stats.Proportion;
 import org.opentrellis.core.testing.ThreeEmails;
 
 /** The band holds what it promises, and finds what is otherwise. Seeds are fixed. */
+@Tag("thorough")
 class ForecastTest {
   private static final Instant START = Instant.parse("2027-03-01T00:00:00Z");
   private static final int DAYS = 14;

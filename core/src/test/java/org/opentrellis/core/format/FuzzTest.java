@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 import java.util.SplittableRandom;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -14,6 +15,7 @@ import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.testing.RandomJourneys;
 
 /** Ten thousand broken files: each is read, or refused in sentences; nothing else ever happens. */
+@Tag("thorough")
 class FuzzTest {
   private static final String[] HOSTILE = {
     "null",

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.stream.LongStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.opentrellis.core.calendar.SendWindow;
@@ -29,6 +30,7 @@ import org.opentrellis.core.walk.Turn;
  * What is told twice, in another order, late, or after nobody looked for days, over 2,000 random
  * journeys: it gives what the rules say.
  */
+@Tag("thorough")
 class LateTest {
   static LongStream seeds() {
     return LongStream.range(0, 20);

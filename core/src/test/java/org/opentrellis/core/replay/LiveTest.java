@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.LongStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.opentrellis.core.account.Texting;
@@ -48,6 +49,7 @@ import org.opentrellis.core.walk.Turn;
  * taken up again, over 2,000 random journeys that use the whole language. And the log of it leads
  * to the same standing again.
  */
+@Tag("thorough")
 class LiveTest {
   private static final Set<Turn.Kind> TOLD =
       Set.of(

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.LongStream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.opentrellis.core.crowd.History;
@@ -25,6 +26,7 @@ import org.opentrellis.core.walk.Diary;
  * with another journey beside theirs and in another order, changes nothing that follows. 2,000
  * random journeys that use the whole language.
  */
+@Tag("thorough")
 class StandingTest {
   static LongStream seeds() {
     return LongStream.range(0, 20);
