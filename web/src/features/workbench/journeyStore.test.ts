@@ -26,6 +26,8 @@ class Server {
   saves: string[] = []
   refuse: string | null = null
   gate: Promise<void> | null = null
+  /** What reading waits for, and then answers as it was before. */
+  reading: Promise<void> | null = null
   /** What the next save is told that the journey is for. */
   purpose: JourneyDocument['purpose'] | null = null
 
@@ -56,7 +58,11 @@ class Server {
       const { theirs, ours, rows } = (await request.json()) as MergeOrder
       return json({ ...theirs, name: rows.includes('name') ? ours.name : theirs.name })
     }
-    if (request.method === 'GET') return json(this.view())
+    if (request.method === 'GET') {
+      const read = this.view()
+      await this.reading
+      return json(read)
+    }
     const save = (await request.json()) as { version: number; journey: JourneyDocument }
     await this.gate
     if (this.refuse) return json({ code: 'bad-value', detail: this.refuse }, 400)
@@ -211,6 +217,21 @@ describe('the journey that is being edited', () => {
     open()
     await settled(() => expect(store.save.status).toBe('saved'))
     expect(store.view?.sheet.rows).toEqual([])
+  })
+
+  it('looks anew without losing what is saved meanwhile', async () => {
+    const store = await opened()
+    let read = () => {}
+    server.reading = new Promise((resolve) => (read = resolve))
+    const looking = store.lookAnew()
+    store.edit('rename', rename('one'))
+    await settled(() => expect(store.save.status).toBe('saved'))
+    read()
+    await looking
+    expect(store.view?.version).toBe(2)
+    store.edit('rename', rename('two'))
+    await settled(() => expect(server.saves).toEqual(['one', 'two']))
+    expect(store.save.status).toBe('saved')
   })
 
   it('keeps a line that was typed while an earlier one was being saved', async () => {

@@ -170,8 +170,14 @@ export const useJourneyStore = defineStore('journey', () => {
   /** Reads sentences and findings anew, since what the journey refers to has changed. */
   async function lookAnew(): Promise<void> {
     if (!view.value || !source.value) return
+    const asked = source.value
     const { version } = view.value
-    view.value = { ...(await source.value.load()), version }
+    const loaded = await asked.load()
+    if (source.value !== asked || !view.value) return
+    // What was saved meanwhile is newer than what was read.
+    if (view.value.version !== version) return lookAnew()
+    const sheet = sheetIsAhead ? view.value.sheet : loaded.sheet
+    view.value = { ...loaded, version, sheet }
   }
 
   /** What a step is called on the sheet. */
