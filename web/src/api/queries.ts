@@ -355,7 +355,7 @@ export const questions = {
     queryOptions({
       queryKey: ['visitors'],
       queryFn: () => answerOf(api.GET('/api/visitors')),
-      refetchInterval: 3000,
+      refetchInterval: 1000,
     }),
 
   /** What was forecast of a journey's people beside what happened; worked out when it is asked for. */

@@ -17,11 +17,11 @@ const open = computed(() => props.journeys.filter((one) => one.since !== null))
 const { data: visitors } = useQuery(questions.visitors())
 const doors = computed(() => visitors.value?.doors.filter((one) => one.ways.length) ?? [])
 
-/** The number of a form; null for those who are put in. */
-const through = ref<number | null>(null)
-const touched = ref(false)
-watch(doors, ([first]) => {
-  if (!touched.value) through.value = first?.entrance ?? null
+/** The number of the form that was chosen; null for those who are put in. */
+const picked = ref<number | null>()
+const through = computed({
+  get: () => (picked.value === undefined ? (doors.value[0]?.entrance ?? null) : picked.value),
+  set: (form) => (picked.value = form),
 })
 const door = computed(() => doors.value.find((one) => one.entrance === through.value))
 
@@ -88,13 +88,7 @@ async function letThemCome() {
       @submit.prevent="letThemCome"
     >
       <label for="crowd-through">through</label>
-      <select
-        id="crowd-through"
-        v-model="through"
-        class="field min-w-0"
-        :disabled="!open.length"
-        @change="touched = true"
-      >
+      <select id="crowd-through" v-model="through" class="field min-w-0" :disabled="!open.length">
         <option v-for="one in doors" :key="one.entrance" :value="one.entrance">
           {{ one.name }}
         </option>
@@ -126,7 +120,7 @@ async function letThemCome() {
           class="field w-20 text-right"
           type="number"
           min="1"
-          max="5000"
+          :max="door ? 1000 : 5000"
           required
           :aria-invalid="!!wrong.people"
         />

@@ -15,12 +15,12 @@ defineProps<{ notices: ToldTeam[] }>()
       >
       <template v-if="one.hook === null">{{ one.words || 'Told over the web.' }}</template>
       <details v-else>
-        <summary>A web address was told, by a POST of one event.</summary>
+        <summary>One event, by POST. Here it is only shown.</summary>
         <pre
           class="figure mt-1 overflow-x-auto rounded-md bg-sunk p-2 text-fine"
           tabindex="0"
           role="group"
-          aria-label="What it was sent"
+          aria-label="What it gets"
           >{{ one.hook }}</pre>
       </details>
       <span class="note block">about {{ one.who }}, by {{ one.by }}</span>

@@ -27,6 +27,8 @@ const links = computed(() =>
     .filter((link) => link.address.includes('/r/'))
     .filter((link, i, all) => all.findIndex((one) => one.address === link.address) === i),
 )
+/** Whether it asks its reader to say that it was they who signed up. */
+const asks = computed(() => mail.data.value?.links.some((one) => one.address.includes('/confirm/')))
 const { failure, busy, attempt } = useAttempt()
 const done = ref<string | null>(null)
 /** What is being answered; null while nothing is. */
@@ -107,6 +109,16 @@ async function act(deed: MailDeed['deed'], link: number | null = null) {
       <div v-if="one.id === chosen && mail.data.value" class="border-b border-line">
         <div class="flex flex-wrap gap-1.5 px-3 py-2">
           <button
+            v-if="asks"
+            type="button"
+            class="button button-small button-main"
+            :disabled="busy"
+            @click="act('CONFIRM')"
+          >
+            Confirm
+          </button>
+          <button
+            v-else
             type="button"
             class="button button-small button-main"
             :disabled="busy"
@@ -125,6 +137,7 @@ async function act(deed: MailDeed['deed'], link: number | null = null) {
             Click “{{ link.words }}”
           </button>
           <button
+            v-if="!asks"
             type="button"
             class="button button-small"
             :disabled="busy"

@@ -36,7 +36,7 @@ async function stop(crowd: VisitorCrowd) {
     <li v-for="crowd in shown" :key="crowd.id" class="py-1">
       {{ coming(crowd) }}
       <button
-        v-if="crowd.came < crowd.people"
+        v-if="crowd.came < crowd.people && crowd.next !== null"
         type="button"
         class="underline"
         :disabled="busy"

@@ -101,7 +101,9 @@ it('goes into more journeys, or into none and then nowhere', async () => {
 
 it('puts them in without a form, and asks nobody to confirm then', async () => {
   const form = await shown()
-  await form.get('#crowd-through').setValue(null)
+  const through = form.get<HTMLSelectElement>('#crowd-through')
+  through.element.selectedIndex = 1
+  await through.trigger('change')
   expect(form.find('#crowd-confirm').exists()).toBe(false)
   await form.get('form').trigger('submit')
   await flushPromises()

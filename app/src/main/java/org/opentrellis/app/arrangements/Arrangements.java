@@ -62,7 +62,7 @@ class Arrangements {
     try {
       return arranging.get();
     } catch (Refused wrong) {
-      throw new ProblemsFound(List.of(new Problem("bad-value", "", wrong.getMessage() + ".")));
+      throw ProblemsFound.badValue("", wrong.getMessage() + ".");
     }
   }
 

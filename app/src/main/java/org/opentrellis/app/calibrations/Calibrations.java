@@ -18,7 +18,6 @@ import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.HistoryCsv;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.journey.Strands;
-import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.problem.Refused;
 import org.springframework.stereotype.Service;
@@ -43,7 +42,7 @@ class Calibrations {
     KeptJourney kept = journeys.find(id);
     List<SendRecord> history = HistoryCsv.read(csv);
     if (history.isEmpty()) {
-      throw refused("", "The file has a header and no lines.");
+      throw ProblemsFound.badValue("", "The file has a header and no lines.");
     }
     Instant until =
         seenUntil != null
@@ -75,9 +74,5 @@ class Calibrations {
     } catch (Refused wrong) {
       throw ProblemsFound.refused("/until", wrong);
     }
-  }
-
-  private static ProblemsFound refused(String place, String sentence) {
-    return new ProblemsFound(List.of(new Problem("bad-value", place, sentence)));
   }
 }

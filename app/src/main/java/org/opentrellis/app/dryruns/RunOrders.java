@@ -10,7 +10,6 @@ import org.opentrellis.core.dryrun.CohortSettings;
 import org.opentrellis.core.journey.Circles;
 import org.opentrellis.core.journey.Leads;
 import org.opentrellis.core.journey.Strands;
-import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.Problems;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.problem.Refused;
@@ -44,7 +43,7 @@ class RunOrders {
     if (wanted.isEmpty()
         || wanted.size() > MOST_JOURNEYS
         || wanted.stream().distinct().count() != wanted.size()) {
-      throw refused(
+      throw ProblemsFound.badValue(
           "/journeys",
           "A dry run takes one to %d different journeys together.".formatted(MOST_JOURNEYS));
     }
@@ -57,7 +56,7 @@ class RunOrders {
             kept.stream().map(one -> Leads.of(Strands.expand(one.journey(), catalogue))).toList())
         .ifPresent(
             circle -> {
-              throw refused(
+              throw ProblemsFound.badValue(
                   "/journeys",
                   "People would go round in a circle without a wait: %s."
                       .formatted(
@@ -82,7 +81,7 @@ class RunOrders {
   private static void refuseOneName(List<KeptJourney> kept) {
     long names = kept.stream().map(one -> one.journey().name()).distinct().count();
     if (names < kept.size()) {
-      throw refused(
+      throw ProblemsFound.badValue(
           "/journeys",
           "Journeys that run together need different names: they hand people to each other by name.");
     }
@@ -104,9 +103,5 @@ class RunOrders {
           "People are followed for 1 to %d days, not %d.".formatted(longest, order.horizonDays()));
     }
     problems.throwIfAny();
-  }
-
-  private static ProblemsFound refused(String place, String sentence) {
-    return new ProblemsFound(List.of(new Problem("bad-value", place, sentence)));
   }
 }

@@ -1,8 +1,6 @@
 package org.opentrellis.app.http;
 
-import java.util.List;
 import org.opentrellis.core.journey.Characters;
-import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 
 /** A name that a user gives to something that is kept. */
@@ -20,17 +18,14 @@ public final class GivenName {
   public static String of(String what, String given, String place) {
     String name = given.strip();
     if (name.isEmpty() || name.length() > LONGEST) {
-      throw refused(place, what + " needs a name of 1 to %d characters.".formatted(LONGEST));
+      throw ProblemsFound.badValue(
+          place, what + " needs a name of 1 to %d characters.".formatted(LONGEST));
     }
     Characters.refusal(name)
         .ifPresent(
             wrong -> {
-              throw refused(place, "The name " + wrong + ".");
+              throw ProblemsFound.badValue(place, "The name " + wrong + ".");
             });
     return name;
-  }
-
-  private static ProblemsFound refused(String place, String sentence) {
-    return new ProblemsFound(List.of(new Problem("bad-value", place, sentence)));
   }
 }

@@ -35,7 +35,6 @@ import org.opentrellis.core.intake.TableRows;
 import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.people.FieldType;
 import org.opentrellis.core.people.Mailing;
-import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.problem.Refused;
 import org.springframework.context.event.EventListener;
@@ -118,18 +117,15 @@ class Tables {
   private static void requireColumns(byte[] table, TableForm form) {
     List<List<String>> first = form.firstRows(table, 1);
     if (first.isEmpty()) {
-      throw wrong("/", "The table is empty: a row for each person is needed, with an address.");
+      throw ProblemsFound.badValue(
+          "/", "The table is empty: a row for each person is needed, with an address.");
     }
     if (first.getFirst().size() > MOST_COLUMNS) {
-      throw wrong(
+      throw ProblemsFound.badValue(
           "/",
           "The table has %,d columns; at most %d are read."
               .formatted(first.getFirst().size(), MOST_COLUMNS));
     }
-  }
-
-  private static ProblemsFound wrong(String place, String sentence) {
-    return new ProblemsFound(List.of(new Problem("bad-value", place, sentence)));
   }
 
   /**

@@ -20,7 +20,6 @@ import org.opentrellis.core.dryrun.DryRun;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.live.Editions;
 import org.opentrellis.core.machine.World;
-import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.problem.Refused;
 import org.springframework.stereotype.Service;
@@ -76,14 +75,14 @@ public class CrowdDraw {
   /**
    * @throws ProblemsFound if a journey is not open, or there would be too many people
    */
-  void check(CrowdOrder order) {
+  private void check(CrowdOrder order) {
     if (order.people() < 1 || order.people() > MOST) {
-      throw refused("/people", "A crowd has 1 to %,d people.".formatted(MOST));
+      throw ProblemsFound.badValue("/people", "A crowd has 1 to %,d people.".formatted(MOST));
     }
     Set<Long> now =
         open.entrances().stream().map(OpenJourneys.Open::journey).collect(Collectors.toSet());
     if (order.journeys().isEmpty() || !now.containsAll(order.journeys())) {
-      throw refused("/journeys", "Choose one or more journeys that are open.");
+      throw ProblemsFound.badValue("/journeys", "Choose one or more journeys that are open.");
     }
   }
 
@@ -123,9 +122,5 @@ public class CrowdDraw {
         IntStream.range(0, order.days())
             .mapToObj(day -> new ArrivalPlan.DatedShare(first.plusDays(day), 1.0 / (day + 1)))
             .toList());
-  }
-
-  static ProblemsFound refused(String place, String sentence) {
-    return new ProblemsFound(List.of(new Problem("bad-value", place, sentence)));
   }
 }

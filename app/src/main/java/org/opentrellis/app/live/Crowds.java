@@ -63,11 +63,6 @@ public class Crowds {
     return come(order, run(order, HORIZON_DAYS));
   }
 
-  private void check(CrowdOrder order) {
-    mail.refuse("simulated people cannot come");
-    draw.check(order);
-  }
-
   /** Those of a dry run. */
   CrowdView come(CrowdOrder order, DryRun run) {
     int crowd = mapper.crowds() + 1;
@@ -86,7 +81,7 @@ public class Crowds {
 
   /** The dry run whose people come. */
   DryRun run(CrowdOrder order, int horizonDays) {
-    check(order);
+    mail.refuse("simulated people cannot come");
     return draw.of(order, horizonDays, CrowdDraw.AS_THEY_ARE);
   }
 

@@ -212,7 +212,7 @@ class DueWork {
   }
 
   private Worked workAt(long from, long until) {
-    long turns = outside.goOn(from);
+    long turns = outside.goOn(clock.now());
     lookouts.lookTo(from);
     long end = Math.min(until, lookouts.next() - 1);
     List<LifeMapper.Due> due = batch.due(Math.max(from, end));

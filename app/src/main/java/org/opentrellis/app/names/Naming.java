@@ -124,7 +124,7 @@ public class Naming {
     NameRow before = find(id);
     Name name = checked(edit);
     if (edit.kind() != before.kind()) {
-      throw wrong(
+      throw ProblemsFound.badValue(
           "/kind", "A %s stays a %s.".formatted(before.kind().words(), before.kind().words()));
     }
     requireFitting(before, edit);
@@ -167,14 +167,14 @@ public class Naming {
     if (edit.fieldType() == FieldType.ONE_OF && texts) {
       long others = mapper.countOthers(before.id(), edit.choices());
       if (others > 0) {
-        throw wrong(
+        throw ProblemsFound.badValue(
             "/choices",
             "%,d people have another value; add it here, or change it there first."
                 .formatted(others));
       }
     } else if (edit.fieldType() != before.fieldType()
         && !(edit.fieldType() == FieldType.TEXT && texts)) {
-      throw wrong(
+      throw ProblemsFound.badValue(
           "/fieldType",
           "%,d people have a value in it, which would be lost; make another field."
               .formatted(before.people()));
@@ -225,10 +225,6 @@ public class Naming {
       problems.add(
           new Problem("bad-value", place, "%s has at most %d characters.".formatted(what, most)));
     }
-  }
-
-  private static ProblemsFound wrong(String place, String sentence) {
-    return new ProblemsFound(List.of(new Problem("bad-value", place, sentence)));
   }
 
   private void write(long id, NameEdit edit, Name name) {

@@ -67,7 +67,7 @@ class Alike {
     long[] all = crowd.numbers(people.meant(order.people())).toArray();
     int found = all.length;
     if (found == 0) {
-      throw People.wrong("/people", "Nobody is meant, so there is nobody to be like.");
+      throw ProblemsFound.badValue("/people", "Nobody is meant, so there is nobody to be like.");
     }
     List<PersonRow> some = rows(drawn(all));
     CohortPlan plan =

@@ -11,7 +11,6 @@ import org.opentrellis.app.http.TypedText;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.names.AllNames;
 import org.opentrellis.core.journey.Condition;
-import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.reading.WhoReader;
 import org.opentrellis.core.reading.WhoReading;
@@ -157,7 +156,8 @@ public class People {
   Condition condition(String sentence) {
     return switch (reader().read(sentence, sentence.length()).result()) {
       case WhoReading.Meant meant -> meant.who();
-      case WhoReading.Unclear unclear -> throw wrong("/find", unclear.refused().why());
+      case WhoReading.Unclear unclear ->
+          throw ProblemsFound.badValue("/find", unclear.refused().why());
     };
   }
 
@@ -167,9 +167,5 @@ public class People {
         allNames.known(),
         journeys.names().stream().map(Journeys.Named::name).toList(),
         LocalDate.now(clock));
-  }
-
-  static ProblemsFound wrong(String place, String sentence) {
-    return new ProblemsFound(List.of(new Problem("bad-value", place, sentence)));
   }
 }

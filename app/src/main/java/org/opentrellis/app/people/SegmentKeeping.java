@@ -101,7 +101,7 @@ public class SegmentKeeping {
 
   private Segment segment(String name, String find) {
     if (find.isBlank()) {
-      throw People.wrong("/find", "Say first who they are.");
+      throw ProblemsFound.badValue("/find", "Say first who they are.");
     }
     try {
       return new Segment(new SegmentName(name), people.condition(find));

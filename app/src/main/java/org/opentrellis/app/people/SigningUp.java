@@ -161,12 +161,12 @@ public class SigningUp {
   }
 
   /**
-   * People whom nobody knows are in, all together; journeys hear of them.
+   * People whom nobody knows are in, all together; journeys hear of them. Who does so does it again
+   * if somebody else takes one of the addresses at the same moment.
    *
    * @param people no address twice
    * @return their numbers, in the same order
    */
-  @AgainIfTaken
   public List<Long> newcomers(List<Signed> people, String zone, long now) {
     for (Signed signed : people) {
       PersonRow row = row(signed, zone, now);

@@ -1,9 +1,7 @@
 package org.opentrellis.app.standins;
 
-import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.PublicAddress;
-import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -90,12 +88,8 @@ class InboxController {
   void replyToMail(@PathVariable long id, @RequestBody Reply reply) {
     String words = reply.words().strip();
     if (words.isEmpty() || words.length() > LONGEST_REPLY) {
-      throw new ProblemsFound(
-          List.of(
-              new Problem(
-                  "bad-value",
-                  "/words",
-                  "An answer has 1 to %,d characters.".formatted(LONGEST_REPLY))));
+      throw ProblemsFound.badValue(
+          "/words", "An answer has 1 to %,d characters.".formatted(LONGEST_REPLY));
     }
     program.reply(id, words);
   }

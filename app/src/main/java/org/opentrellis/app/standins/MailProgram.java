@@ -15,12 +15,10 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.util.Collections;
-import java.util.List;
 import java.util.Optional;
 import java.util.Properties;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import org.jsoup.Jsoup;
 import org.opentrellis.app.http.PublicAddress;
 import org.opentrellis.app.http.Refusal;
@@ -85,13 +83,19 @@ public class MailProgram {
 
   /** Clicks the link of those words, or the first if there is none. */
   public void click(long id, Optional<String> words) {
-    List<InboxMail.MailLink> links = inbox.mail(id, address.base()).links();
-    int named =
-        IntStream.range(0, links.size())
-            .filter(i -> words.filter(links.get(i).words()::equals).isPresent())
+    InboxMail mail = inbox.mail(id, address.base());
+    String named =
+        mail.links().stream()
+            .filter(link -> words.filter(link.words()::equals).isPresent())
+            .map(InboxMail.MailLink::address)
             .findFirst()
-            .orElse(0);
-    act(id, Deed.CLICK, named);
+            .orElseGet(() -> link(mail, 0));
+    fetch(named, false);
+  }
+
+  /** Reads it; one that does not tell that it is opened leaves no trace. */
+  public void open(long id, boolean ahead) {
+    marked(inbox.mail(id, address.base())).ifPresent(mark -> fetch(mark, ahead));
   }
 
   /**
@@ -122,11 +126,6 @@ public class MailProgram {
             .orElseThrow(() -> refused("This mail asks nobody to confirm."));
     fetch(where, false);
     send(HttpRequest.newBuilder(here(where)).POST(HttpRequest.BodyPublishers.noBody()));
-  }
-
-  /** Whether a mail tells that it is opened. */
-  public boolean tellsOpens(long id) {
-    return marked(inbox.mail(id, address.base())).isPresent();
   }
 
   private static String mark(InboxMail mail) {
@@ -180,11 +179,21 @@ public class MailProgram {
 
   private void send(HttpRequest.Builder request) {
     try {
-      client.send(request.timeout(PATIENCE).build(), HttpResponse.BodyHandlers.discarding());
+      int status =
+          client
+              .send(request.timeout(PATIENCE).build(), HttpResponse.BodyHandlers.discarding())
+              .statusCode();
+      if (status >= 500) {
+        throw new IllegalStateException("the application answered " + status);
+      }
+      if (status >= 400) {
+        throw refused("It leads nowhere: the application answered %d.".formatted(status));
+      }
     } catch (IOException failed) {
       throw new UncheckedIOException(failed);
     } catch (InterruptedException stop) {
       Thread.currentThread().interrupt();
+      throw new UncheckedIOException(new IOException("stopped", stop));
     }
   }
 

@@ -108,7 +108,7 @@ class Tryouts {
     requireNoErrors(kept);
     List<Trigger> triggers = kept.journey().triggers();
     if (who.trigger() < -1 || who.trigger() >= triggers.size()) {
-      throw refused("/trigger", "The journey has no trigger of that number.");
+      throw ProblemsFound.badValue("/trigger", "The journey has no trigger of that number.");
     }
     labels(who);
     long now = clock.now();
@@ -152,7 +152,9 @@ class Tryouts {
     TryoutRow row =
         mapper
             .find(journey)
-            .orElseThrow(() -> refused("", "Nobody tries this journey just now: begin anew."));
+            .orElseThrow(
+                () ->
+                    ProblemsFound.badValue("", "Nobody tries this journey just now: begin anew."));
     List<Tryout.Act> acts = TryoutActs.read(row.acts());
     if (act.done() != acts.size()) {
       throw late();
@@ -160,11 +162,12 @@ class Tryouts {
     List<Tryout.Act> now = new ArrayList<>(acts);
     if (act.deed() == TryoutOrders.TryoutDeed.UNDO) {
       if (acts.size() < 2) {
-        throw refused("/deed", "Nothing has been done yet that could be undone.");
+        throw ProblemsFound.badValue("/deed", "Nothing has been done yet that could be undone.");
       }
       now.removeLast();
     } else if (acts.size() >= MOST_ACTS) {
-      throw refused("/deed", "At most %d things can be done: begin anew.".formatted(MOST_ACTS));
+      throw ProblemsFound.badValue(
+          "/deed", "At most %d things can be done: begin anew.".formatted(MOST_ACTS));
     } else {
       now.add(next(lived(row).tryout(), act, row));
     }
@@ -183,7 +186,7 @@ class Tryouts {
   private Tryout.Act next(Tryout so, TryoutOrders.TryoutAct act, TryoutRow row) {
     if (act.deed() == TryoutOrders.TryoutDeed.WAIT) {
       if (so.nextAt() == Person.NEVER) {
-        throw refused("/deed", "Nothing more is due.");
+        throw ProblemsFound.badValue("/deed", "Nothing more is due.");
       }
       return new Tryout.Act(Math.max(so.now(), so.nextAt()), Optional.empty());
     }
@@ -216,7 +219,7 @@ class Tryouts {
         names.products().stream()
             .filter(one -> one.name().equals(act.product()))
             .findFirst()
-            .orElseThrow(() -> refused("/product", "The shop does not sell that."));
+            .orElseThrow(() -> ProblemsFound.badValue("/product", "The shop does not sell that."));
     Money price = new Money(card.cents());
     return new Happening.Ordered(
         now,
@@ -229,7 +232,7 @@ class Tryouts {
   private static MessageRef message(Tryout so, TryoutOrders.TryoutAct act) {
     List<MessageRef> sent = TryoutReading.sent(so).map(TryoutReading.SentOne::ref).toList();
     if (act.mail() == null || act.mail() < 0 || act.mail() >= sent.size()) {
-      throw refused("/mail", "There is no such message.");
+      throw ProblemsFound.badValue("/mail", "There is no such message.");
     }
     return sent.get(act.mail());
   }
@@ -287,9 +290,5 @@ class Tryouts {
         "done-meanwhile",
         "Something else was done in this run meanwhile. Look again.",
         null);
-  }
-
-  private static ProblemsFound refused(String place, String sentence) {
-    return new ProblemsFound(List.of(new Problem("bad-value", place, sentence)));
   }
 }

@@ -1,5 +1,6 @@
 package org.opentrellis.app.visitors;
 
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.crowd.Errand;
 import org.opentrellis.core.format.Documents;
@@ -32,6 +33,6 @@ record ErrandRow(
   }
 
   Happening what() {
-    return Documents.readHappening(Json.tree(String.valueOf(document)));
+    return Documents.readHappening(Json.tree(Objects.requireNonNull(document)));
   }
 }

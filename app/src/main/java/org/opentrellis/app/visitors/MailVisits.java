@@ -47,8 +47,8 @@ class MailVisits {
     mail.ifPresent(
         id -> {
           switch (what) {
-            case Happening.OpenRecorded recorded -> opens(id, MailProgram.Deed.FETCH_AHEAD);
-            case Happening.Opened opened -> opens(id, MailProgram.Deed.OPEN);
+            case Happening.OpenRecorded recorded -> program.open(id, true);
+            case Happening.Opened opened -> program.open(id, false);
             case Happening.Clicked clicked ->
                 program.click(id, clicked.link().map(LinkName::value));
             case Happening.Bounced bounced ->
@@ -75,13 +75,6 @@ class MailVisits {
   private boolean acts(OptionalLong mail, MailProgram.Deed deed) {
     mail.ifPresent(id -> program.act(id, deed, 0));
     return mail.isPresent();
-  }
-
-  /** Reading a mail that does not tell it leaves no trace. */
-  private void opens(long mail, MailProgram.Deed deed) {
-    if (program.tellsOpens(mail)) {
-      program.act(mail, deed, 0);
-    }
   }
 
   private OptionalLong mail(long person, String address, Optional<MessageRef> message) {

@@ -24,7 +24,6 @@ import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.JourneyName;
 import org.opentrellis.core.journey.Leads;
-import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.sentence.Style;
 import org.springframework.context.event.EventListener;
@@ -100,7 +99,7 @@ public class VisitorCrowds {
         all.stream().filter(one -> order.journeys().contains(one.journey())).toList();
     for (CrowdDraw.OpenPlan one : chosen) {
       if (newcomers.entering(one.plan()).triggers().isEmpty()) {
-        throw refused(
+        throw ProblemsFound.badValue(
             "/journeys",
             "Whoever fills in %s does not come into %s."
                 .formatted(Style.quoted(open.entrance().name().value()), Style.quoted(one.name())));
@@ -140,24 +139,25 @@ public class VisitorCrowds {
         .leavesTo()
         .ifPresent(
             to -> {
-              throw refused(
+              throw ProblemsFound.badValue(
                   "", "Mail leaves this machine, to %s, so nobody simulated comes.".formatted(to));
             });
     if (order.people() < 1 || order.people() > MOST) {
-      throw refused("/people", "By a form 1 to %,d people come at once.".formatted(MOST));
+      throw ProblemsFound.badValue(
+          "/people", "By a form 1 to %,d people come at once.".formatted(MOST));
     }
     if (order.confirm() < 1 || order.confirm() > 100) {
-      throw refused("/confirm", "Of a hundred people 1 to 100 confirm.");
+      throw ProblemsFound.badValue("/confirm", "Of a hundred people 1 to 100 confirm.");
     }
     OpenEntrance open =
         entrances
             .open(order.entrance())
-            .orElseThrow(() -> refused("/entrance", "Choose a form that is on."));
+            .orElseThrow(() -> ProblemsFound.badValue("/entrance", "Choose a form that is on."));
     boolean phone =
         open.entrance().asks().stream()
             .anyMatch(asked -> asked instanceof Asked.Phone && asked.required());
     if (phone) {
-      throw refused(
+      throw ProblemsFound.badValue(
           "/entrance",
           "This form has everybody give a phone number, which nobody simulated has: choose another, or ask for it without requiring it.");
     }
@@ -177,13 +177,13 @@ public class VisitorCrowds {
       String last = Guests.LAST_NAMES.get(random.nextInt(Guests.LAST_NAMES.size()));
       String address =
           "%s.v%d.%d@crowd.test".formatted(first.toLowerCase(Locale.ROOT), crowd.id(), n + 1);
-      Map<String, String> typed =
-          form.of(address, first, last, Rehearsal.of(run, n).begun().fields());
+      Rehearsal rehearsal = Rehearsal.of(run, n);
+      Map<String, String> typed = form.of(address, first, last, rehearsal.begun().fields());
       NewKey visitor = new NewKey();
       mapper.insert(crowd.id(), address, Json.write(typed), visitor);
       boolean comesIn = !confirms || random.nextInt(100) < order.confirm();
       List<ErrandRow> errands =
-          Errands.of(run, n, confirms).stream()
+          Errands.of(run, n, rehearsal, confirms).stream()
               .limit(comesIn ? Long.MAX_VALUE : 1)
               .map(errand -> ErrandRow.of(visitor.id(), errand))
               .toList();
@@ -201,9 +201,5 @@ public class VisitorCrowds {
   @EventListener
   void follow(PersonForgotten forgotten) {
     mapper.forget(forgotten.address());
-  }
-
-  private static ProblemsFound refused(String place, String sentence) {
-    return new ProblemsFound(List.of(new Problem("bad-value", place, sentence)));
   }
 }

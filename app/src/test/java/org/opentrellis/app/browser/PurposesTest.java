@@ -45,19 +45,9 @@ class PurposesTest {
     WORKSHOP.follow(LiveWorkshop.link(mail(address), words));
   }
 
-  private static long number(String address) {
-    return APP.post(
-            "/api/people/pages",
-            "{\"find\": \"\", \"search\": \"%s\", \"order\": \"NEWEST\", \"after\": null}"
-                .formatted(address))
-        .body()
-        .at("/items/0/id")
-        .asLong();
-  }
-
   /** What happened to somebody, on their page in the workshop. */
   private static Locator journeysOf(String address) {
-    Page page = BROWSER.open(APP.address() + "/people?person=" + number(address));
+    Page page = BROWSER.open(APP.address() + "/people?person=" + WORKSHOP.number(address));
     return page.getByRole(AriaRole.REGION, new GetByRoleOptions().setName("In journeys"));
   }
 
@@ -186,7 +176,8 @@ class PurposesTest {
     button(page, "Send the answer").click();
     assertThat(page.getByText("The answer went out")).isVisible();
     Accessibility.assertNothingFound(page);
-    Page person = BROWSER.open(APP.address() + "/people?person=" + number("nur@example.com"));
+    Page person =
+        BROWSER.open(APP.address() + "/people?person=" + WORKSHOP.number("nur@example.com"));
     assertThat(person.getByText("Answered a mail: “Six bees with yellow trousers.”")).isVisible();
 
     WORKSHOP.turn(15 * DAY);

@@ -30,6 +30,7 @@ class SignUpDeskTest {
   private final SignUpDesk desk = new SignUpDesk(signUps);
   private final List<String> kept = Collections.synchronizedList(new ArrayList<>());
   private final List<Integer> together = Collections.synchronizedList(new ArrayList<>());
+  private final CountDownLatch taking = new CountDownLatch(1);
   private final CountDownLatch held = new CountDownLatch(1);
 
   @BeforeEach
@@ -37,6 +38,7 @@ class SignUpDeskTest {
     doAnswer(
             call -> {
               List<SignUps.Sent> forms = call.getArgument(0);
+              taking.countDown();
               held.await(10, TimeUnit.SECONDS);
               together.add(forms.size());
               if (forms.stream().anyMatch(form -> form.number().equals(BAD))) {
@@ -64,10 +66,20 @@ class SignUpDeskTest {
   void eachComesBackWhenTheirsIsKeptAndOnlyTheBadOneIsRefused() throws Exception {
     List<Future<?>> answers = new ArrayList<>();
     try (ExecutorService people = Executors.newVirtualThreadPerTaskExecutor()) {
-      for (int n = 0; n < 40; n++) {
+      answers.add(people.submit(() -> desk.take(form("form 0"))));
+      taking.await(10, TimeUnit.SECONDS);
+      // While that one is being taken, the others come.
+      CountDownLatch come = new CountDownLatch(39);
+      for (int n = 1; n < 40; n++) {
         String number = n == 20 ? BAD : "form " + n;
-        answers.add(people.submit(() -> desk.take(form(number))));
+        answers.add(
+            people.submit(
+                () -> {
+                  come.countDown();
+                  desk.take(form(number));
+                }));
       }
+      come.await(10, TimeUnit.SECONDS);
       Thread.sleep(200);
       assertThat(answers).noneMatch(Future::isDone);
       held.countDown();

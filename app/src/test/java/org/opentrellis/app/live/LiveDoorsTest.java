@@ -172,8 +172,8 @@ class LiveDoorsTest {
     String table = "email\nfair.one@example.com\nfair.two@example.com\n";
     bring(table, false);
     bring(table.replace("fair.", "market."), true);
-    assertThat(stands(number("fair.one@example.com"))).isEmpty();
-    assertThat(stands(number("market.two@example.com"))).hasSize(1);
+    assertThat(stands(workshop.number("fair.one@example.com"))).isEmpty();
+    assertThat(stands(workshop.number("market.two@example.com"))).hasSize(1);
     workshop.auditIsClean();
   }
 
@@ -200,16 +200,6 @@ class LiveDoorsTest {
         .until(
             "/api/people-acts/" + begun.body().get("id"),
             act -> !act.get("state").asString().equals("UNDER_WAY"));
-  }
-
-  private static long number(String address) {
-    return APP.post(
-            "/api/people/pages",
-            "{\"find\": \"\", \"search\": \"%s\", \"order\": \"NEWEST\", \"after\": null}"
-                .formatted(address))
-        .body()
-        .at("/items/0/id")
-        .asLong();
   }
 
   @Test

@@ -88,6 +88,18 @@ public final class LiveWorkshop {
     return added.body().get("id").asLong();
   }
 
+  /** The number of whoever has an address. */
+  public long number(String address) {
+    return over.get()
+        .post(
+            "/api/people/pages",
+            "{\"find\": \"\", \"search\": \"%s\", \"order\": \"NEWEST\", \"after\": null}"
+                .formatted(address))
+        .body()
+        .at("/items/0/id")
+        .asLong();
+  }
+
   /** Adds somebody who may be mailed, and puts them on lists. */
   public long onList(String address, String... lists) {
     long id = person(address);

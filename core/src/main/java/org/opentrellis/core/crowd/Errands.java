@@ -26,11 +26,13 @@ public final class Errands {
 
   private static final long HOUR = 3600;
 
-  /** Before the first midnight of the run in any zone of Europe, Africa and the Americas. */
-  private static final long EARLY_SECONDS = 20 * HOUR;
+  /**
+   * So long before the run begins at UTC the first come who sign up before anything brings them.
+   */
+  private static final long EARLY_SECONDS = 23 * HOUR;
 
-  /** Over so long those come who sign up before anything brings them in. */
-  private static final long EARLY_SPREAD = 12 * HOUR;
+  /** Over so long they come: the last before the run's first midnight in any zone (UTC+14). */
+  private static final long EARLY_SPREAD = 8 * HOUR;
 
   private static final long MINUTE = 60;
 
@@ -38,11 +40,11 @@ public final class Errands {
 
   /**
    * @param number of the person, from 0
+   * @param rehearsal what the run makes of them
    * @param confirms whether whoever signs up has to confirm
    * @return in order of time
    */
-  public static List<Errand> of(DryRun run, int number, boolean confirms) {
-    Rehearsal rehearsal = Rehearsal.of(run, number);
+  public static List<Errand> of(DryRun run, int number, Rehearsal rehearsal, boolean confirms) {
     List<Errand> errands = new ArrayList<>();
     List<Long> in = new ArrayList<>();
     Set<MessageRef> read = new HashSet<>();

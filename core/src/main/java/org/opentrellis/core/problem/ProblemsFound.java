@@ -30,6 +30,16 @@ public final class ProblemsFound extends RuntimeException {
     return new ProblemsFound(List.of(new Problem(why.code(), place, why.sentence())));
   }
 
+  /**
+   * One bad value.
+   *
+   * @param place where it stands, as a JSON Pointer
+   * @param sentence what is wrong and what to do
+   */
+  public static ProblemsFound badValue(String place, String sentence) {
+    return new ProblemsFound(List.of(new Problem(Refused.BAD_VALUE, place, sentence)));
+  }
+
   public List<Problem> problems() {
     return problems;
   }

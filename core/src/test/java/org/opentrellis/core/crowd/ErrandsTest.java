@@ -56,8 +56,12 @@ class ErrandsTest {
         .done();
   }
 
+  private static List<Errand> errands(DryRun run, int number, boolean confirms) {
+    return Errands.of(run, number, Rehearsal.of(run, number), confirms);
+  }
+
   private static List<List<Errand>> all(DryRun run, boolean confirms) {
-    return IntStream.range(0, PEOPLE).mapToObj(n -> Errands.of(run, n, confirms)).toList();
+    return IntStream.range(0, PEOPLE).mapToObj(n -> errands(run, n, confirms)).toList();
   }
 
   private static long entered(DryRun run, int number) {
@@ -80,8 +84,7 @@ class ErrandsTest {
       assertThat(errands).isSortedAccordingTo((one, other) -> Long.compare(one.at(), other.at()));
     }
     for (int n = 0; n < PEOPLE; n++) {
-      assertThat(Errands.of(run, n, false).getFirst())
-          .isEqualTo(new Errand.SignsUp(entered(run, n)));
+      assertThat(errands(run, n, false).getFirst()).isEqualTo(new Errand.SignsUp(entered(run, n)));
     }
   }
 
@@ -94,7 +97,7 @@ class ErrandsTest {
     for (int n = 0; n < PEOPLE; n++) {
       List<Happening> told = Rehearsal.of(run, n).acts();
       List<Happening> done =
-          Errands.of(run, n, true).stream()
+          errands(run, n, true).stream()
               .filter(Errand.Does.class::isInstance)
               .map(one -> ((Errand.Does) one).what())
               .toList();
@@ -116,7 +119,7 @@ class ErrandsTest {
     Behaviour sells = behaviour().edit().offers(List.of(HIVE)).done();
     DryRun run = run(sells, CART);
     for (int n = 0; n < PEOPLE; n++) {
-      List<Errand> errands = Errands.of(run, n, true);
+      List<Errand> errands = errands(run, n, true);
       assertThat(errands.subList(0, 2))
           .extracting(Object::getClass)
           .containsExactly(Errand.SignsUp.class, Errand.Confirms.class);
