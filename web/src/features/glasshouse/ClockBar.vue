@@ -6,7 +6,7 @@ import { useAttempt } from '@/api/useAttempt'
 import type { ClockOrder, ClockView } from '@/api/types'
 import { count } from '@/ui/figures'
 import Trouble from '@/ui/Trouble.vue'
-import { fullMoment, shortMoment, span } from './moments'
+import { fullMoment, shortMoment, span } from '@/ui/moments'
 
 /** The account's clock: what it shows, and how far it is turned on. It never goes back. */
 const props = defineProps<{

@@ -7,7 +7,7 @@ import type { OpenJourney, ComingPace } from '@/api/types'
 import { useForm } from '@/api/useForm'
 import { count } from '@/ui/figures'
 import Trouble from '@/ui/Trouble.vue'
-import { shortMoment } from './moments'
+import { shortMoment } from '@/ui/moments'
 import VisitorCrowds from './VisitorCrowds.vue'
 
 /** Lets simulated people come into open journeys: by themselves, through a form, or put in. */

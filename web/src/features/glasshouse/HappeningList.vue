@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { LoggedLine } from '@/api/types'
-import { shortMoment } from './moments'
+import { shortMoment } from '@/ui/moments'
 
 /** What happened to people in journeys, the newest first. */
 defineProps<{ lines: LoggedLine[]; withNames: boolean }>()

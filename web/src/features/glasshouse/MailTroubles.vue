@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { MailState, StuckPerson } from '@/api/types'
 import { count } from '@/ui/figures'
-import { shortMoment } from './moments'
+import { shortMoment } from '@/ui/moments'
 
 /** Messages that are late or were refused, people whose turn fails, and what becomes of them. */
 defineProps<{ mail: MailState; stuck: StuckPerson[] }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ToldTeam } from '@/api/types'
-import { shortMoment } from './moments'
+import { shortMoment } from '@/ui/moments'
 
 /** What journeys and forms told the team. */
 defineProps<{ notices: ToldTeam[] }>()

@@ -11,7 +11,7 @@ import { count } from '@/ui/figures'
 import Trouble from '@/ui/Trouble.vue'
 import { reasonOf } from '@/api/client'
 import { remarksOf } from './forecast/figures'
-import { shortMoment } from './moments'
+import { shortMoment } from '@/ui/moments'
 import StepPeopleList from './StepPeopleList.vue'
 
 /**

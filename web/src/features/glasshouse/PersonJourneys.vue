@@ -6,7 +6,7 @@ import { outdated, questions } from '@/api/queries'
 import { useAttempt } from '@/api/useAttempt'
 import Trouble from '@/ui/Trouble.vue'
 import HappeningList from './HappeningList.vue'
-import { shortMoment } from './moments'
+import { shortMoment } from '@/ui/moments'
 
 /** Where somebody stands in journeys and why, with what can be done about it. */
 const props = defineProps<{ person: number }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { questions } from '@/api/queries'
-import { shortMoment } from './moments'
+import { shortMoment } from '@/ui/moments'
 
 /** Texts as they came to phones. */
 const { data } = useQuery(questions.phone())

@@ -8,7 +8,7 @@ import type { MailDeed } from '@/api/types'
 import { useAttempt } from '@/api/useAttempt'
 import ProofSheet from '@/features/messages/composer/ProofSheet.vue'
 import Trouble from '@/ui/Trouble.vue'
-import { shortMoment } from './moments'
+import { shortMoment } from '@/ui/moments'
 
 /** Mail as those who got it see it, with what they and their mail programs do. */
 const address = ref('')

@@ -6,7 +6,7 @@ import { outdated, questions } from '@/api/queries'
 import { useAttempt } from '@/api/useAttempt'
 import { count } from '@/ui/figures'
 import Trouble from '@/ui/Trouble.vue'
-import { shortMoment } from './moments'
+import { shortMoment } from '@/ui/moments'
 
 /** Who stands at a step of a journey now. */
 const props = defineProps<{ journey: number; step: string; name: string }>()

@@ -6,7 +6,7 @@ import type { VisitorCrowd } from '@/api/types'
 import { useAttempt } from '@/api/useAttempt'
 import { count } from '@/ui/figures'
 import Trouble from '@/ui/Trouble.vue'
-import { shortMoment } from './moments'
+import { shortMoment } from '@/ui/moments'
 
 /** Those who were let come by themselves: how far they are. */
 const props = defineProps<{ crowds: VisitorCrowd[] }>()

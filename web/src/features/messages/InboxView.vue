@@ -9,6 +9,7 @@ import { useForm } from '@/api/useForm'
 import ChoiceBar from '@/ui/ChoiceBar.vue'
 import { fileSize } from '@/ui/figures'
 import GoneForGood from '@/ui/GoneForGood.vue'
+import { fullMoment } from '@/ui/moments'
 import MoreButton from '@/ui/MoreButton.vue'
 import Trouble from '@/ui/Trouble.vue'
 import { useTabTitle } from '@/ui/useTabTitle'
@@ -47,7 +48,6 @@ const LOOKS = [
   { key: 'plain', name: 'plain text' },
   { key: 'headers', name: 'headers, parts, links' },
 ] as const
-const moment = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'medium' })
 useTabTitle(() => 'Inbox')
 </script>
 
@@ -88,7 +88,7 @@ useTabTitle(() => 'Inbox')
           >
           <span class="note block truncate">{{ one.sender }} to {{ one.address }}</span>
           <span class="note block"
-            >{{ moment.format(one.at * 1000)
+            >{{ fullMoment(one.at)
             }}<template v-if="one.millis !== null">
               · {{ one.millis }} ms on its way</template
             ></span

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { TryoutMail } from '@/api/types'
-import { shortMoment } from '@/features/glasshouse/moments'
+import { shortMoment } from '@/ui/moments'
 import ProofSheet from '@/features/messages/composer/ProofSheet.vue'
 import Trouble from '@/ui/Trouble.vue'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { storeToRefs } from 'pinia'
 import { computed, ref, watch } from 'vue'
-import { fullMoment, shortMoment } from '@/features/glasshouse/moments'
+import { fullMoment, shortMoment } from '@/ui/moments'
 import { useJourneyStore } from '@/features/workbench/journeyStore'
 import Trellis from '@/trellis/Trellis.vue'
 import { useTabTitle } from '@/ui/useTabTitle'

@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import { answerOf, api } from '@/api/client'
 import { questions } from '@/api/queries'
 import { useAttempt } from '@/api/useAttempt'
+import { fullMoment } from '@/ui/moments'
 import { useManuscript } from './manuscriptStore'
 
 /** Every save of a message, told by what it changed. */
@@ -13,8 +14,6 @@ const history = useQuery(
   computed(() => questions.messageHistory(store.sheet!.id, store.sheet!.version)),
 )
 const { failure, attempt } = useAttempt(history.error)
-
-const moment = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' })
 
 async function restore(version: number) {
   await attempt(async () => {
@@ -48,7 +47,7 @@ async function restore(version: number) {
       >
         <p class="flex items-center gap-2">
           <b class="figure">v{{ one.version }}</b>
-          <span class="note">{{ moment.format(one.at * 1000) }}</span>
+          <span class="note">{{ fullMoment(one.at) }}</span>
           <button
             v-if="one.version !== store.sheet?.version"
             type="button"
