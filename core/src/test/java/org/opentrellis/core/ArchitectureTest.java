@@ -81,6 +81,10 @@ class ArchitectureTest {
           Map.entry("message", Set.of("account", "journey", "problem")),
           Map.entry("proofreading", Set.of("message", "account", "journey", "problem")),
           Map.entry("entrance", Set.of("people", "message", "sentence", "journey", "problem")),
+          Map.entry(
+              "newsletter",
+              Set.of(
+                  "account", "message", "sentence", "journey", "calendar", "stats", "problem")),
           Map.entry("account", Set.of("people", "journey", "problem")),
           Map.entry("intake", Set.of("people", "journey", "problem")),
           Map.entry("sentence", Set.of("journey", "calendar", "message")),
@@ -113,6 +117,7 @@ class ArchitectureTest {
                   "calibrate",
                   "message",
                   "entrance",
+                  "newsletter",
                   "happening",
                   "machine")));
 

@@ -24,7 +24,7 @@ interface FirstStepsMapper {
       select put_away,
         exists (select 1 from person) or exists (select 1 from entrance) as people,
         exists (select 1 from message) as messages,
-        exists (select 1 from journey where not archived) as journeys,
+        exists (select 1 from journey where kind = 'JOURNEY' and not archived) as journeys,
         exists (select 1 from dry_run) as dry_runs,
         tried,
         exists (select 1 from edition) as opened
@@ -33,7 +33,7 @@ interface FirstStepsMapper {
   Done done();
 
   /** The journey that was saved last. */
-  @Select("select id from journey where not archived order by saved_at desc, id desc limit 1")
+  @Select("select id from journey where kind = 'JOURNEY' and not archived order by saved_at desc, id desc limit 1")
   Optional<Long> journey();
 
   @Update("update first_steps set tried = true")

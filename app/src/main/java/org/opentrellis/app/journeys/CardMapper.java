@@ -75,14 +75,14 @@ interface CardMapper {
   @Select(
       """
       select c.journey_id from journey_card c join journey j on j.id = c.journey_id
-      where c.sketch is null and not j.archived order by c.journey_id
+      where c.sketch is null and not j.archived and j.kind = 'JOURNEY' order by c.journey_id
       """)
   List<Long> withoutSketch();
 
   /** What has changed since a revision. */
   @Select(
       """
-      select j.id, j.name, j.archived, c.neighbour, c.names, c.revision
+      select j.id, j.kind, j.name, j.archived, c.neighbour, c.names, c.revision
       from journey_card c join journey j on j.id = c.journey_id
       where c.revision > #{revision} order by j.id
       """)
@@ -90,7 +90,7 @@ interface CardMapper {
 
   @Select(
       """
-      select j.id, j.name, j.archived, c.neighbour, c.names, c.revision
+      select j.id, j.kind, j.name, j.archived, c.neighbour, c.names, c.revision
       from journey_card c join journey j on j.id = c.journey_id where j.id = #{journey}
       """)
   Optional<FactsRow> facts(long journey);
@@ -109,7 +109,7 @@ interface CardMapper {
       select j.id, j.name, j.version, j.saved_at, c.purpose, c.state, c.opening, c.goal, c.body,
         c.findings, c.worst, c.first_place, c.checked_at, c.checked_on, c.checked_carried, c.sketch
       from journey_card c join journey j on j.id = c.journey_id
-      where j.archived = #{archived}
+      where j.archived = #{archived} and j.kind = 'JOURNEY'
       <foreach item="word" collection="words">and c.search like #{word} escape '!' </foreach>
       order by j.id limit #{most} offset #{from}
       </script>
@@ -124,7 +124,7 @@ interface CardMapper {
       """
       <script>
       select count(*) from journey_card c join journey j on j.id = c.journey_id
-      where j.archived = #{archived}
+      where j.archived = #{archived} and j.kind = 'JOURNEY'
       <foreach item="word" collection="words">and c.search like #{word} escape '!' </foreach>
       </script>
       """)

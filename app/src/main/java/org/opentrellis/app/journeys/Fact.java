@@ -13,12 +13,19 @@ import org.opentrellis.core.reading.KnownNames;
  *
  * @param names that it uses, without those of its steps
  */
-record Fact(long id, String name, boolean archived, Neighbour neighbour, KnownNames names) {
+record Fact(
+    long id,
+    JourneyKind kind,
+    String name,
+    boolean archived,
+    Neighbour neighbour,
+    KnownNames names) {
   private record Kept(Map<String, TreeSet<String>> names) {}
 
   static Fact of(FactsRow row) {
     return new Fact(
         row.id(),
+        row.kind(),
         row.name(),
         row.archived(),
         Json.read(row.neighbour(), Neighbour.class),
@@ -31,7 +38,12 @@ record Fact(long id, String name, boolean archived, Neighbour neighbour, KnownNa
             KnownNames.in(java.util.List.of(kept.journey(), kept.behaviour())).byKind());
     names.remove(StepId.class.getSimpleName());
     return new Fact(
-        kept.id(), kept.journey().name(), kept.archived(), neighbour, KnownNames.of(names));
+        kept.id(),
+        kept.kind(),
+        kept.journey().name(),
+        kept.archived(),
+        neighbour,
+        KnownNames.of(names));
   }
 
   String writtenNames() {

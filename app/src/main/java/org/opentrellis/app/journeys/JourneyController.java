@@ -41,27 +41,32 @@ class JourneyController {
 
   @PutMapping("/{id}")
   JourneyView saveJourney(@PathVariable long id, @RequestBody JourneyEdits.JourneySave save) {
+    journeys.requireJourney(id);
     return journeys.save(id, save);
   }
 
   @PutMapping("/{id}/state")
   JourneyView changeState(@PathVariable long id, @RequestBody JourneyEdits.StateSave save) {
+    journeys.requireJourney(id);
     return shelf.change(id, save);
   }
 
   @PostMapping("/{id}/copies")
   @ResponseStatus(HttpStatus.CREATED)
   JourneyView duplicateJourney(@PathVariable long id) {
+    journeys.requireJourney(id);
     return shelf.duplicate(id);
   }
 
   @PutMapping("/{id}/archived")
   JourneyView archiveJourney(@PathVariable long id) {
+    journeys.requireJourney(id);
     return shelf.archive(id, true);
   }
 
   @DeleteMapping("/{id}/archived")
   JourneyView bringJourneyBack(@PathVariable long id) {
+    journeys.requireJourney(id);
     return shelf.archive(id, false);
   }
 

@@ -14,7 +14,7 @@ import org.apache.ibatis.annotations.Update;
 interface JourneyMapper {
   @Select(
       """
-      select id, document, version, saved_at, behaviour, behaviour_version, archived, starter
+      select id, kind, document, version, saved_at, behaviour, behaviour_version, archived, starter
       from journey where id = #{id}
       """)
   Optional<JourneyRow> find(long id);
@@ -33,8 +33,8 @@ interface JourneyMapper {
 
   @Insert(
       """
-      insert into journey (name, document, version, saved_at, behaviour, behaviour_version, starter)
-      values (#{name}, #{document}, 1, #{savedAt}, #{behaviour}, 1, #{starter})
+      insert into journey (kind, name, document, version, saved_at, behaviour, behaviour_version, starter)
+      values (#{kind}, #{name}, #{document}, 1, #{savedAt}, #{behaviour}, 1, #{starter})
       """)
   @Options(useGeneratedKeys = true, keyProperty = "id")
   void insert(NewJourneyRow row);

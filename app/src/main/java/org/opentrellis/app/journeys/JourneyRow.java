@@ -5,6 +5,7 @@ import org.jspecify.annotations.Nullable;
 
 record JourneyRow(
     long id,
+    JourneyKind kind,
     String document,
     int version,
     OffsetDateTime savedAt,

@@ -82,8 +82,36 @@ public class JourneyShelf {
    * @throws ProblemsFound if it may not be opened yet
    */
   public void open(long id) {
-    int version = journeys.find(id).version();
-    change(id, new JourneyEdits.StateSave(version, JourneyState.OPEN, null, false));
+    become(id, JourneyState.OPEN);
+  }
+
+  /** People go on with an open journey as it is saved now, those inside, too. */
+  public void putIntoEffect(long id) {
+    events.publishEvent(new JourneyStateChanged(id, JourneyState.OPEN, true));
+  }
+
+  /** A stopped journey is a plan again. */
+  public void plan(long id) {
+    become(id, JourneyState.DRAFT);
+  }
+
+  /** Puts away what nobody is in any more. */
+  public void putAway(long id) {
+    archive(id, true);
+  }
+
+  /** Nobody new enters an open journey any more. */
+  public void close(long id) {
+    become(id, JourneyState.CLOSING);
+  }
+
+  /** Nobody enters a journey any more, and those inside leave now. */
+  public void stop(long id) {
+    become(id, JourneyState.STOPPED);
+  }
+
+  private void become(long id, JourneyState state) {
+    change(id, new JourneyEdits.StateSave(journeys.find(id).version(), state, null, false));
   }
 
   private static void requireNoErrors(JourneyView view) {

@@ -12,6 +12,7 @@ import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.http.FreeName;
 import org.opentrellis.app.http.NameTaken;
 import org.opentrellis.app.http.NotFound;
+import org.opentrellis.app.http.Refusal;
 import org.opentrellis.app.http.SaveLost;
 import org.opentrellis.app.revisions.Revisions;
 import org.opentrellis.core.behaviour.Behaviour;
@@ -28,6 +29,7 @@ import org.opentrellis.core.reading.KnownNames;
 import org.opentrellis.core.sentence.DifferenceLine;
 import org.opentrellis.core.sentence.JourneyDifference;
 import org.springframework.dao.DuplicateKeyException;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -85,7 +87,17 @@ public class Journeys {
 
   /** The names of all journeys that are not archived, in order of the alphabet. */
   public List<Named> names() {
+    return named(JourneyKind.JOURNEY);
+  }
+
+  /** The same of everything that runs as a journey does. */
+  public List<Named> allNames() {
+    return named(JourneyKind.values());
+  }
+
+  private List<Named> named(JourneyKind... kinds) {
     return index.current().stream()
+        .filter(one -> List.of(kinds).contains(one.kind()))
         .map(one -> new Named(one.id(), one.name()))
         .sorted(Comparator.comparing(Named::name, String.CASE_INSENSITIVE_ORDER))
         .toList();
@@ -149,11 +161,27 @@ public class Journeys {
    * @throws DuplicateKeyException if its name is taken
    */
   public long add(Journey journey, Behaviour behaviour, @Nullable String starter) {
+    return add(JourneyKind.JOURNEY, journey, behaviour, starter);
+  }
+
+  /**
+   * Adds what runs as a journey does, and is written otherwise.
+   *
+   * @return its id
+   * @throws DuplicateKeyException if its name is taken
+   */
+  public long add(JourneyKind kind, Journey journey, Behaviour behaviour) {
+    return add(kind, journey, behaviour, null);
+  }
+
+  private long add(
+      JourneyKind kind, Journey journey, Behaviour behaviour, @Nullable String starter) {
     revisions.hold();
     String document = Json.write(Documents.write(journey));
     OffsetDateTime now = OffsetDateTime.now(clock);
     NewJourneyRow row =
         new NewJourneyRow(
+            kind,
             journey.name(), document, now, Json.write(Documents.write(behaviour)), starter);
     mapper.insert(row);
     long id = Objects.requireNonNull(row.id);
@@ -196,6 +224,37 @@ public class Journeys {
         write(id, save.version(), journey, save.by())
             .orElseThrow(() -> lost(id, save.version(), journey, catalogue)),
         running);
+  }
+
+  /**
+   * Keeps what is written otherwise as the journey that it has become; its state stays.
+   *
+   * @throws NameTaken if another is called so
+   */
+  public void become(long id, Journey journey) {
+    revisions.hold();
+    KeptJourney kept = find(id);
+    Journey become = journey.edit().state(kept.journey().state()).done();
+    if (!become.equals(kept.journey())) {
+      write(id, kept.version(), become, null)
+          .orElseThrow(() -> new IllegalStateException("saved while everything is held"));
+    }
+  }
+
+  /**
+   * What is not written as a journey is not changed as one either.
+   *
+   * @throws Refusal if it is something else
+   */
+  void requireJourney(long id) {
+    JourneyKind kind = find(id).kind();
+    if (kind != JourneyKind.JOURNEY) {
+      throw new Refusal(
+          HttpStatus.CONFLICT,
+          "no-journey",
+          "This is %s: change it where it is written.".formatted(kind.words()),
+          null);
+    }
   }
 
   private SaveLost lost(long id, int readAt, Journey journey, Catalogue catalogue) {

@@ -12,11 +12,13 @@ import org.opentrellis.core.journey.Journey;
 /**
  * A journey as it is kept, with what is assumed of its people.
  *
+ * @param kind what it is to its users
  * @param archived whether it has been put away
  * @param starter the starter that it began from, if it did
  */
 public record KeptJourney(
     long id,
+    JourneyKind kind,
     int version,
     OffsetDateTime savedAt,
     Journey journey,
@@ -34,6 +36,7 @@ public record KeptJourney(
     JourneyRow row = found.orElseThrow(() -> NotFound.of("journey", id));
     return new KeptJourney(
         row.id(),
+        row.kind(),
         row.version(),
         row.savedAt(),
         Documents.readKeptJourney(row.document(), catalogue),

@@ -6,6 +6,7 @@ import org.jspecify.annotations.Nullable;
 /** A row to insert; the database sets its id. Mutable, because MyBatis hands keys back that way. */
 final class NewJourneyRow {
   @Nullable Long id;
+  final JourneyKind kind;
   final String name;
   final String document;
   final OffsetDateTime savedAt;
@@ -13,11 +14,13 @@ final class NewJourneyRow {
   final @Nullable String starter;
 
   NewJourneyRow(
+      JourneyKind kind,
       String name,
       String document,
       OffsetDateTime savedAt,
       String behaviour,
       @Nullable String starter) {
+    this.kind = kind;
     this.name = name;
     this.document = document;
     this.savedAt = savedAt;

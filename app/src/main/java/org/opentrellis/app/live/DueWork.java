@@ -36,6 +36,7 @@ class DueWork {
   private final Postman postman;
   private final Lookouts lookouts;
   private final OutsideWorld outside;
+  private final Appointments appointments;
   private final ClockKeeper keeper;
   private final AccountClock clock;
   private final TrellisSettings settings;
@@ -54,6 +55,7 @@ class DueWork {
       Postman postman,
       Lookouts lookouts,
       OutsideWorld outside,
+      Appointments appointments,
       ClockKeeper keeper,
       AccountClock clock,
       TrellisSettings settings) {
@@ -65,6 +67,7 @@ class DueWork {
     this.postman = postman;
     this.lookouts = lookouts;
     this.outside = outside;
+    this.appointments = appointments;
     this.keeper = keeper;
     this.clock = clock;
     this.settings = settings;
@@ -175,7 +178,8 @@ class DueWork {
             guests.next().orElse(Long.MAX_VALUE),
             putOff.next().orElse(Long.MAX_VALUE),
             lookouts.next(),
-            outside.next())
+            outside.next(),
+            appointments.next())
         .min()
         .orElse(Long.MAX_VALUE);
   }
@@ -185,8 +189,10 @@ class DueWork {
     long come = Long.MIN_VALUE;
     for (long next = next(); next <= to && (!stopped.get() || next <= come); ) {
       if (next > come) {
-        // Whoever acts from outside does so at their own moment.
-        come = Math.min(to, Math.min(next + TOGETHER_SECONDS, Math.max(next, outside.next() - 1)));
+        // Whoever acts from outside does so at their own moment, and what is decided for all is
+        // decided before anybody goes on by it.
+        long alone = Math.min(outside.next(), appointments.next());
+        come = Math.min(to, Math.min(next + TOGETHER_SECONDS, Math.max(next, alone - 1)));
         if (turn) {
           keeper.stand(Instant.ofEpochSecond(next));
           keeper.keep();
@@ -213,6 +219,7 @@ class DueWork {
 
   private Worked workAt(long from, long until) {
     long turns = outside.goOn(clock.now());
+    turns += appointments.keep(from);
     lookouts.lookTo(from);
     long end = Math.min(until, lookouts.next() - 1);
     List<LifeMapper.Due> due = batch.due(Math.max(from, end));

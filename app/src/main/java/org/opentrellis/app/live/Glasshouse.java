@@ -218,7 +218,7 @@ class Glasshouse {
   private PersonLive.StandsAt stand(VisitRow row, LogReading.Words words) {
     Program program = words.program(row.journeyId(), row.version());
     Sentences sentences =
-        new Sentences(LiveNames.shown(program.journey(), journeys.names()), open.catalogue());
+        new Sentences(LiveNames.shown(program.journey(), journeys.allNames()), open.catalogue());
     String why =
         program.steps().stream()
             .filter(step -> step.id().value().equals(row.step()))

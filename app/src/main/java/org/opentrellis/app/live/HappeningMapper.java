@@ -146,6 +146,27 @@ interface HappeningMapper {
       """)
   List<Times> counts(long after, long upTo);
 
+  /** How many people each happened to, of a step that sends. */
+  record StepFigures(
+      String step, long delivered, long bounced, long opened, long clicked, long unsubscribed) {}
+
+  @Select(
+      """
+      select step,
+        count(distinct case when kind = 'DELIVERED' then person_id end) as delivered,
+        count(distinct case when kind = 'BOUNCED' then person_id end) as bounced,
+        count(distinct case when kind in ('OPEN_RECORDED', 'OPENED') then person_id end)
+          as opened,
+        count(distinct case when kind = 'CLICKED' then person_id end) as clicked,
+        count(distinct case when kind = 'CONSENT_WITHDRAWN' then person_id end) as unsubscribed
+      from happening
+      where journey_id = #{journey} and at <= #{upTo} and step is not null
+        and kind in ('DELIVERED', 'BOUNCED', 'OPEN_RECORDED', 'OPENED', 'CLICKED',
+          'CONSENT_WITHDRAWN')
+      group by step order by step
+      """)
+  List<StepFigures> figures(@Param("journey") long journey, @Param("upTo") long upTo);
+
   @Select("select coalesce(max(id), 0) from happening")
   long last();
 

@@ -54,7 +54,7 @@ record HappeningRow(
   record OfTurn(long person, int turn, long at, int edition) {
 
     HappeningRow told(Happening happening, Origin origin) {
-      MessageRef message = happening instanceof Happening.OfMessage of ? of.message() : null;
+      MessageRef message = message(happening).orElse(null);
       return new HappeningRow(
           person,
           turn,
@@ -105,9 +105,20 @@ record HappeningRow(
     return text.substring(0, Math.min(200, text.length()));
   }
 
+  /** The message that it is about, or came of. */
+  private static Optional<MessageRef> message(Happening happening) {
+    return switch (happening) {
+      case Happening.OfMessage of -> Optional.of(of.message());
+      case Happening.ConsentWithdrawn withdrawn -> withdrawn.becauseOf();
+      default -> Optional.empty();
+    };
+  }
+
   private static Optional<JourneyName> journey(Happening happening) {
     return switch (happening) {
       case Happening.OfMessage of -> Optional.of(of.message().journey());
+      case Happening.ConsentWithdrawn withdrawn ->
+          withdrawn.becauseOf().map(MessageRef::journey);
       case Happening.Came came -> Optional.of(came.journey());
       case Happening.PutIn in -> Optional.of(in.journey());
       case Happening.TakenOut out -> Optional.of(out.journey());

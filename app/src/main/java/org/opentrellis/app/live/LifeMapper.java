@@ -131,6 +131,11 @@ interface LifeMapper {
       """)
   List<Long> inside(long journey, int most);
 
+  /** Everybody inside one of some journeys. */
+  @Select(
+      "select distinct person_id from visit where journey_id = any(cast(#{journeys" + LONGS + ")")
+  List<Long> insideAny(@Param("journeys") Long[] journeys);
+
   /** Somebody for whom something is due, and when. */
   record Due(long personId, long nextAt) {}
 

@@ -58,7 +58,7 @@ class LivedJourneys {
                   "Nobody has entered this journey yet, so there is nothing to tell.")));
     }
     Edition.Opened opened = (Edition.Opened) editions.opened(journey).orElseThrow().edition();
-    Journey told = LiveNames.shown(opened.plan(), journeys.names());
+    Journey told = LiveNames.shown(opened.plan(), journeys.allNames());
     Editions all = open.current();
     long until = clock.now();
     Instant start = Instant.ofEpochSecond(Math.floorDiv(first, ZoneClock.DAY) * ZoneClock.DAY);

@@ -35,7 +35,7 @@ class LogReading {
   List<GlasshouseView.LoggedLine> lines(List<HappeningRow> rows) {
     Map<Long, String> who =
         people.called(rows.stream().map(HappeningRow::personId).distinct().toList());
-    Words words = new Words(open.current(), journeys.names());
+    Words words = new Words(open.current(), journeys.allNames());
     return rows.stream()
         .map(
             row ->
@@ -108,6 +108,6 @@ class LogReading {
   }
 
   Words words() {
-    return new Words(open.current(), journeys.names());
+    return new Words(open.current(), journeys.allNames());
   }
 }

@@ -36,6 +36,7 @@ class Lookouts {
 
   private final OpenJourneys open;
   private final DatedPeople people;
+  private final Audiences audiences;
   private final Arriving arriving;
   private final PutOff putOff;
   private final ClockKeeper keeper;
@@ -45,12 +46,14 @@ class Lookouts {
   Lookouts(
       OpenJourneys open,
       DatedPeople people,
+      Audiences audiences,
       Arriving arriving,
       PutOff putOff,
       ClockKeeper keeper,
       AccountClock clock) {
     this.open = open;
     this.people = people;
+    this.audiences = audiences;
     this.arriving = arriving;
     this.putOff = putOff;
     this.keeper = keeper;
@@ -98,7 +101,12 @@ class Lookouts {
     }
     return next == Long.MAX_VALUE && trigger instanceof Trigger.OnDate on
         ? zones.stream()
-            .mapToLong(zone -> on.date().atTime(on.at()).atZone(zone).toEpochSecond())
+            .mapToLong(
+                zone ->
+                    on.date()
+                        .atTime(on.at())
+                        .atZone(one.ownZone().orElse(zone))
+                        .toEpochSecond())
             .filter(at -> at > Math.max(since, one.since()))
             .min()
             .orElse(Long.MAX_VALUE)
@@ -158,11 +166,12 @@ class Lookouts {
   private static List<Moment> moments(
       OpenJourneys.Open one, Trigger trigger, ZoneId zone, long since, long to) {
     long from = Math.max(since, one.since());
+    ZoneId clock = one.ownZone().orElse(zone);
     return switch (trigger) {
       case Trigger.DateComes comes -> {
         List<Moment> all = new ArrayList<>();
-        LocalDate day = LocalDate.ofInstant(Instant.ofEpochSecond(from), zone);
-        LocalDate last = LocalDate.ofInstant(Instant.ofEpochSecond(to), zone);
+        LocalDate day = LocalDate.ofInstant(Instant.ofEpochSecond(from), clock);
+        LocalDate last = LocalDate.ofInstant(Instant.ofEpochSecond(to), clock);
         for (; !day.isAfter(last); day = day.plusDays(1)) {
           add(all, one, trigger, zone, day, comes.at(), from, to);
         }
@@ -186,7 +195,7 @@ class Lookouts {
       LocalTime time,
       long from,
       long to) {
-    long at = ZonedDateTime.of(day, time, zone).toEpochSecond();
+    long at = ZonedDateTime.of(day, time, one.ownZone().orElse(zone)).toEpochSecond();
     if (at > from && at <= to) {
       all.add(new Moment(at, one, trigger, zone, day));
     }
@@ -201,7 +210,13 @@ class Lookouts {
                 ? people.returning(comes.field(), moment.zone(), date, comes.onFirstOfMarch())
                 : people.with(comes.field(), moment.zone(), date);
           }
-          case Trigger.OnDate on -> people.of(moment.zone());
+          case Trigger.OnDate on -> {
+            List<Long> there = people.of(moment.zone());
+            yield audiences
+                .of(moment.journey().journey())
+                .map(those -> there.stream().filter(one -> those.get(Math.toIntExact(one))).toList())
+                .orElse(there);
+          }
           default -> List.of();
         };
     Happening came = new Happening.Came(moment.at(), moment.journey().name(), moment.trigger());

@@ -1,8 +1,10 @@
 package org.opentrellis.app.live;
 
+import java.time.ZoneId;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.clock.AccountClock;
@@ -49,9 +51,15 @@ class OpenJourneys {
    * @param since when it has been open without a break, in epoch seconds
    * @param catalogue as it was when it was opened
    * @param mailsAtOnce whether it begins with an email
+   * @param ownZone in which its times are; empty for each person's own
    */
   record Open(
-      long journey, long since, List<Trigger> triggers, Catalogue catalogue, boolean mailsAtOnce) {
+      long journey,
+      long since,
+      List<Trigger> triggers,
+      Catalogue catalogue,
+      boolean mailsAtOnce,
+      Optional<ZoneId> ownZone) {
     JourneyName name() {
       return LiveNames.of(journey);
     }
@@ -131,7 +139,8 @@ class OpenJourneys {
                 before == null ? row.at() : before.since(),
                 opened.plan().triggers(),
                 opened.catalogue(),
-                FirstHour.mails(opened.plan().body())));
+                FirstHour.mails(opened.plan().body()),
+                opened.plan().zone()));
       }
     }
     return new Compiled(sold, editions, List.copyOf(now.values()));
@@ -156,7 +165,7 @@ class OpenJourneys {
    */
   void open(long journey, boolean takesAlong) {
     KeptJourney kept = journeys.find(journey);
-    Journey plan = LiveNames.running(journey, kept.journey(), journeys.names());
+    Journey plan = LiveNames.running(journey, kept.journey(), journeys.allNames());
     open(journey, plan, kept.version(), catalogues.current(), takesAlong);
   }
 
@@ -203,7 +212,7 @@ class OpenJourneys {
   /** How a journey is called now. */
   @Transactional(readOnly = true)
   String nameOf(long journey) {
-    return journeys.names().stream()
+    return journeys.allNames().stream()
         .filter(one -> one.id() == journey)
         .map(Journeys.Named::name)
         .findFirst()

@@ -178,6 +178,14 @@ interface OutboxMapper {
       """)
   void callOffAll(@Param("person") long person, @Param("why") String why);
 
+  /** Nothing of a journey that has not gone yet goes any more. */
+  @Update(
+      """
+      update outbox set state = 'CALLED_OFF', said = #{why}
+      where journey_id = #{journey} and state = 'WAITING'
+      """)
+  int callOffOf(@Param("journey") long journey, @Param("why") String why);
+
   /** When somebody was last mailed, or is being mailed. */
   record LastMailed(long person, long at) {}
 
@@ -192,6 +200,19 @@ interface OutboxMapper {
       "select count(*) from outbox where state = 'SENT' and channel = 'EMAIL'"
           + " and sent_at >= #{since}")
   long emailsSince(long since);
+
+  /** To how many a step's message went out. */
+  record SentBy(String step, long people) {}
+
+  @Select(
+      """
+      select step, count(*) as people from outbox
+      where journey_id = #{journey} and state = 'SENT' and sent_at <= #{upTo} group by step
+      """)
+  List<SentBy> sentBy(@Param("journey") long journey, @Param("upTo") long upTo);
+
+  @Select("select count(*) from outbox where journey_id = #{journey} and state = 'WAITING'")
+  long waitingOf(long journey);
 
   /** Those of somebody, the last first. */
   @Select("select " + ABOUT + " from outbox where person_id = #{person} order by id desc")

@@ -41,7 +41,7 @@ class RunningJourneys implements Running {
 
   @Override
   public boolean changedSinceOpened(long journey, Journey now, Catalogue catalogue) {
-    List<Journeys.Named> names = journeys.names();
+    List<Journeys.Named> names = journeys.allNames();
     return editions
         .opened(journey)
         .map(EditionRow::edition)

@@ -3,6 +3,7 @@ package org.opentrellis.core.compare;
 import java.util.List;
 import org.opentrellis.core.measure.Share;
 import org.opentrellis.core.measure.ShareDifference;
+import org.opentrellis.core.stats.Points;
 
 /** What the journey added over its hold-out, where it has one, and whether that is a difference. */
 final class JourneyAdds implements StandOutRule {
@@ -17,9 +18,9 @@ final class JourneyAdds implements StandOutRule {
         "%s added %s points over those who got nothing (%s to %s), of whom %s met the goal all the same"
             .formatted(
                 side.quoted(),
-                Judge.signed(100 * added.points()),
-                Judge.signed(100 * added.low()),
-                Judge.signed(100 * added.high()),
+                Points.signed(100 * added.points()),
+                Points.signed(100 * added.low()),
+                Points.signed(100 * added.high()),
                 Judge.percent(heldOut.value()));
     return List.of(
         new StandOut(

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.stats.Holm;
+import org.opentrellis.core.stats.Points;
 
 /** Judges differences that are looked at together, so that hardly any is called by chance. */
 final class Judge {
@@ -84,10 +85,10 @@ final class Judge {
         "%s: %s %s (95%% interval %s to %s)"
             .formatted(
                 of.figures,
-                signed(raw.points() * of.scale),
+                Points.signed(raw.points() * of.scale),
                 of.unit,
-                signed(raw.interval().low() * of.scale),
-                signed(raw.interval().high() * of.scale));
+                Points.signed(raw.interval().low() * of.scale),
+                Points.signed(raw.interval().high() * of.scale));
     if (raw.paired() && raw.points() == 0 && raw.pValue() == 1) {
       return of.figures + ": no difference, the same people compared one by one.";
     }
@@ -111,11 +112,6 @@ final class Judge {
   private static long rounded(double people) {
     double scale = Math.pow(10, Math.max(0, Math.floor(Math.log10(Math.max(1, people))) - 1));
     return Math.max(1, (long) (Math.ceil(people / scale) * scale));
-  }
-
-  static String signed(double value) {
-    String text = String.format(Locale.ROOT, "%+,.1f", value);
-    return text.equals("-0.0") || text.equals("+0.0") ? "0.0" : text.replace('-', '\u2212');
   }
 
   static String percent(@Nullable Double share) {

@@ -125,7 +125,9 @@ final class Arrivals {
     if (day.toEpochDay() < days.firstDay()) {
       return Person.NEVER;
     }
-    long at = Traits.of(person).group.clock.instant(local);
+    ZoneClock clock =
+        world.programs().get(door.program()).clockFor(Traits.of(person).group.clock);
+    long at = clock.instant(local);
     person.comes(door.program(), trigger, at);
     return at;
   }

@@ -17,6 +17,7 @@ import org.opentrellis.core.machine.PersonState;
 import org.opentrellis.core.message.HouseStyle;
 import org.opentrellis.core.message.Manuscript;
 import org.opentrellis.core.message.Part;
+import org.opentrellis.core.newsletter.Newsletter;
 import org.opentrellis.core.problem.Problems;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.problem.Refused;
@@ -164,6 +165,17 @@ public final class Documents {
   /**
    * @throws ProblemsFound with every problem and its place
    */
+  public static Newsletter readNewsletter(JsonNode given) {
+    return read(given, Newsletter.class);
+  }
+
+  public static JsonNode write(Newsletter newsletter) {
+    return new DocumentWriter(true).write(newsletter, Newsletter.class);
+  }
+
+  /**
+   * @throws ProblemsFound with every problem and its place
+   */
   public static ChoicesPage readChoicesPage(JsonNode given) {
     return read(given, ChoicesPage.class);
   }
@@ -267,6 +279,7 @@ public final class Documents {
         Manuscript.class,
         HouseStyle.class,
         Entrance.class,
-        ChoicesPage.class);
+        ChoicesPage.class,
+        Newsletter.class);
   }
 }

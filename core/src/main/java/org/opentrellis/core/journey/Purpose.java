@@ -6,6 +6,7 @@ public enum Purpose {
   NURTURE("nurture"),
   CART("cart"),
   DATE_BASED("date-based"),
+  NEWSLETTER("newsletter"),
   OTHER("other");
 
   private final String word;

@@ -58,7 +58,7 @@ public sealed interface Trigger
    *
    * @param field holds the date
    * @param days after the date; before it if negative; -366 to 366
-   * @param at the local time to enter at
+   * @param at the local time to enter at, in the journey's zone or each person's own
    * @param everyYear whether the date returns each year
    * @param onFirstOfMarch whether 29 February falls on 1 March in other years, not 28 February
    */
@@ -74,7 +74,7 @@ public sealed interface Trigger
   /**
    * A fixed date, on which all enter together.
    *
-   * @param at the time in each person's zone
+   * @param at the time in the journey's zone, or in each person's own
    */
   record OnDate(LocalDate date, LocalTime at) implements Trigger {
     public OnDate {

@@ -287,7 +287,7 @@ public final class Program {
   }
 
   /** The clock that its times are read on, for a person who lives under another. */
-  ZoneClock clockFor(ZoneClock persons) {
+  public ZoneClock clockFor(ZoneClock persons) {
     return ownZone == null || ownZone.equals(persons.zone()) ? persons : persons.in(ownZone);
   }
 

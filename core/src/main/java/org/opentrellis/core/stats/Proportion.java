@@ -1,5 +1,6 @@
 package org.opentrellis.core.stats;
 
+import java.util.Locale;
 import java.util.OptionalDouble;
 
 /**
@@ -18,5 +19,12 @@ public record Proportion(long count, long of) {
   /** The share in [0, 1]; empty when the total is 0. */
   public OptionalDouble value() {
     return of == 0 ? OptionalDouble.empty() : OptionalDouble.of((double) count / of);
+  }
+
+  /** In percent with one decimal, such as "12.3%"; "none yet" when the total is 0. */
+  public String inWords() {
+    return of == 0
+        ? "none yet"
+        : String.format(Locale.ROOT, "%.1f%%", 100.0 * count / of);
   }
 }

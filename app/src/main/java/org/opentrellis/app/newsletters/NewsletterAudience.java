@@ -1,0 +1,50 @@
+package org.opentrellis.app.newsletters;
+
+import java.util.BitSet;
+import java.util.List;
+import java.util.Optional;
+import org.opentrellis.app.journeys.Journeys;
+import org.opentrellis.app.live.Audiences;
+import org.opentrellis.app.live.InsideJourneys;
+import org.opentrellis.app.people.Mailable;
+import org.opentrellis.core.journey.JourneyName;
+import org.opentrellis.core.newsletter.Newsletter;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** To whom newsletters go, as people are now. */
+@Component
+@Transactional(readOnly = true)
+class NewsletterAudience implements Audiences {
+  private final NewsletterMapper mapper;
+  private final Mailable people;
+  private final InsideJourneys inside;
+  private final Journeys journeys;
+
+  NewsletterAudience(
+      NewsletterMapper mapper, Mailable people, InsideJourneys inside, Journeys journeys) {
+    this.mapper = mapper;
+    this.people = people;
+    this.inside = inside;
+    this.journeys = journeys;
+  }
+
+  @Override
+  public Optional<BitSet> of(long journey) {
+    return mapper.find(journey).map(row -> of(row.newsletter()));
+  }
+
+  /** By their numbers. */
+  BitSet of(Newsletter newsletter) {
+    BitSet those = newsletter.meant().map(people::meant).orElseGet(people::all);
+    those.andNot(inside.ofAny(numbers(newsletter.notInside())));
+    return those;
+  }
+
+  private List<Long> numbers(List<JourneyName> names) {
+    return journeys.names().stream()
+        .filter(one -> names.contains(new JourneyName(one.name())))
+        .map(Journeys.Named::id)
+        .toList();
+  }
+}

@@ -1,0 +1,449 @@
+package org.opentrellis.app.newsletters;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.opentrellis.app.account.Account;
+import org.opentrellis.app.catalogue.Catalogues;
+import org.opentrellis.app.clock.AccountClock;
+import org.opentrellis.app.http.NameTaken;
+import org.opentrellis.app.http.NotFound;
+import org.opentrellis.app.http.Refusal;
+import org.opentrellis.app.http.SaveLost;
+import org.opentrellis.app.journeys.JourneyKind;
+import org.opentrellis.app.journeys.JourneyShelf;
+import org.opentrellis.app.journeys.Journeys;
+import org.opentrellis.app.live.InsideJourneys;
+import org.opentrellis.app.live.MailCalledOff;
+import org.opentrellis.app.live.MailFigures;
+import org.opentrellis.app.newsletters.NewsletterOrders.NewsletterDraft;
+import org.opentrellis.app.newsletters.NewsletterOrders.NewsletterMove;
+import org.opentrellis.app.newsletters.NewsletterOrders.NewsletterPlan;
+import org.opentrellis.app.newsletters.NewsletterViews.NewsletterFault;
+import org.opentrellis.app.newsletters.NewsletterViews.NewsletterLine;
+import org.opentrellis.app.newsletters.NewsletterViews.NewsletterLook;
+import org.opentrellis.app.newsletters.NewsletterViews.NewsletterView;
+import org.opentrellis.app.storage.AgainIfTaken;
+import org.opentrellis.core.format.Documents;
+import org.opentrellis.core.format.Json;
+import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.Message;
+import org.opentrellis.core.journey.MessageId;
+import org.opentrellis.core.newsletter.Going;
+import org.opentrellis.core.newsletter.Newsletter;
+import org.opentrellis.core.newsletter.NewsletterChecks;
+import org.opentrellis.core.newsletter.NewsletterFinding;
+import org.opentrellis.core.newsletter.NewsletterJourney;
+import org.opentrellis.core.newsletter.NewsletterSheet;
+import org.opentrellis.core.newsletter.SubjectTest;
+import org.opentrellis.core.problem.Problem;
+import org.opentrellis.core.problem.ProblemsFound;
+import org.opentrellis.core.problem.Severity;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.JsonNode;
+
+/** The account's newsletters: kept, planned, moved and called back. */
+@Service
+@Transactional
+public class Newsletters {
+  private static final int HOUR = 3600;
+
+  /** So many more than were said may have come since somebody looked. */
+  private static final double GROWN = 1.1;
+
+  private final NewsletterMapper mapper;
+  private final Journeys journeys;
+  private final JourneyShelf shelf;
+  private final NewsletterSurroundings surroundings;
+  private final NewsletterMoments moments;
+  private final NewsletterSays says;
+  private final NewsletterResults results;
+  private final InsideJourneys inside;
+  private final MailFigures mail;
+  private final MailCalledOff calledOff;
+  private final Catalogues catalogues;
+  private final Account account;
+  private final AccountClock clock;
+
+  Newsletters(
+      NewsletterMapper mapper,
+      Journeys journeys,
+      JourneyShelf shelf,
+      NewsletterSurroundings surroundings,
+      NewsletterMoments moments,
+      NewsletterSays says,
+      NewsletterResults results,
+      InsideJourneys inside,
+      MailFigures mail,
+      MailCalledOff calledOff,
+      Catalogues catalogues,
+      Account account,
+      AccountClock clock) {
+    this.mapper = mapper;
+    this.journeys = journeys;
+    this.shelf = shelf;
+    this.surroundings = surroundings;
+    this.moments = moments;
+    this.says = says;
+    this.results = results;
+    this.inside = inside;
+    this.mail = mail;
+    this.calledOff = calledOff;
+    this.catalogues = catalogues;
+    this.account = account;
+    this.clock = clock;
+  }
+
+  /** Those that go first stand first; those without a time last. */
+  @Transactional(readOnly = true)
+  List<NewsletterLine> list() {
+    return mapper.all().stream()
+        .map(this::line)
+        .sorted(
+            java.util.Comparator.comparing(
+                    (NewsletterLine line) ->
+                        line.firstAt() == null ? Long.MAX_VALUE : line.firstAt())
+                .thenComparing(NewsletterLine::id))
+        .toList();
+  }
+
+  private NewsletterLine line(NewsletterRow row) {
+    Newsletter newsletter = row.newsletter();
+    return new NewsletterLine(
+        row.journeyId(),
+        newsletter.name(),
+        phase(row),
+        newsletter.message().map(this::called).orElse(null),
+        row.firstAt() != null
+            ? row.firstAt()
+            : newsletter.going().map(going -> moments.of(going).first()).orElse(null),
+        newsletter.going().filter(Going::theirTime).isPresent(),
+        row.people() != null ? row.people() : surroundings.people(newsletter),
+        mail.of(row.journeyId(), clock.now()).values().stream()
+            .mapToLong(MailFigures.OfStep::sent)
+            .max()
+            .orElse(0));
+  }
+
+  /**
+   * @throws NotFound if there is none of that number
+   */
+  @Transactional(readOnly = true)
+  NewsletterView view(long id) {
+    return view(find(id));
+  }
+
+  private NewsletterView view(NewsletterRow row) {
+    Newsletter newsletter = row.newsletter();
+    NewsletterPhase phase = phase(row);
+    boolean open = phase == NewsletterPhase.DRAFT || phase == NewsletterPhase.PLANNED;
+    long people = open || row.people() == null ? surroundings.people(newsletter) : row.people();
+    return new NewsletterView(
+        row.journeyId(),
+        row.version(),
+        phase,
+        Documents.write(newsletter),
+        sheet(newsletter),
+        open ? NewsletterFault.of(found(newsletter, people)) : List.of(),
+        people,
+        row.firstAt(),
+        row.lastAt(),
+        open ? says.of(newsletter, people) : results.says(row, phase),
+        results.steps(row));
+  }
+
+  /**
+   * How a newsletter would be, without keeping it.
+   *
+   * @throws ProblemsFound if something cannot be so
+   */
+  @Transactional(readOnly = true)
+  NewsletterLook look(JsonNode given) {
+    Newsletter newsletter = read(given);
+    long people = surroundings.people(newsletter);
+    return new NewsletterLook(
+        sheet(newsletter),
+        NewsletterFault.of(found(newsletter, people)),
+        people,
+        says.of(newsletter, people));
+  }
+
+  /**
+   * Begins one.
+   *
+   * @throws ProblemsFound if it cannot be called so
+   * @throws NameTaken if something else is called so
+   */
+  NewsletterView add(String name) {
+    return view(keep(ProblemsFound.within("/name", () -> Newsletter.begun(name))));
+  }
+
+  /**
+   * Keeps one as a draft.
+   *
+   * @return its number
+   * @throws NameTaken if something else is called so
+   */
+  public long keep(Newsletter newsletter) {
+    try {
+      long id = journeys.add(JourneyKind.NEWSLETTER, journey(newsletter, 0), journeys.usual());
+      mapper.insert(id, Json.write(Documents.write(newsletter)), clock.now());
+      return id;
+    } catch (DuplicateKeyException taken) {
+      throw NameTaken.of("journey or newsletter", newsletter.name(), "/name");
+    }
+  }
+
+  /**
+   * Keeps it as it was changed.
+   *
+   * @throws SaveLost if somebody else has changed it since
+   * @throws ProblemsFound if something cannot be so
+   * @throws Refusal if it is planned, or gone
+   */
+  NewsletterView save(long id, NewsletterDraft draft) {
+    Newsletter newsletter = read(draft.newsletter());
+    NewsletterRow row = find(id);
+    if (row.state() != NewsletterRow.State.DRAFT) {
+      throw refused(
+          "not-a-draft",
+          row.hasBegun(clock.now())
+              ? "It has begun to go out, so it stays as it is. Copy it to send another."
+              : "It is planned, so it stays as it is. Take it out of the plan to change it.");
+    }
+    write(id, draft.version(), newsletter, draft);
+    return view(id);
+  }
+
+  private void write(long id, int version, Newsletter newsletter, Object yours) {
+    // Whoever holds what is kept of the journey comes first, here as everywhere.
+    journeys.become(id, journey(newsletter, 0));
+    if (mapper.save(id, version, Json.write(Documents.write(newsletter)), clock.now()) == 0) {
+      throw lost(id, yours);
+    }
+  }
+
+  private SaveLost lost(long id, Object yours) {
+    return new SaveLost(
+        "Somebody else has changed this newsletter since you opened it.", view(id), yours);
+  }
+
+  /**
+   * It goes out when it says, or at the next minute.
+   *
+   * @throws ProblemsFound with what stands in the way
+   * @throws Refusal if more people get it than was said, or than usual without a word about it
+   */
+  NewsletterView plan(long id, NewsletterPlan order) {
+    NewsletterRow row = find(id);
+    if (row.state() != NewsletterRow.State.DRAFT) {
+      throw refused("not-a-draft", "It is planned already, or has gone.");
+    }
+    Newsletter newsletter = row.newsletter();
+    if (order.now()) {
+      boolean theirTime = false;
+      newsletter =
+          newsletter.going(
+              Optional.of(
+                  new Going(
+                      moments.nextMinute().toLocalDate(),
+                      moments.nextMinute().toLocalTime(),
+                      theirTime)));
+    }
+    long people = surroundings.people(newsletter);
+    List<NewsletterFinding> found = found(newsletter, people);
+    requireNoErrors(found);
+    if (people > GROWN * order.people()) {
+      throw refused(
+          "more-people",
+          String.format(
+              Locale.ROOT,
+              "%,d people get it by now, not %,d: look at it again.",
+              people,
+              order.people()));
+    }
+    found.stream()
+        .filter(one -> one.code().equals("many") && !order.evenSoMany())
+        .findFirst()
+        .ifPresent(
+            many -> {
+              throw refused("many", many.sentence() + " Say that you mean it.");
+            });
+    write(id, order.version(), newsletter, order);
+    shelf.open(id);
+    schedule(id, newsletter, people);
+    return view(id);
+  }
+
+  private void schedule(long id, Newsletter newsletter, long people) {
+    NewsletterMoments.Span span = moments.of(newsletter.going().orElseThrow());
+    Long decideAt =
+        newsletter
+            .subjects()
+            .map(SubjectTest::hours)
+            .map(hours -> span.first() + (long) hours * HOUR)
+            .orElse(null);
+    long closeAt = span.last() + NewsletterAppointments.CLOSES_AFTER;
+    mapper.plan(
+        id,
+        NewsletterRow.State.PLANNED,
+        people,
+        span.first(),
+        decideAt,
+        span.last(),
+        decideAt == null ? closeAt : decideAt,
+        clock.now());
+  }
+
+  /**
+   * It goes out at another time; one that is no more than a draft is only to be planned for it.
+   *
+   * @throws Refusal if it has begun to go out
+   * @throws ProblemsFound if that is past
+   */
+  NewsletterView move(long id, NewsletterMove move) {
+    NewsletterRow row = find(id);
+    Newsletter before = row.newsletter();
+    if (row.hasBegun(clock.now()) || row.state() == NewsletterRow.State.CALLED_BACK) {
+      throw refused("begun", "It has begun to go out, so it cannot be moved any more.");
+    }
+    if (before.going().isEmpty() && move.at() == null) {
+      throw ProblemsFound.badValue("/at", "Say at what time it goes out.");
+    }
+    Going going =
+        before
+            .going()
+            .map(so -> new Going(move.date(), move.at() == null ? so.at() : move.at(), so.theirTime()))
+            .orElseGet(() -> new Going(move.date(), move.at(), false));
+    Newsletter moved = before.going(Optional.of(going));
+    if (row.isPlanned()) {
+      requireNoErrors(found(moved, surroundings.people(moved)));
+    }
+    if (moved.equals(before)) {
+      return view(row);
+    }
+    write(id, move.version(), moved, move);
+    if (row.isPlanned()) {
+      shelf.putIntoEffect(id);
+      schedule(id, moved, surroundings.people(moved));
+    }
+    return view(id);
+  }
+
+  /**
+   * What has not gone yet does not go: what is planned is a draft again; of what is going out
+   * whoever has not got it does not get it, and nothing follows it.
+   *
+   * @throws Refusal if nothing is left to call back
+   */
+  NewsletterView callBack(long id) {
+    NewsletterRow row = find(id);
+    NewsletterPhase phase = phase(row);
+    switch (phase) {
+      case PLANNED -> {
+        shelf.stop(id);
+        shelf.plan(id);
+        mapper.plan(id, NewsletterRow.State.DRAFT, null, null, null, null, null, clock.now());
+      }
+      case GOING_OUT -> {
+        calledOff.of(id, "The newsletter was called back.");
+        shelf.stop(id);
+        mapper.plan(
+            id,
+            NewsletterRow.State.CALLED_BACK,
+            row.people(),
+            row.firstAt(),
+            row.decideAt(),
+            row.lastAt(),
+            null,
+            clock.now());
+      }
+      case DRAFT, GONE, CALLED_BACK ->
+          throw refused(
+              "nothing-left",
+              phase == NewsletterPhase.GONE
+                  ? "It has gone to all: nothing is left to call back."
+                  : "It is not going out: there is nothing to call back.");
+    }
+    return view(id);
+  }
+
+  /** A copy as a draft, without a time. */
+  @AgainIfTaken
+  NewsletterView copy(long id) {
+    Newsletter of = find(id).newsletter();
+    return view(keep(of.called(journeys.freeName(of.name())).going(Optional.empty())));
+  }
+
+  /**
+   * Puts it away.
+   *
+   * @throws Refusal if it is planned, or going out
+   */
+  void putAway(long id) {
+    NewsletterPhase phase = phase(find(id));
+    if (phase == NewsletterPhase.PLANNED || phase == NewsletterPhase.GOING_OUT) {
+      throw refused("still-on", "It is planned or going out: call it back first.");
+    }
+    shelf.putAway(id);
+  }
+
+  NewsletterPhase phase(NewsletterRow row) {
+    return switch (row.state()) {
+      case DRAFT -> NewsletterPhase.DRAFT;
+      case CALLED_BACK -> NewsletterPhase.CALLED_BACK;
+      case PLANNED -> {
+        if (!row.hasBegun(clock.now())) {
+          yield NewsletterPhase.PLANNED;
+        }
+        boolean goes =
+            row.dueAt() != null
+                || inside.isSomebody(row.journeyId())
+                || mail.waiting(row.journeyId()) > 0;
+        yield goes ? NewsletterPhase.GOING_OUT : NewsletterPhase.GONE;
+      }
+    };
+  }
+
+  private Journey journey(Newsletter newsletter, int better) {
+    return NewsletterJourney.of(newsletter, account.zone(), better);
+  }
+
+  private static Newsletter read(JsonNode given) {
+    return ProblemsFound.within("/newsletter", () -> Documents.readNewsletter(given));
+  }
+
+  private List<String> sheet(Newsletter newsletter) {
+    return NewsletterSheet.of(newsletter, this::called, catalogues.current(), account.zone());
+  }
+
+  private String called(MessageId id) {
+    return catalogues.current().message(id).map(Message::name).orElse(id.value());
+  }
+
+  private List<NewsletterFinding> found(Newsletter newsletter, long people) {
+    return NewsletterChecks.of(newsletter, surroundings.around(people));
+  }
+
+  private static void requireNoErrors(List<NewsletterFinding> found) {
+    List<Problem> errors = new ArrayList<>();
+    found.stream()
+        .filter(one -> one.severity() == Severity.ERROR)
+        .forEach(one -> errors.add(new Problem(one.code(), one.place(), one.sentence())));
+    if (!errors.isEmpty()) {
+      throw new ProblemsFound(errors);
+    }
+  }
+
+  private NewsletterRow find(long id) {
+    return mapper.find(id).orElseThrow(() -> NotFound.of("newsletter", id));
+  }
+
+  private static Refusal refused(String code, String sentence) {
+    return new Refusal(HttpStatus.CONFLICT, code, sentence, null);
+  }
+}

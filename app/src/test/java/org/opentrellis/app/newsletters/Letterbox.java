@@ -1,0 +1,130 @@
+package org.opentrellis.app.newsletters;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import org.opentrellis.app.Answers.Answer;
+import org.opentrellis.app.RunningApplication;
+import org.opentrellis.app.live.LiveWorkshop;
+import org.opentrellis.core.format.Documents;
+import org.opentrellis.core.format.Json;
+import org.opentrellis.core.journey.Condition;
+import org.opentrellis.core.journey.ListName;
+import org.opentrellis.core.journey.MessageId;
+import org.opentrellis.core.newsletter.Going;
+import org.opentrellis.core.newsletter.Newsletter;
+import org.opentrellis.core.newsletter.Readers;
+import tools.jackson.databind.JsonNode;
+
+/** What tests do with newsletters, over HTTP as the page does. */
+final class Letterbox {
+  static final ZoneId BERLIN = ZoneId.of("Europe/Berlin");
+  static final long HOUR = 3600;
+  static final long DAY = 24 * HOUR;
+
+  private final RunningApplication app;
+  final LiveWorkshop workshop;
+
+  Letterbox(RunningApplication app) {
+    this.app = app;
+    this.workshop = new LiveWorkshop(app);
+  }
+
+  long now() {
+    return app.get("/api/live").body().at("/clock/now").asLong();
+  }
+
+  /** A message of the demo. */
+  MessageId message(String name) {
+    return app.get("/api/messages")
+        .body()
+        .valueStream()
+        .filter(one -> one.get("name").asString().equals(name))
+        .map(one -> new MessageId(one.get("id").asString()))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  /** In so many hours, to the minute. */
+  Going inHours(int hours, boolean theirTime) {
+    LocalDateTime then =
+        LocalDateTime.ofInstant(Instant.ofEpochSecond(now()), BERLIN)
+            .truncatedTo(ChronoUnit.MINUTES)
+            .plusHours(hours);
+    return new Going(then.toLocalDate(), then.toLocalTime(), theirTime);
+  }
+
+  /** To a list, in an hour. */
+  Newsletter toList(String name, String list) {
+    return new Newsletter(
+        name,
+        Optional.of(message("Choosing a kit")),
+        Optional.of(new Readers.Those(new Condition.OnList(new ListName(list)))),
+        Optional.empty(),
+        java.util.List.of(),
+        Optional.of(inHours(1, false)),
+        0,
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty());
+  }
+
+  /** Keeps one as a draft. */
+  long draft(Newsletter newsletter) {
+    Answer added =
+        app.post("/api/newsletters", Json.write(java.util.Map.of("name", newsletter.name())));
+    assertThat(added.status()).as("%s", added.body()).isEqualTo(201);
+    long id = added.body().get("id").asLong();
+    Answer saved = save(id, newsletter);
+    assertThat(saved.status()).as("%s", saved.body()).isEqualTo(200);
+    return id;
+  }
+
+  Answer save(long id, Newsletter newsletter) {
+    return app.put(
+        "/api/newsletters/" + id,
+        "{\"version\": %d, \"newsletter\": %s}"
+            .formatted(view(id).get("version").asInt(), Json.write(Documents.write(newsletter))));
+  }
+
+  JsonNode view(long id) {
+    return app.get("/api/newsletters/" + id).body();
+  }
+
+  String phase(long id) {
+    return view(id).get("phase").asString();
+  }
+
+  Answer plan(long id, UnaryOperator<String> other) {
+    JsonNode view = view(id);
+    return app.put(
+        "/api/newsletters/" + id + "/plan",
+        other.apply(
+            "{\"version\": %d, \"now\": false, \"people\": %d, \"evenSoMany\": false}"
+                .formatted(view.get("version").asInt(), view.get("people").asLong())));
+  }
+
+  /** Plans one that nothing stands in the way of. */
+  long planned(Newsletter newsletter) {
+    long id = draft(newsletter);
+    Answer planned = plan(id, order -> order);
+    assertThat(planned.status()).as("%s", planned.body()).isEqualTo(200);
+    assertThat(planned.body().get("phase").asString()).isEqualTo("PLANNED");
+    return id;
+  }
+
+  Answer callBack(long id) {
+    return app.delete("/api/newsletters/" + id + "/plan");
+  }
+
+  /** How many mails of a newsletter came to an address. */
+  int mailsTo(String address) {
+    return workshop.mails(address).size();
+  }
+}

@@ -1,0 +1,162 @@
+package org.opentrellis.app.newsletters;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.opentrellis.app.Answers.Answer;
+import org.opentrellis.app.RunningApplication;
+import org.opentrellis.app.live.LiveWorkshop;
+import org.opentrellis.core.newsletter.Newsletter;
+import org.opentrellis.core.newsletter.OnceMore;
+import tools.jackson.databind.JsonNode;
+
+/** Newsletters are written, planned, moved, called back and gone, and nobody gets one by accident. */
+class NewslettersTest {
+  @RegisterExtension static final RunningApplication APP = RunningApplication.withPeople(20);
+
+  private static final Letterbox BOX = new Letterbox(APP);
+  private static final LiveWorkshop WORKSHOP = new LiveWorkshop(APP);
+
+  @Test
+  void itGoesToThoseWhoAreMeantAndToNobodyElse() {
+    WORKSHOP.onList("in@example.com", "Readers");
+    WORKSHOP.onList("also@example.com", "Readers");
+    WORKSHOP.onList("other@example.com", "Elsewhere");
+    long id = BOX.planned(BOX.toList("To readers", "Readers"));
+    assertThat(BOX.view(id).get("people").asInt()).isEqualTo(2);
+    assertThat(BOX.mailsTo("in@example.com")).as("not before its time").isZero();
+
+    WORKSHOP.turn(Letterbox.HOUR);
+    assertThat(BOX.mailsTo("in@example.com")).isOne();
+    assertThat(BOX.mailsTo("also@example.com")).isOne();
+    assertThat(BOX.mailsTo("other@example.com")).isZero();
+    WORKSHOP.turn(Letterbox.HOUR);
+    assertThat(BOX.phase(id)).isEqualTo("GONE");
+    assertThat(BOX.view(id).at("/steps/0/sent").asInt()).isEqualTo(2);
+    // It shows in their stories under its name, and in no list of journeys.
+    assertThat(WORKSHOP.live(WORKSHOP.number("in@example.com")).toString()).contains("To readers");
+    assertThat(APP.get("/api/journeys").body().toString()).doesNotContain("To readers");
+    assertThat(APP.get("/api/journeys/names").body().toString()).doesNotContain("To readers");
+    assertThat(APP.get("/api/newsletters").body().toString()).contains("To readers");
+    WORKSHOP.auditIsClean();
+  }
+
+  @Test
+  void whoeverIsInsideAJourneyIsLeftOut() {
+    long inside = WORKSHOP.onList("inside@example.com", "Either");
+    WORKSHOP.onList("outside@example.com", "Either");
+    long journey =
+        WORKSHOP.open("other: Long wait\nStarts when someone gets tag \"never\"\nWait 9 days");
+    assertThat(
+            APP.post("/api/live/journeys/" + journey + "/people", "{\"person\": " + inside + "}")
+                .status())
+        .isEqualTo(200);
+    Newsletter all = BOX.toList("Not to those inside", "Either");
+    Newsletter some =
+        new Newsletter(
+            all.name(),
+            all.message(),
+            all.who(),
+            all.butNot(),
+            List.of(new org.opentrellis.core.journey.JourneyName("Long wait")),
+            all.going(),
+            0,
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty());
+    long id = BOX.planned(some);
+    assertThat(BOX.view(id).get("people").asInt()).isOne();
+    WORKSHOP.turn(2 * Letterbox.HOUR);
+    assertThat(BOX.mailsTo("inside@example.com")).isZero();
+    assertThat(BOX.mailsTo("outside@example.com")).isOne();
+  }
+
+  @Test
+  void aPlannedOneIsMovedAndTakenBack() {
+    WORKSHOP.onList("moved@example.com", "Moved");
+    long id = BOX.planned(BOX.toList("To be moved", "Moved"));
+    JsonNode view = BOX.view(id);
+    String later = BOX.inHours(49, false).date().toString();
+    Answer moved =
+        APP.put(
+            "/api/newsletters/" + id + "/moment",
+            "{\"version\": %d, \"date\": \"%s\", \"at\": null}"
+                .formatted(view.get("version").asInt(), later));
+    assertThat(moved.status()).as("%s", moved.body()).isEqualTo(200);
+    WORKSHOP.turn(Letterbox.DAY);
+    assertThat(BOX.mailsTo("moved@example.com")).isZero();
+
+    assertThat(BOX.save(id, BOX.toList("To be moved", "Other")).status())
+        .as("what is planned stays as it is")
+        .isEqualTo(409);
+    assertThat(BOX.callBack(id).body().get("phase").asString()).isEqualTo("DRAFT");
+    WORKSHOP.turn(3 * Letterbox.DAY);
+    assertThat(BOX.mailsTo("moved@example.com")).isZero();
+    assertThat(BOX.save(id, BOX.toList("To be moved", "Other")).status()).isEqualTo(200);
+  }
+
+  @Test
+  void whatIsGoingOutCanBeCalledBack() {
+    for (int n = 0; n < 6; n++) {
+      WORKSHOP.onList("called%d@example.com".formatted(n), "Called");
+    }
+    Newsletter plain = BOX.toList("Called back", "Called");
+    Newsletter slow =
+        new Newsletter(
+            plain.name(),
+            plain.message(),
+            plain.who(),
+            plain.butNot(),
+            List.of(),
+            plain.going(),
+            6,
+            Optional.empty(),
+            Optional.empty(),
+            Optional.of(new OnceMore("Once more", 24)),
+            Optional.empty());
+    long id = BOX.planned(slow);
+    WORKSHOP.turn(4 * Letterbox.HOUR);
+    assertThat(BOX.phase(id)).isEqualTo("GOING_OUT");
+    int got = BOX.view(id).at("/steps/0/sent").asInt(0);
+    Answer back = BOX.callBack(id);
+    assertThat(back.body().get("phase").asString()).isEqualTo("CALLED_BACK");
+    WORKSHOP.turn(3 * Letterbox.DAY);
+    int mails = 0;
+    for (int n = 0; n < 6; n++) {
+      int had = BOX.mailsTo("called%d@example.com".formatted(n));
+      assertThat(had).as("each with or without, and nothing follows").isBetween(0, 1);
+      mails += had;
+    }
+    assertThat(mails).isEqualTo(got);
+    assertThat(BOX.callBack(id).status()).isEqualTo(409);
+    WORKSHOP.auditIsClean();
+  }
+
+  @Test
+  void whatIsMissingStandsInTheWayAndIsSaid() {
+    long id =
+        APP.post("/api/newsletters", "{\"name\": \"Half written\"}").body().get("id").asLong();
+    Answer planned = BOX.plan(id, order -> order);
+    assertThat(planned.status()).isEqualTo(400);
+    assertThat(planned.body().get("problems").valueStream().map(one -> one.get("code").asString()))
+        .containsExactlyInAnyOrder("no-message", "no-people", "no-time");
+    assertThat(APP.post("/api/newsletters", "{\"name\": \"Half written\"}").status())
+        .isEqualTo(409);
+    assertThat(APP.post("/api/newsletters", "{\"name\": \" \"}").status()).isEqualTo(400);
+    // It is no journey, so it is not changed as one.
+    JsonNode journey = APP.get("/api/journeys/" + id).body();
+    assertThat(
+            APP.put(
+                    "/api/journeys/" + id + "/state",
+                    "{\"version\": %d, \"state\": \"OPEN\", \"by\": null, \"finishBegun\": false}"
+                        .formatted(journey.get("version").asInt()))
+                .body()
+                .get("detail")
+                .asString())
+        .contains("newsletter");
+  }
+}
