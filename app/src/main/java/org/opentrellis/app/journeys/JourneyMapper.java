@@ -27,6 +27,9 @@ interface JourneyMapper {
       """)
   List<Long> holding(String text);
 
+  @Select("select name from journey where id = #{id}")
+  String nameOf(long id);
+
   /** The names that are taken, archived journeys' too. */
   @Select("select name from journey order by id")
   List<String> names();

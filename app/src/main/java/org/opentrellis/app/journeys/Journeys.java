@@ -14,6 +14,7 @@ import org.opentrellis.app.http.NameTaken;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.Refusal;
 import org.opentrellis.app.http.SaveLost;
+import org.opentrellis.app.revisions.NameChanged;
 import org.opentrellis.app.revisions.Revisions;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.TypicalBehaviour;
@@ -21,6 +22,7 @@ import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.JourneyName;
 import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.journey.Purpose;
 import org.opentrellis.core.problem.ProblemsFound;
@@ -28,6 +30,7 @@ import org.opentrellis.core.problem.Severity;
 import org.opentrellis.core.reading.KnownNames;
 import org.opentrellis.core.sentence.DifferenceLine;
 import org.opentrellis.core.sentence.JourneyDifference;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -47,6 +50,7 @@ public class Journeys {
   private final Catalogues catalogues;
   private final Revisions revisions;
   private final Running running;
+  private final ApplicationEventPublisher events;
   private final Clock clock;
 
   Journeys(
@@ -58,6 +62,7 @@ public class Journeys {
       Catalogues catalogues,
       Revisions revisions,
       Running running,
+      ApplicationEventPublisher events,
       Clock clock) {
     this.account = account;
     this.mapper = mapper;
@@ -67,6 +72,7 @@ public class Journeys {
     this.catalogues = catalogues;
     this.revisions = revisions;
     this.running = running;
+    this.events = events;
     this.clock = clock;
   }
 
@@ -283,6 +289,7 @@ public class Journeys {
   Optional<Look> write(long id, int version, Journey journey, @Nullable String by) {
     String document = Json.write(Documents.write(journey));
     OffsetDateTime now = OffsetDateTime.now(clock);
+    String before = mapper.nameOf(id);
     try {
       if (mapper.updateDocument(id, version, journey.name(), document, now) == 0) {
         return Optional.empty();
@@ -297,6 +304,9 @@ public class Journeys {
         document,
         now,
         signed == null ? null : signed.substring(0, Math.min(60, signed.length())));
+    if (!before.equals(journey.name())) {
+      events.publishEvent(NameChanged.of(new JourneyName(before), journey.journeyName()));
+    }
     return Optional.of(cards.make(id));
   }
 

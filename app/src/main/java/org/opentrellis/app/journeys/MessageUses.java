@@ -34,8 +34,12 @@ class MessageUses {
     this.catalogues = catalogues;
   }
 
-  /** A step that sends it. */
-  record MessageUse(long journey, String name, String step) {}
+  /**
+   * A step that sends it.
+   *
+   * @param kind whether it is a journey's or a newsletter's
+   */
+  record MessageUse(long journey, JourneyKind kind, String name, String step) {}
 
   /** Every step of a journey that is not archived, those of strands too. */
   @GetMapping("/{id}/uses")
@@ -52,9 +56,15 @@ class MessageUses {
    * @param journey its number; null for a strand
    * @param strand its id; null for a journey
    * @param open whether it is an open journey
+   * @param kind whether it is a journey or a newsletter; null for a strand
    */
   record MessageUser(
-      String message, @Nullable Long journey, @Nullable String strand, String name, boolean open) {}
+      String message,
+      @Nullable Long journey,
+      @Nullable String strand,
+      String name,
+      boolean open,
+      @Nullable JourneyKind kind) {}
 
   /** Which journeys and strands send which messages; journeys that are archived send none. */
   @GetMapping("/uses")
@@ -74,7 +84,12 @@ class MessageUses {
             .map(
                 fact ->
                     new MessageUser(
-                        message.value(), fact.id(), null, fact.name(), open.contains(fact.id())));
+                        message.value(),
+                        fact.id(),
+                        null,
+                        fact.name(),
+                        open.contains(fact.id()),
+                        fact.kind()));
     Stream<MessageUser> strands =
         names.stream()
             .filter(StrandId.class::isInstance)
@@ -82,7 +97,7 @@ class MessageUses {
             .map(
                 strand ->
                     new MessageUser(
-                        message.value(), null, strand.id().value(), strand.name(), false));
+                        message.value(), null, strand.id().value(), strand.name(), false, null));
     return Stream.concat(sending, strands);
   }
 
@@ -97,6 +112,6 @@ class MessageUses {
             send ->
                 send.message().equals(message)
                     || send.versions().stream().anyMatch(one -> one.message().equals(message)))
-        .map(send -> new MessageUse(id, whole.name(), send.id().value()));
+        .map(send -> new MessageUse(id, kept.kind(), whole.name(), send.id().value()));
   }
 }

@@ -10,6 +10,7 @@ import org.opentrellis.core.format.Json;
 import org.opentrellis.core.happening.Happening;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.journey.JourneyName;
 import org.opentrellis.core.journey.NameExchange;
 import org.opentrellis.core.machine.PersonState;
 import org.springframework.context.event.EventListener;
@@ -42,6 +43,10 @@ class NamesInLives {
   @EventListener
   @Order(AFTER_JOURNEYS)
   void follow(NameChanged change) {
+    if (change.before() instanceof JourneyName) {
+      // Where they run, journeys are called by their numbers.
+      return;
+    }
     NameExchange exchange = new NameExchange(change.before(), change.after());
     // Without its quotation marks: where kinds of names are mixed, the kind stands in front.
     String text = change.text().substring(1, change.text().length() - 1);

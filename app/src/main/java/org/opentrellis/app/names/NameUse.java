@@ -15,6 +15,7 @@ public record NameUse(What what, String name, @Nullable String id) {
     STRAND,
     SEGMENT,
     MESSAGE,
-    ENTRANCE
+    ENTRANCE,
+    NEWSLETTER
   }
 }

@@ -15,7 +15,6 @@ import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.Refusal;
 import org.opentrellis.app.revisions.NameChanged;
 import org.opentrellis.app.storage.AgainIfTaken;
-import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.CategoryName;
 import org.opentrellis.core.journey.Name;
 import org.opentrellis.core.people.FieldType;
@@ -27,7 +26,6 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.node.StringNode;
 
 /** Makes names, gives them others everywhere, merges and deletes them. */
 @Service
@@ -143,8 +141,7 @@ public class Naming {
   }
 
   private void tell(Name before, Name after) {
-    String text = Json.write(StringNode.valueOf(before.value()));
-    events.publishEvent(new NameChanged(before, after, text));
+    events.publishEvent(NameChanged.of(before, after));
   }
 
   /** What is under way goes by the names that there were when it began. */

@@ -26,6 +26,10 @@ interface NewsletterMapper {
   @Select("select " + ABOUT + " from newsletter n where n.journey_id = #{id}")
   Optional<NewsletterRow> find(long id);
 
+  /** Those in which some text stands, also what is put away. */
+  @Select("select " + ABOUT + " from newsletter n where locate(#{text}, n.document) > 0")
+  List<NewsletterRow> holding(String text);
+
   @Insert(
       """
       insert into newsletter (journey_id, document, version, state, changed_at)

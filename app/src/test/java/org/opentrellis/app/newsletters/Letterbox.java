@@ -22,25 +22,25 @@ import org.opentrellis.core.newsletter.Readers;
 import tools.jackson.databind.JsonNode;
 
 /** What tests do with newsletters, over HTTP as the page does. */
-final class Letterbox {
-  static final ZoneId BERLIN = ZoneId.of("Europe/Berlin");
-  static final long HOUR = 3600;
-  static final long DAY = 24 * HOUR;
+public final class Letterbox {
+  public static final ZoneId BERLIN = ZoneId.of("Europe/Berlin");
+  public static final long HOUR = 3600;
+  public static final long DAY = 24 * HOUR;
 
   private final RunningApplication app;
-  final LiveWorkshop workshop;
+  public final LiveWorkshop workshop;
 
-  Letterbox(RunningApplication app) {
+  public Letterbox(RunningApplication app) {
     this.app = app;
     this.workshop = new LiveWorkshop(app);
   }
 
-  long now() {
+  public long now() {
     return app.get("/api/live").body().at("/clock/now").asLong();
   }
 
   /** A message of the demo. */
-  MessageId message(String name) {
+  public MessageId message(String name) {
     return app.get("/api/messages")
         .body()
         .valueStream()
@@ -51,7 +51,7 @@ final class Letterbox {
   }
 
   /** In so many hours, to the minute. */
-  Going inHours(int hours, boolean theirTime) {
+  public Going inHours(int hours, boolean theirTime) {
     LocalDateTime then =
         LocalDateTime.ofInstant(Instant.ofEpochSecond(now()), BERLIN)
             .truncatedTo(ChronoUnit.MINUTES)
@@ -60,7 +60,7 @@ final class Letterbox {
   }
 
   /** To a list, in an hour. */
-  Newsletter toList(String name, String list) {
+  public Newsletter toList(String name, String list) {
     return new Newsletter(
         name,
         Optional.of(message("Choosing a kit")),
@@ -76,7 +76,7 @@ final class Letterbox {
   }
 
   /** Keeps one as a draft. */
-  long draft(Newsletter newsletter) {
+  public long draft(Newsletter newsletter) {
     Answer added =
         app.post("/api/newsletters", Json.write(java.util.Map.of("name", newsletter.name())));
     assertThat(added.status()).as("%s", added.body()).isEqualTo(201);
@@ -86,22 +86,22 @@ final class Letterbox {
     return id;
   }
 
-  Answer save(long id, Newsletter newsletter) {
+  public Answer save(long id, Newsletter newsletter) {
     return app.put(
         "/api/newsletters/" + id,
         "{\"version\": %d, \"newsletter\": %s}"
             .formatted(view(id).get("version").asInt(), Json.write(Documents.write(newsletter))));
   }
 
-  JsonNode view(long id) {
+  public JsonNode view(long id) {
     return app.get("/api/newsletters/" + id).body();
   }
 
-  String phase(long id) {
+  public String phase(long id) {
     return view(id).get("phase").asString();
   }
 
-  Answer plan(long id, UnaryOperator<String> other) {
+  public Answer plan(long id, UnaryOperator<String> other) {
     JsonNode view = view(id);
     return app.put(
         "/api/newsletters/" + id + "/plan",
@@ -111,7 +111,7 @@ final class Letterbox {
   }
 
   /** Plans one that nothing stands in the way of. */
-  long planned(Newsletter newsletter) {
+  public long planned(Newsletter newsletter) {
     long id = draft(newsletter);
     Answer planned = plan(id, order -> order);
     assertThat(planned.status()).as("%s", planned.body()).isEqualTo(200);
@@ -119,12 +119,12 @@ final class Letterbox {
     return id;
   }
 
-  Answer callBack(long id) {
+  public Answer callBack(long id) {
     return app.delete("/api/newsletters/" + id + "/plan");
   }
 
   /** How many mails of a newsletter came to an address. */
-  int mailsTo(String address) {
+  public int mailsTo(String address) {
     return workshop.mails(address).size();
   }
 }
