@@ -75,6 +75,17 @@ export const router = createRouter({
       component: () => import('@/features/messages/composer/ComposerView.vue'),
     },
     {
+      path: '/calendar',
+      name: 'calendar',
+      component: () => import('@/features/calendar/CalendarView.vue'),
+    },
+    {
+      path: '/newsletters/:id(\\d+)',
+      name: 'newsletter',
+      props: numbered,
+      component: () => import('@/features/newsletters/NewsletterPage.vue'),
+    },
+    {
       path: '/entrances',
       name: 'entrances',
       props: { id: null },

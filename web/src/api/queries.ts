@@ -13,6 +13,7 @@ import type {
   EstimateView,
   ChoicesPageDocument,
   EntranceDocument,
+  NewsletterDocument,
   HouseStyleDocument,
   ManuscriptDocument,
   ManyOrder,
@@ -254,6 +255,41 @@ export const questions = {
     queryOptions({
       queryKey: ['entrances'],
       queryFn: () => answerOf(api.GET('/api/entrances')),
+    }),
+
+  newsletters: () =>
+    queryOptions({
+      queryKey: ['newsletters'],
+      queryFn: () => answerOf(api.GET('/api/newsletters')),
+    }),
+
+  newsletter: (id: number) =>
+    queryOptions({
+      queryKey: ['newsletters', id],
+      queryFn: () => answerOf(api.GET('/api/newsletters/{id}', { params: { path: { id } } })),
+    }),
+
+  /** How a newsletter would be that is being changed. */
+  newsletterLook: (newsletter: NewsletterDocument) =>
+    queryOptions({
+      queryKey: ['newsletter-look', newsletter],
+      queryFn: ({ signal }) =>
+        answerOf(api.POST('/api/newsletters/looks', { body: { newsletter }, signal })),
+      placeholderData: keepPreviousData,
+    }),
+
+  /** A kept message as somebody sees it of whom nothing is known. */
+  messageProof: (id: string) =>
+    queryOptions({
+      queryKey: ['messages', id, 'proof'],
+      queryFn: async () => {
+        const { manuscript } = await answerOf(
+          api.GET('/api/messages/{id}', { params: { path: { id } } }),
+        )
+        return answerOf(
+          api.POST('/api/proofs', { body: { manuscript, person: null, made: null, dark: false } }),
+        )
+      },
     }),
 
   /** How an entrance would be that is being changed. */

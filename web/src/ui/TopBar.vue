@@ -10,6 +10,7 @@ const places = [
   { to: '/messages', text: 'Messages' },
   { to: '/people', text: 'People' },
   { to: '/entrances', text: 'Entrances' },
+  { to: '/calendar', text: 'Calendar' },
   { to: '/side-by-side', text: 'Side by side' },
   { to: '/glasshouse', text: 'Glasshouse' },
 ]

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { NameUse } from '@/api/types'
 
-/** What uses a name, to go to: journeys, strands, segments, messages and entrances. */
+/** What uses a name, to go to: journeys, strands, segments, messages, entrances and newsletters. */
 defineProps<{ uses: NameUse[] }>()
 
 const KINDS: Record<NameUse['what'], { word: string; route: string | null }> = {
@@ -10,6 +10,7 @@ const KINDS: Record<NameUse['what'], { word: string; route: string | null }> = {
   SEGMENT: { word: 'segment', route: null },
   MESSAGE: { word: 'message', route: 'composer' },
   ENTRANCE: { word: 'entrance', route: 'entrance' },
+  NEWSLETTER: { word: 'newsletter', route: 'newsletter' },
 }
 
 /** Where it is looked at; nothing for what stands on this page. */

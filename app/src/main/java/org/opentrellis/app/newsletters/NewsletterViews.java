@@ -33,6 +33,8 @@ final class NewsletterViews {
   /**
    * A newsletter.
    *
+   * @param whoSays who gets it, as it is typed; empty for everybody, and while it is not said
+   * @param butNotSays who of them does not, as it is typed; empty for nobody
    * @param review what it does, in sentences
    * @param says what is to be known of it as it is: its numbers, its state and what came of it
    */
@@ -41,6 +43,8 @@ final class NewsletterViews {
       int version,
       NewsletterPhase phase,
       @Schema(ref = Schemas.NEWSLETTER) JsonNode newsletter,
+      String whoSays,
+      String butNotSays,
       List<String> review,
       List<NewsletterFault> findings,
       long people,

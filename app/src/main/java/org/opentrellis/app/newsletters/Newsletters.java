@@ -27,6 +27,7 @@ import org.opentrellis.app.newsletters.NewsletterViews.NewsletterView;
 import org.opentrellis.app.storage.AgainIfTaken;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.Json;
+import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.MessageId;
@@ -36,10 +37,12 @@ import org.opentrellis.core.newsletter.NewsletterChecks;
 import org.opentrellis.core.newsletter.NewsletterFinding;
 import org.opentrellis.core.newsletter.NewsletterJourney;
 import org.opentrellis.core.newsletter.NewsletterSheet;
+import org.opentrellis.core.newsletter.Readers;
 import org.opentrellis.core.newsletter.SubjectTest;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.problem.Severity;
+import org.opentrellis.core.sentence.Sentences;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -147,6 +150,8 @@ public class Newsletters {
         row.version(),
         phase,
         Documents.write(newsletter),
+        newsletter.who().flatMap(Readers::asked).map(this::typed).orElse(""),
+        newsletter.butNot().map(this::typed).orElse(""),
         sheet(newsletter),
         open ? NewsletterFault.of(found(newsletter, people)) : List.of(),
         people,
@@ -419,6 +424,10 @@ public class Newsletters {
 
   private List<String> sheet(Newsletter newsletter) {
     return NewsletterSheet.of(newsletter, this::called, catalogues.current(), account.zone());
+  }
+
+  private String typed(Condition who) {
+    return Sentences.ofPeople(catalogues.current()).typed().condition(who).text();
   }
 
   private String called(MessageId id) {

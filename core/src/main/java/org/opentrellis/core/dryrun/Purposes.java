@@ -34,6 +34,7 @@ final class Purposes {
   static final int BUY_DELAY = 30;
   static final int COMPLAINT = 31;
   static final int LOT = 32;
+  static final int STILL_OPENS = 33;
 
   private Purposes() {}
 }

@@ -16,6 +16,9 @@ final class Sampler implements Outside {
   /** A mail program that loads images by itself does so within this time. */
   private static final double PRELOAD_SECONDS = 300;
 
+  /** Whoever would have read it by now in so many draws does not read it any more. */
+  private static final int MOST_ATTEMPTS = 40;
+
   private final SendDraws[] draws;
   private final long[] lots;
   private final Shop shop;
@@ -64,15 +67,44 @@ final class Sampler implements Outside {
     }
   }
 
+  /**
+   * Draws what still becomes of a message that has arrived before the present, and that the person
+   * has not read so far: draws that say otherwise are made anew.
+   */
+  void goesOn(Sent message, long present) {
+    SendDraws of = draws[message.version()];
+    Traits who = Traits.of(message.visit().person());
+    double pulled = of.pull * who.keenness;
+    for (int attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
+      long own =
+          Draws.bits(
+              who.keyOf(message.visit()), Draws.address(Purposes.STILL_OPENS, "" + attempt));
+      if (!Draws.happens(own, of.openAt, pulled, 1 - who.keenness + pulled)) {
+        return;
+      }
+      long openAt = openAt(message, of, own);
+      if (openAt > present) {
+        opens(message, of, own, 0, openAt);
+        return;
+      }
+    }
+  }
+
   private void opens(Sent message, SendDraws of, long own, double excess) {
+    opens(message, of, own, excess, openAt(message, of, own));
+  }
+
+  private static long openAt(Sent message, SendDraws of, long own) {
     double delay = of.openDelay.draw(own, of.openDelayAt);
-    long now = message.at();
-    long openAt =
-        of.attention == null
-            ? later(now, delay)
-            : Math.max(
-                now + 1,
-                of.attention.after(now, Math.min(delay, 1e9), message.visit().person().clock()));
+    long sent = message.at();
+    return of.attention == null
+        ? later(sent, delay)
+        : Math.max(
+            sent + 1,
+            of.attention.after(sent, Math.min(delay, 1e9), message.visit().person().clock()));
+  }
+
+  private void opens(Sent message, SendDraws of, long own, double excess, long openAt) {
     message.opens(openAt);
     long unsubscribes = of.tiredness == null ? of.unsubscribes : tired(of, of.tiredness, excess);
     if (Draws.happens(own, of.unsubscribeAt, unsubscribes)) {

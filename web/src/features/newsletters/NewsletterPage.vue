@@ -1,0 +1,182 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { refDebounced } from '@vueuse/core'
+import { computed } from 'vue'
+import { useRouter } from 'vue-router'
+import { answerOf, api, reasonOf } from '@/api/client'
+import { outdated, questions } from '@/api/queries'
+import type { NewsletterDocument } from '@/api/types'
+import { useForm } from '@/api/useForm'
+import { useDraft } from '@/editing/useDraft'
+import DraftKeys from '@/features/entrances/DraftKeys.vue'
+import PagePicture from '@/features/entrances/PagePicture.vue'
+import Trouble from '@/ui/Trouble.vue'
+import { useTabTitle } from '@/ui/useTabTitle'
+import NewsletterFigures from './NewsletterFigures.vue'
+import NewsletterForm from './NewsletterForm.vue'
+import NewsletterReview from './NewsletterReview.vue'
+
+/** One newsletter: what it says, what it does, and what came of it. */
+const props = defineProps<{ id: number }>()
+
+const router = useRouter()
+const { data: view, error } = useQuery(computed(() => questions.newsletter(props.id)))
+const { given, changed, take } = useDraft<NewsletterDocument>(
+  computed(() => view.value?.newsletter),
+)
+const { wrong, failure, busy, send } = useForm()
+const draft = computed(() => view.value?.phase === 'DRAFT')
+const asked = refDebounced(
+  computed(() => JSON.stringify(given.value)),
+  150,
+)
+const look = useQuery(
+  computed(() => ({
+    ...questions.newsletterLook(JSON.parse(asked.value) as NewsletterDocument),
+    enabled: draft.value && asked.value !== 'null',
+  })),
+)
+const seen = computed(() => (draft.value && look.data.value) || view.value)
+const message = computed(() => given.value?.message ?? null)
+const page = useQuery(
+  computed(() => ({
+    ...questions.messageProof(message.value ?? ''),
+    enabled: message.value !== null,
+  })),
+)
+useTabTitle(() => view.value?.newsletter.name ?? 'Newsletter')
+
+const at = computed(() => ({ params: { path: { id: props.id } } }))
+
+async function done() {
+  await outdated('newsletters')
+}
+
+async function save() {
+  await send(async () => {
+    const saved = await answerOf(
+      api.PUT('/api/newsletters/{id}', {
+        ...at.value,
+        body: { newsletter: given.value!, version: view.value!.version },
+      }),
+    )
+    take(saved.newsletter)
+    await done()
+  })
+}
+
+async function plan(now: boolean, evenSoMany: boolean) {
+  await send(async () => {
+    const planned = await answerOf(
+      api.PUT('/api/newsletters/{id}/plan', {
+        ...at.value,
+        body: { version: view.value!.version, now, people: seen.value!.people, evenSoMany },
+      }),
+    )
+    take(planned.newsletter)
+    await done()
+  })
+}
+
+async function callBack() {
+  await send(async () => {
+    await answerOf(api.DELETE('/api/newsletters/{id}/plan', at.value))
+    await done()
+  })
+}
+
+async function copy() {
+  await send(async () => {
+    const made = await answerOf(api.POST('/api/newsletters/{id}/copies', at.value))
+    await done()
+    await router.push({ name: 'newsletter', params: { id: made.id } })
+  })
+}
+
+async function putAway() {
+  await send(async () => {
+    await answerOf(api.DELETE('/api/newsletters/{id}', at.value))
+    await done()
+    await router.push({ name: 'calendar' })
+  })
+}
+</script>
+
+<template>
+  <main class="flex min-h-0 flex-col px-4 pb-3">
+    <header class="flex items-center gap-3 pt-3 pb-3">
+      <RouterLink class="button" :to="{ name: 'calendar' }">Calendar</RouterLink>
+      <h1 class="min-w-0 truncate text-page">{{ view?.newsletter.name ?? 'Newsletter' }}</h1>
+      <span class="note">a newsletter</span>
+      <DraftKeys
+        v-if="draft && view"
+        class="first-of-type:ml-auto"
+        :changed="changed"
+        :busy="busy"
+        @undo="take(view.newsletter)"
+        @save="save"
+      />
+    </header>
+    <p v-if="failure" class="warning mb-2" role="alert">{{ failure }}</p>
+    <Trouble v-if="error" :text="reasonOf(error)" />
+    <div
+      v-if="view && given"
+      class="grid min-h-0 flex-1 grid-cols-[minmax(420px,48%)_minmax(0,1fr)] gap-3"
+    >
+      <section
+        v-if="draft"
+        class="panel overflow-y-auto p-4"
+        tabindex="0"
+        aria-label="What it says"
+      >
+        <NewsletterForm
+          :key="`${view.id} ${view.version}`"
+          v-model="given"
+          :who-says="view.whoSays"
+          :but-not-says="view.butNotSays"
+          :findings="seen?.findings ?? []"
+          :wrong="wrong"
+        />
+      </section>
+      <section
+        v-else
+        class="panel flex flex-col gap-3 overflow-y-auto p-4"
+        tabindex="0"
+        aria-label="What came of it"
+      >
+        <h2 class="font-display text-empty font-bold">What came of it</h2>
+        <NewsletterFigures v-if="view.steps.length" :steps="view.steps" />
+        <p v-else class="text-ink2">Nothing yet: it has not gone to anybody.</p>
+      </section>
+      <div class="flex min-h-0 flex-col gap-3">
+        <NewsletterReview
+          :phase="view.phase"
+          :review="seen?.review ?? []"
+          :says="seen?.says ?? []"
+          :findings="seen?.findings ?? []"
+          :timed="!!given.going"
+          :changed="changed"
+          :busy="busy"
+          @plan="plan"
+          @call-back="callBack"
+          @copy="copy"
+          @put-away="putAway"
+        >
+          <RouterLink
+            v-if="message"
+            class="button button-small"
+            :to="{ name: 'composer', params: { id: message } }"
+            >Open its message</RouterLink
+          >
+        </NewsletterReview>
+        <PagePicture
+          v-if="message"
+          class="flex-1"
+          name="The message"
+          :html="page.data.value?.html"
+          title="The message"
+        />
+      </div>
+    </div>
+  </main>
+</template>
