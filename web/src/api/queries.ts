@@ -257,6 +257,27 @@ export const questions = {
       queryFn: () => answerOf(api.GET('/api/entrances')),
     }),
 
+  /** What goes out on some days. */
+  calendar: (from: string, days: number, who: string) =>
+    queryOptions({
+      queryKey: ['calendar', from, days, who],
+      queryFn: () => answerOf(api.GET('/api/calendar', { params: { query: { from, days, who } } })),
+      placeholderData: keepPreviousData,
+    }),
+
+  /** One of these days hour by hour. */
+  calendarDay: (from: string, days: number, who: string, day: string) =>
+    queryOptions({
+      queryKey: ['calendar', from, days, who, day],
+      queryFn: () =>
+        answerOf(
+          api.GET('/api/calendar/days/{day}', {
+            params: { path: { day }, query: { from, days, who } },
+          }),
+        ),
+      placeholderData: keepPreviousData,
+    }),
+
   newsletters: () =>
     queryOptions({
       queryKey: ['newsletters'],

@@ -1,87 +1,223 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { ref } from 'vue'
-import { useRouter } from 'vue-router'
+import { computed, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
 import { answerOf, api, reasonOf } from '@/api/client'
 import { outdated, questions } from '@/api/queries'
+import type { CalendarLane } from '@/api/types'
 import { useForm } from '@/api/useForm'
-import { PHASES } from '@/features/newsletters/newsletters'
+import WhoField from '@/features/people/WhoField.vue'
+import ChoiceBar from '@/ui/ChoiceBar.vue'
 import { count } from '@/ui/figures'
-import { fullMoment } from '@/ui/moments'
 import Trouble from '@/ui/Trouble.vue'
 import { useTabTitle } from '@/ui/useTabTitle'
+import CalendarGrid from './CalendarGrid.vue'
+import DayPanel from './DayPanel.vue'
+import { daysFrom, longDay, monday, plusDays, shortDay } from './days'
+import NewsletterList from './NewsletterList.vue'
+import TooMuchPanel from './TooMuchPanel.vue'
 
-/** What goes out when. */
+/** What goes out when, to how many, and whether it is too much. */
+const SPANS = [
+  { key: 'week', name: 'week', days: 7 },
+  { key: 'weeks', name: '3 weeks', days: 21 },
+  { key: 'quarter', name: 'quarter', days: 91 },
+] as const
+type SpanKey = (typeof SPANS)[number]['key']
+
+const route = useRoute()
 const router = useRouter()
-const { data: newsletters, error } = useQuery(questions.newsletters())
-const name = ref('')
+const { data: live } = useQuery(questions.live())
+const today = computed(() => {
+  const now = live.value?.clock.now
+  return now === undefined ? null : new Date(now * 1000).toISOString().slice(0, 10)
+})
+
+function ask(query: Record<string, string | undefined>) {
+  void router.replace({ query: { ...route.query, ...query } })
+}
+const span = computed<SpanKey>({
+  get: () => SPANS.find((one) => one.key === route.query.span)?.key ?? 'weeks',
+  set: (key) => ask({ span: key }),
+})
+const length = computed(() => SPANS.find((one) => one.key === span.value)!.days)
+const from = computed(() =>
+  typeof route.query.from === 'string'
+    ? route.query.from
+    : today.value
+      ? monday(today.value)
+      : null,
+)
+/** Of whom alone it is told, as a sentence; all if it says nothing. */
+const who = computed({
+  get: () => (typeof route.query.who === 'string' ? route.query.who : ''),
+  set: (sentence) => ask({ who: sentence.trim() || undefined }),
+})
+const filters = ref(who.value !== '')
+const {
+  data: view,
+  error,
+  isFetching,
+} = useQuery(
+  computed(() => ({
+    ...questions.calendar(from.value ?? '', length.value, who.value),
+    enabled: from.value !== null,
+  })),
+)
+const days = computed(() => (view.value ? daysFrom(view.value.from, view.value.days) : []))
+const chosen = computed(() => {
+  const asked = route.query.day
+  if (typeof asked === 'string' && days.value.some((one) => one.day === asked)) return asked
+  const now = view.value?.today
+  return days.value.some((one) => one.day === now) ? now! : (days.value[0]?.day ?? '')
+})
+const { data: day } = useQuery(
+  computed(() => ({
+    ...questions.calendarDay(
+      view.value?.from ?? '',
+      view.value?.days ?? 21,
+      who.value,
+      chosen.value,
+    ),
+    enabled: !!view.value && chosen.value !== '',
+  })),
+)
+const { data: newsletters } = useQuery(questions.newsletters())
 const { told, busy, send } = useForm()
+/** What was moved last, so that it can be put back. */
+const moved = ref<{ id: number; name: string; from: string; to: string } | null>(null)
 useTabTitle(() => 'Calendar')
+
+const range = computed(() => {
+  const [first, last] = [days.value[0], days.value.at(-1)]
+  return first && last ? `${shortDay(first.day)} to ${shortDay(last.day)}` : ''
+})
 
 async function add() {
   await send(async () => {
-    const added = await answerOf(api.POST('/api/newsletters', { body: { name: name.value } }))
-    name.value = ''
+    const added = await answerOf(api.POST('/api/newsletters', { body: { name: null } }))
     await outdated('newsletters')
     await router.push({ name: 'newsletter', params: { id: added.id } })
   })
 }
+
+async function move(id: number, to: string) {
+  await send(async () => {
+    const at = { params: { path: { id } } }
+    const now = await answerOf(api.GET('/api/newsletters/{id}', at))
+    const before = now.newsletter.going?.date
+    await answerOf(
+      api.PUT('/api/newsletters/{id}/moment', {
+        ...at,
+        body: { version: now.version, date: to, at: null },
+      }),
+    )
+    moved.value = before ? { id, name: now.newsletter.name, from: before, to } : null
+    await Promise.all([outdated('newsletters'), outdated('calendar')])
+  })
+}
+
+async function putBack() {
+  const last = moved.value
+  if (!last) return
+  await move(last.id, last.from)
+  moved.value = null
+}
+
+function moveLane(lane: CalendarLane, to: string) {
+  void move(lane.id, to)
+}
 </script>
 
 <template>
-  <main class="flex min-h-0 flex-col px-4 pb-3">
-    <header class="flex items-center gap-3 pt-3 pb-3">
+  <main class="flex min-h-0 flex-col gap-3 px-4 pb-3">
+    <header class="flex items-center gap-3 pt-3">
       <h1 class="text-page">Calendar</h1>
-      <form class="ml-auto flex items-center gap-2" @submit.prevent="add">
-        <input
-          v-model="name"
-          class="field w-56!"
-          maxlength="80"
-          placeholder="Name of a new newsletter"
-          aria-label="Name of a new newsletter"
-          :aria-invalid="!!told"
-        />
-        <button type="submit" class="button button-main" :disabled="busy || !name.trim()">
+      <span class="note whitespace-nowrap">{{ range }}</span>
+      <ChoiceBar v-model="span" label="How many days" :choices="SPANS" />
+      <span class="flex gap-1">
+        <button
+          type="button"
+          class="button"
+          :disabled="!from"
+          @click="ask({ from: plusDays(from!, -Math.min(28, length)), day: undefined })"
+        >
+          Earlier
+        </button>
+        <button type="button" class="button" @click="ask({ from: undefined, day: undefined })">
+          Today
+        </button>
+        <button
+          type="button"
+          class="button"
+          :disabled="!from"
+          @click="ask({ from: plusDays(from!, Math.min(28, length)), day: undefined })"
+        >
+          Later
+        </button>
+      </span>
+      <span
+        v-for="one in view?.quota.slice(0, 1)"
+        :key="one.month"
+        class="flex items-center gap-2"
+        :title="one.sentence"
+      >
+        <span class="whitespace-nowrap"
+          >{{ one.month }}:
+          <b class="figure"
+            >{{ count(Math.round(one.gone + one.expected)) }} of {{ count(one.limit) }}</b
+          ></span
+        >
+        <span class="h-2 w-20 overflow-hidden rounded-full bg-vine-soft" aria-hidden="true">
+          <span
+            class="block h-full"
+            :class="one.gone + one.high > one.limit ? 'bg-clay' : 'bg-vine'"
+            :style="{ width: `${Math.min(100, (100 * (one.gone + one.expected)) / one.limit)}%` }"
+          />
+        </span>
+      </span>
+      <span class="ml-auto flex gap-2">
+        <button
+          type="button"
+          class="button"
+          :aria-expanded="filters"
+          @click="((filters = !filters), (who = ''))"
+        >
+          {{ filters ? 'All people' : 'Only some people' }}
+        </button>
+        <button type="button" class="button button-main" :disabled="busy" @click="add">
           New newsletter
         </button>
-      </form>
+      </span>
     </header>
-    <p v-if="told" class="warning mb-2" role="alert">{{ told }}</p>
-    <Trouble v-if="error" :text="reasonOf(error)" />
-    <section class="panel min-h-0 overflow-y-auto" tabindex="0" aria-label="Newsletters">
-      <table v-if="newsletters?.length" class="w-full">
-        <thead>
-          <tr class="note text-left">
-            <th class="px-3 py-2 font-normal">newsletter</th>
-            <th class="font-normal">goes out</th>
-            <th class="font-normal">state</th>
-            <th class="text-right font-normal">people</th>
-            <th class="px-3 text-right font-normal">sent</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="one in newsletters" :key="one.id" class="border-t border-line2">
-            <td class="px-3 py-2">
-              <RouterLink
-                class="font-semibold hover:underline"
-                :to="{ name: 'newsletter', params: { id: one.id } }"
-                >{{ one.name }}</RouterLink
-              >
-              <span class="note ml-2">{{ one.message ?? 'no message yet' }}</span>
-            </td>
-            <td>
-              {{ one.firstAt ? fullMoment(one.firstAt) : 'no time yet'
-              }}<span v-if="one.theirTime" class="note"> their time</span>
-            </td>
-            <td>{{ PHASES[one.phase] }}</td>
-            <td class="figure text-right">{{ count(one.people) }}</td>
-            <td class="figure px-3 text-right">{{ count(one.sent) }}</td>
-          </tr>
-        </tbody>
-      </table>
-      <p v-else-if="newsletters" class="p-6 text-ink2">
-        There is no newsletter yet. Give one a name: then say who gets which message, and when.
-      </p>
+    <section v-if="filters" class="panel px-3 py-2" aria-label="Only some people">
+      <WhoField v-model="who" label="Only who" placeholder="are on list …, or are in segment …" />
     </section>
+    <p v-if="told" class="warning" role="alert">{{ told }}</p>
+    <p v-else-if="moved" class="note flex items-center gap-2" role="status">
+      “{{ moved.name }}” goes out on {{ longDay(moved.to) }} now.
+      <button type="button" class="button button-small" :disabled="busy" @click="putBack">
+        Back to {{ longDay(moved.from) }}
+      </button>
+    </p>
+    <Trouble v-if="error" :text="reasonOf(error)" />
+    <template v-if="view">
+      <CalendarGrid
+        class="flex-1"
+        :class="{ 'opacity-70': isFetching && busy }"
+        :view="view"
+        :days="days"
+        :chosen="chosen"
+        :busy="busy"
+        @choose="(one) => ask({ day: one })"
+        @move="moveLane"
+      />
+      <div class="grid h-44 shrink-0 grid-cols-3 gap-3">
+        <DayPanel :day="chosen" :view="day" />
+        <NewsletterList :newsletters="newsletters ?? []" />
+        <TooMuchPanel :view="view" :busy="busy" @move="move" @choose="(one) => ask({ day: one })" />
+      </div>
+    </template>
+    <p v-else-if="!error" class="panel p-6 text-ink2">Working out what goes out …</p>
   </main>
 </template>

@@ -58,6 +58,9 @@ export function useCommands(words: Ref<string>) {
       action('style', 'House style', '', () => router.push('/messages/house-style')),
       action('people', 'People', '', () => router.push('/people')),
       action('entrances', 'Entrances', 'sign-up forms', () => router.push('/entrances')),
+      action('calendar', 'Calendar', 'what goes out when, newsletters', () =>
+        router.push('/calendar'),
+      ),
       action('side', 'Side by side', '', () => router.push('/side-by-side')),
       action('glasshouse', 'Glasshouse', 'what runs now', () => router.push('/glasshouse')),
       ...(journey

@@ -102,7 +102,7 @@ class ArchitectureTest {
                   "journey",
                   "calendar",
                   "calibrate")),
-          Map.entry("ahead", Set.of("dryrun", "machine", "stats")),
+          Map.entry("ahead", Set.of("dryrun", "machine", "journey", "account", "stats")),
           Map.entry("forecast", Set.of("dryrun", "measure", "machine", "journey", "stats")),
           Map.entry(
               "crowd", Set.of("dryrun", "walk", "machine", "happening", "behaviour", "journey")),

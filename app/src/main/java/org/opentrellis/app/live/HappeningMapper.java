@@ -146,6 +146,14 @@ interface HappeningMapper {
       """)
   List<Times> counts(long after, long upTo);
 
+  /** How many entered each journey from a moment on. */
+  @Select(
+      """
+      select journey_id, kind, count(*) as times from happening
+      where kind = 'ENTERED' and at >= #{from} and journey_id is not null group by journey_id, kind
+      """)
+  List<Times> enteredSince(long from);
+
   /** How many people each happened to, of a step that sends. */
   record StepFigures(
       String step, long delivered, long bounced, long opened, long clicked, long unsubscribed) {}

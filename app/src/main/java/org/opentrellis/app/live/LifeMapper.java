@@ -6,8 +6,10 @@ import static org.opentrellis.app.storage.Columns.longs;
 import static org.opentrellis.app.storage.Columns.texts;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -15,6 +17,7 @@ import org.apache.ibatis.annotations.Options;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.opentrellis.core.machine.PersonState;
 
 @Mapper
 interface LifeMapper {
@@ -32,6 +35,14 @@ interface LifeMapper {
   @Select("select " + ABOUT + " from life where person_id = any(cast(#{people" + LONGS + ")")
   @Options(useCache = false, flushCache = Options.FlushCachePolicy.TRUE)
   List<LifeRow> some(@Param("people") Long[] people);
+
+  /** How some people stand, of those whom a journey has known. */
+  default Map<Long, PersonState> known(List<Long> people) {
+    Map<Long, PersonState> all = new TreeMap<>();
+    some(people.toArray(Long[]::new))
+        .forEach(row -> all.put(row.personId(), row.life().standing()));
+    return all;
+  }
 
   @Select("select person_id from life where person_id > #{after} order by person_id limit #{most}")
   List<Long> all(long after, int most);
@@ -135,6 +146,10 @@ interface LifeMapper {
   @Select(
       "select distinct person_id from visit where journey_id = any(cast(#{journeys" + LONGS + ")")
   List<Long> insideAny(@Param("journeys") Long[] journeys);
+
+  /** Everybody inside of any journey, in order of their numbers. */
+  @Select("select distinct person_id from visit order by person_id")
+  List<Long> insideAll();
 
   /** Somebody for whom something is due, and when. */
   record Due(long personId, long nextAt) {}

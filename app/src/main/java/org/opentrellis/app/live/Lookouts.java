@@ -66,7 +66,7 @@ class Lookouts {
   }
 
   /** A moment at which a trigger brings those of a zone. */
-  private record Moment(
+  record Moment(
       long at, OpenJourneys.Open journey, Trigger trigger, ZoneId zone, LocalDate day) {}
 
   /** When there is something to look at next, or {@link Long#MAX_VALUE}. */
@@ -201,24 +201,41 @@ class Lookouts {
     }
   }
 
+  /** The moments at which dates bring people into a journey after one moment and up to another. */
+  List<Moment> ahead(OpenJourneys.Open one, long after, long to) {
+    List<ZoneId> zones = people.zones();
+    return one.triggers().stream()
+        .flatMap(trigger -> zones.stream().flatMap(zone -> moments(one, trigger, zone, after, to).stream()))
+        .filter(moment -> !(moment.trigger() instanceof Trigger.OnDate on && isAudience(one)))
+        .toList();
+  }
+
+  private boolean isAudience(OpenJourneys.Open one) {
+    return audiences.isOne(one.journey());
+  }
+
+  /** Whom a moment brings. */
+  List<Long> whom(Moment moment) {
+    return switch (moment.trigger()) {
+      case Trigger.DateComes comes -> {
+        LocalDate date = moment.day().minusDays(comes.days());
+        yield comes.everyYear()
+            ? people.returning(comes.field(), moment.zone(), date, comes.onFirstOfMarch())
+            : people.with(comes.field(), moment.zone(), date);
+      }
+      case Trigger.OnDate on -> {
+        List<Long> there = people.of(moment.zone());
+        yield audiences
+            .of(moment.journey().journey())
+            .map(those -> there.stream().filter(one -> those.get(Math.toIntExact(one))).toList())
+            .orElse(there);
+      }
+      default -> List.of();
+    };
+  }
+
   private void come(Moment moment, long now) {
-    List<Long> who =
-        switch (moment.trigger()) {
-          case Trigger.DateComes comes -> {
-            LocalDate date = moment.day().minusDays(comes.days());
-            yield comes.everyYear()
-                ? people.returning(comes.field(), moment.zone(), date, comes.onFirstOfMarch())
-                : people.with(comes.field(), moment.zone(), date);
-          }
-          case Trigger.OnDate on -> {
-            List<Long> there = people.of(moment.zone());
-            yield audiences
-                .of(moment.journey().journey())
-                .map(those -> there.stream().filter(one -> those.get(Math.toIntExact(one))).toList())
-                .orElse(there);
-          }
-          default -> List.of();
-        };
+    List<Long> who = whom(moment);
     Happening came = new Happening.Came(moment.at(), moment.journey().name(), moment.trigger());
     who.stream()
         .gather(Gatherers.windowFixed(PIECE))

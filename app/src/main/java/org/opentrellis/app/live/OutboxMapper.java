@@ -201,6 +201,16 @@ interface OutboxMapper {
           + " and sent_at >= #{since}")
   long emailsSince(long since);
 
+  /** Emails that went out, by journey and hour. */
+  @Select(
+      """
+      select journey_id as journey, floor(sent_at / 3600) as "HOUR", count(*) as emails
+      from outbox where channel = 'EMAIL' and state = 'SENT' and sent_at >= #{from}
+        and sent_at < #{to}
+      group by journey_id, floor(sent_at / 3600)
+      """)
+  List<Insiders.Gone> goneByHour(@Param("from") long from, @Param("to") long to);
+
   /** To how many a step's message went out. */
   record SentBy(String step, long people) {}
 

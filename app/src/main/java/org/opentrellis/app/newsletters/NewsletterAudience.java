@@ -15,7 +15,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** To whom newsletters go, as people are now. */
 @Component
 @Transactional(readOnly = true)
-class NewsletterAudience implements Audiences {
+public class NewsletterAudience implements Audiences {
   private final NewsletterMapper mapper;
   private final Mailable people;
   private final InsideJourneys inside;
@@ -30,12 +30,17 @@ class NewsletterAudience implements Audiences {
   }
 
   @Override
+  public boolean isOne(long journey) {
+    return mapper.find(journey).isPresent();
+  }
+
+  @Override
   public Optional<BitSet> of(long journey) {
     return mapper.find(journey).map(row -> of(row.newsletter()));
   }
 
   /** By their numbers. */
-  BitSet of(Newsletter newsletter) {
+  public BitSet of(Newsletter newsletter) {
     BitSet those = newsletter.meant().map(people::meant).orElseGet(people::all);
     those.andNot(inside.ofAny(numbers(newsletter.notInside())));
     return those;

@@ -11,8 +11,12 @@ import tools.jackson.databind.JsonNode;
 final class NewsletterOrders {
   private NewsletterOrders() {}
 
-  /** What a new one is to be called. */
-  record NewNewsletter(String name) {}
+  /**
+   * What a new one is to be called.
+   *
+   * @param name null for any that is free
+   */
+  record NewNewsletter(@Nullable String name) {}
 
   /**
    * A newsletter as it is to be kept.

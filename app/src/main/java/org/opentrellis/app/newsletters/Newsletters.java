@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.account.Account;
 import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.clock.AccountClock;
@@ -101,6 +102,40 @@ public class Newsletters {
     this.clock = clock;
   }
 
+  /**
+   * A newsletter that is to go out.
+   *
+   * @param planned whether it is planned, or only says when
+   * @param document by which its estimate is known
+   * @param plan the journey that it runs as
+   */
+  public record Coming(
+      long id, boolean planned, Newsletter newsletter, String document, Journey plan) {}
+
+  /** Those that say when, and have not begun. */
+  @Transactional(readOnly = true)
+  public List<Coming> coming() {
+    long now = clock.now();
+    return mapper.all().stream()
+        .filter(row -> row.state() != NewsletterRow.State.CALLED_BACK && !row.hasBegun(now))
+        .map(
+            row -> {
+              Newsletter newsletter = row.newsletter();
+              return new Coming(
+                  row.journeyId(),
+                  row.isPlanned(),
+                  newsletter,
+                  row.document(),
+                  journey(newsletter, 0));
+            })
+        .filter(
+            one ->
+                one.newsletter().going().isPresent()
+                    && one.newsletter().who().isPresent()
+                    && moments.of(one.newsletter().going().get()).first() > now)
+        .toList();
+  }
+
   /** Those that go first stand first; those without a time last. */
   @Transactional(readOnly = true)
   List<NewsletterLine> list() {
@@ -183,7 +218,8 @@ public class Newsletters {
    * @throws ProblemsFound if it cannot be called so
    * @throws NameTaken if something else is called so
    */
-  NewsletterView add(String name) {
+  NewsletterView add(@Nullable String wanted) {
+    String name = wanted == null ? journeys.freeName("Newsletter") : wanted;
     return view(keep(ProblemsFound.within("/name", () -> Newsletter.begun(name))));
   }
 

@@ -152,8 +152,12 @@ public class People {
         Sentences.ofPeople(catalogues.current()).typed().condition(chosen.read()).text());
   }
 
-  /** What a sentence means; one that says nothing means everybody. */
-  Condition condition(String sentence) {
+  /**
+   * What a sentence means; one that says nothing means everybody.
+   *
+   * @throws ProblemsFound if it is not understood
+   */
+  public Condition condition(String sentence) {
     return switch (reader().read(sentence, sentence.length()).result()) {
       case WhoReading.Meant meant -> meant.who();
       case WhoReading.Unclear unclear ->

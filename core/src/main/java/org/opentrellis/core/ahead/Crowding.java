@@ -25,6 +25,7 @@ public final class Crowding {
 
   private final List<List<Newsletter>> onDay = new ArrayList<>();
   private final BitSet inside;
+  private final List<Insider> insiders = new ArrayList<>();
   private final double[] crowded;
   private final double[] crowdedOff;
   private final double[] full;
@@ -102,39 +103,41 @@ public final class Crowding {
   public record Got(int lane, int day) {}
 
   /**
+   * Somebody who is inside, and what they get.
+   *
+   * @param emails from journeys, by draw and day
+   */
+  private record Insider(int person, double weight, int draws, byte[] emails) {}
+
+  /**
    * Somebody who is inside goes on.
    *
    * @param weight how many they stand for
    * @param draws what they get from journeys, as often as it was drawn
    */
   public void goesOn(int person, double weight, List<List<Got>> draws) {
+    byte[] emails = new byte[draws.size() * days.count()];
     double[] onDays = new double[days.count()];
     double[] inWeeks = new double[weeks];
     double each = 1.0 / draws.size();
-    for (List<Got> got : draws) {
+    for (int draw = 0; draw < draws.size(); draw++) {
+      for (Got one : draws.get(draw)) {
+        emails[draw * days.count() + one.day()]++;
+      }
       int[] week = new int[weeks];
       for (int day = 0; day < days.count(); day++) {
-        List<Integer> lanes = new ArrayList<>();
-        for (Got one : got) {
-          if (one.day() == day) {
-            lanes.add(one.lane());
-          }
-        }
-        if (has(day, person)) {
-          onDay.get(day).stream()
-              .filter(one -> one.people().get(person))
-              .forEach(one -> lanes.add(one.lane()));
-        }
-        week[weekOf[day]] += lanes.size();
-        if (lanes.size() > 1) {
+        int got = emails[draw * days.count() + day] + newsletters(day, person);
+        week[weekOf[day]] += got;
+        if (got > 1) {
           onDays[day] += each;
-          meet(day, lanes, weight * each);
+          meet(day, lanes(person, day, draws.get(draw)), weight * each);
         }
       }
       for (int n = 0; n < weeks; n++) {
         inWeeks[n] += week[n] > enoughInAWeek ? each : 0;
       }
     }
+    insiders.add(new Insider(person, weight, draws.size(), emails));
     for (int day = 0; day < days.count(); day++) {
       crowded[day] += weight * onDays[day];
       crowdedOff[day] += off(weight, onDays[day]);
@@ -145,13 +148,51 @@ public final class Crowding {
     }
   }
 
+  private List<Integer> lanes(int person, int day, List<Got> got) {
+    List<Integer> lanes = new ArrayList<>();
+    got.stream().filter(one -> one.day() == day).forEach(one -> lanes.add(one.lane()));
+    onDay.get(day).stream()
+        .filter(one -> one.people().get(person))
+        .forEach(one -> lanes.add(one.lane()));
+    return lanes;
+  }
+
   private static double off(double weight, double share) {
     return weight * share * (1 - share) + weight * (weight - 1) * share * share;
   }
 
-  private boolean has(int day, int person) {
+  private int newsletters(int day, int person) {
     byte[] of = newsletters[day];
-    return of != null && person < of.length && of[person] > 0;
+    return of != null && person < of.length ? of[person] : 0;
+  }
+
+  /**
+   * How many would get more than one email on a day, if one newsletter went on another.
+   *
+   * @param without whom a newsletter of this day does not go to any more
+   * @param with whom one goes to that went on another day
+   */
+  public double onIf(int day, BitSet without, BitSet with) {
+    int length = Math.max(newsletters[day] == null ? 0 : newsletters[day].length, with.length());
+    double people = 0;
+    for (int one = 0; one < length; one++) {
+      people += !inside.get(one) && newslettersIf(day, one, without, with) > 1 ? 1 : 0;
+    }
+    for (Insider one : insiders) {
+      int got = newslettersIf(day, one.person(), without, with);
+      int times = 0;
+      for (int draw = 0; draw < one.draws(); draw++) {
+        times += one.emails()[draw * days.count() + day] + got > 1 ? 1 : 0;
+      }
+      people += one.weight() * times / one.draws();
+    }
+    return people;
+  }
+
+  private int newslettersIf(int day, int person, BitSet without, BitSet with) {
+    return newsletters(day, person)
+        - (without.get(person) ? 1 : 0)
+        + (with.get(person) ? 1 : 0);
   }
 
   private void meet(int day, List<Integer> lanes, double people) {

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.opentrellis.core.dryrun.GoingOn;
+import org.opentrellis.core.journey.JourneyName;
 import org.opentrellis.core.machine.PersonState;
 
 /**
@@ -15,26 +16,29 @@ public final class OfThoseInside {
   private OfThoseInside() {}
 
   /**
-   * Somebody who is inside.
+   * Somebody who is inside, or is known to come.
    *
    * @param number who it is
+   * @param weight how many they stand for
+   * @param comings when they come to which journeys
    */
-  public record Insider(int number, PersonState standing) {}
+  public record Insider(
+      int number, double weight, PersonState standing, Map<JourneyName, Long> comings) {}
 
   /**
    * What one of them gets.
    *
+   * @param weight how many they stand for
    * @param draws each time what they got, in order of time
    */
-  public record Ahead(int number, List<List<Crowding.Got>> draws) {}
+  public record Ahead(int number, double weight, List<List<Crowding.Got>> draws) {}
 
   /**
-   * @param weight how many each of them stands for
    * @param outlooks by journey, as the journeys are numbered in {@code going}; added to
    * @return what each of them gets
    */
   public static List<Ahead> of(
-      List<Insider> people, double weight, int draws, GoingOn going, List<Outlook> outlooks) {
+      List<Insider> people, int draws, GoingOn going, List<Outlook> outlooks) {
     Days days = outlooks.getFirst().days();
     List<Ahead> all = new ArrayList<>();
     for (Insider one : people) {
@@ -46,12 +50,12 @@ public final class OfThoseInside {
             one.standing(),
             one.number(),
             draw,
-            Map.of(),
+            one.comings(),
             (journey, text, at) -> {
               int hour = days.hourOf(at);
               if (hour >= 0 && !text) {
                 now.add(new Crowding.Got(journey, hour / Days.HOURS));
-                outlooks.get(journey).expect(hour, weight / draws);
+                outlooks.get(journey).expect(hour, one.weight() / draws);
               }
             });
         got.add(now);
@@ -66,8 +70,8 @@ public final class OfThoseInside {
       }
       counted.forEach(
           (email, sums) ->
-              outlooks.get(email.lane()).mayBeOff(email.day(), off(sums, weight, draws)));
-      all.add(new Ahead(one.number(), got));
+              outlooks.get(email.lane()).mayBeOff(email.day(), off(sums, one.weight(), draws)));
+      all.add(new Ahead(one.number(), one.weight(), got));
     }
     return all;
   }

@@ -1,5 +1,7 @@
 package org.opentrellis.core.ahead;
 
+import java.time.LocalTime;
+import org.opentrellis.core.account.QuietHours;
 import org.opentrellis.core.stats.Confidence;
 
 /**
@@ -39,6 +41,24 @@ public final class Outlook {
   /** What is expected on a day may be off so much more. */
   void mayBeOff(int day, double more) {
     variance[day] += more;
+  }
+
+  /**
+   * What falls into the quiet hours goes out when they end, on the next day if they go over
+   * midnight; what would go out after the last day is not shown.
+   */
+  public void holdOver(QuietHours quiet) {
+    int end = quiet.to().getMinute() == 0 ? quiet.to().getHour() : quiet.to().getHour() + 1;
+    for (int hour = mean.length - 1; hour >= 0; hour--) {
+      int ofDay = hour % Days.HOURS;
+      if (quiet.at(LocalTime.of(ofDay, 0)) && mean[hour] > 0) {
+        int day = hour / Days.HOURS + (ofDay >= end ? 1 : 0);
+        if (day < days.count()) {
+          mean[day * Days.HOURS + end % Days.HOURS] += mean[hour];
+        }
+        mean[hour] = 0;
+      }
+    }
   }
 
   /** Adds what another expects. */

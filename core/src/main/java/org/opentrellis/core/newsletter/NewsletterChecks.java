@@ -150,6 +150,23 @@ public final class NewsletterChecks {
                         "/going",
                         "%s is within the quiet hours (%s to %s): it waits for people until %s of their time."
                             .formatted(going.at(), quiet.from(), quiet.to(), quiet.to()))));
+    around.quietHours().flatMap(quiet -> later(newsletter, going, quiet)).ifPresent(found::add);
+  }
+
+  /** What comes later on the same day may be held over to the next. */
+  private static Optional<NewsletterFinding> later(
+      Newsletter newsletter, Going going, QuietHours quiet) {
+    return newsletter
+        .subjects()
+        .map(tried -> going.at().plusHours(tried.hours()))
+        .filter(rest -> quiet.at(rest) && !quiet.at(going.at()))
+        .map(
+            rest ->
+                NewsletterFinding.warning(
+                    "rest-quiet",
+                    "/subjects/hours",
+                    "The rest would get it at %s, within the quiet hours: they wait until %s of their time."
+                        .formatted(rest, quiet.to())));
   }
 
   private static void subjects(

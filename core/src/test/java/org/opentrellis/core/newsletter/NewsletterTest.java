@@ -311,6 +311,8 @@ class NewsletterTest {
         .containsExactly("past /going");
     assertThat(found(news().going(Optional.of(new Going(DAY, LocalTime.of(22, 0), false))), 400))
         .containsExactly("quiet /going");
+    assertThat(found(news().going(Optional.of(new Going(DAY, LocalTime.of(18, 0), false))), 400))
+        .containsExactly("rest-quiet /subjects/hours");
   }
 
   @Test

@@ -1,0 +1,352 @@
+package org.opentrellis.app.calendar;
+
+import java.time.LocalDate;
+import java.time.YearMonth;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.account.Account;
+import org.opentrellis.app.calendar.CalendarView.CalendarLane;
+import org.opentrellis.app.calendar.CalendarView.CalendarSums;
+import org.opentrellis.app.calendar.CalendarView.CrowdedDay;
+import org.opentrellis.app.calendar.CalendarView.CrowdedPeople;
+import org.opentrellis.app.calendar.CalendarView.EmailsMeet;
+import org.opentrellis.app.calendar.CalendarView.FullWeek;
+import org.opentrellis.app.calendar.CalendarView.LaneKind;
+import org.opentrellis.app.calendar.CalendarView.MovedNewsletter;
+import org.opentrellis.app.calendar.CalendarView.MonthQuota;
+import org.opentrellis.app.live.Insiders;
+import org.opentrellis.app.people.People;
+import org.opentrellis.core.ahead.Crowding;
+import org.opentrellis.core.ahead.Days;
+import org.opentrellis.core.ahead.Outlook;
+import org.opentrellis.core.journey.Condition;
+import org.opentrellis.core.newsletter.Going;
+import org.opentrellis.core.problem.ProblemsFound;
+import org.springframework.stereotype.Service;
+
+/** Tells what goes out on some days, and what is too much. */
+@Service
+class Calendar {
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
+  private static final DateTimeFormatter MONTH =
+      DateTimeFormatter.ofPattern("MMMM", Locale.ENGLISH);
+  private static final int TRIED = 3;
+
+  /** Fewer than so many are not spoken of. */
+  private static final double SOME = 0.5;
+
+  private final DaysAhead ahead;
+  private final Insiders insiders;
+  private final People people;
+  private final Account account;
+
+  Calendar(DaysAhead ahead, Insiders insiders, People people, Account account) {
+    this.ahead = ahead;
+    this.insiders = insiders;
+    this.people = people;
+    this.account = account;
+  }
+
+  /**
+   * @param from the first day
+   * @param who of whom alone it is told, as a sentence; empty for all
+   * @throws ProblemsFound if it is too many days
+   */
+  CalendarView view(LocalDate from, int count, String who) {
+    require(count);
+    DaysAhead.Ahead of = ahead.of(from, count, filter(who));
+    Outlook all = new Outlook(of.days());
+    long[] gone = new long[count * 24];
+    for (DaysAhead.LaneAhead lane : of.lanes()) {
+      all.add(lane.ahead());
+      for (int hour = 0; hour < gone.length; hour++) {
+        gone[hour] += lane.gone()[hour];
+      }
+    }
+    return new CalendarView(
+        from,
+        count,
+        of.today(),
+        of.days().zone().getId(),
+        of.lanes().stream().sorted(ORDER).map(Calendar::lane).toList(),
+        sums(all, gone),
+        IntStream.range(0, count).mapToObj(day -> crowded(of, day)).flatMap(Optional::stream).toList(),
+        IntStream.range(0, of.crowding().weeks())
+            .mapToObj(week -> week(of, week))
+            .flatMap(Optional::stream)
+            .toList(),
+        quota(of, all),
+        says(of, filter(who)));
+  }
+
+  /** Newsletters first, those that go first at the top; then journeys by their age. */
+  private static final Comparator<DaysAhead.LaneAhead> ORDER =
+      Comparator.comparing((DaysAhead.LaneAhead lane) -> !lane.newsletter())
+          .thenComparing(
+              lane ->
+                  lane.coming()
+                      .flatMap(one -> one.newsletter().going())
+                      .map(going -> going.date().atTime(going.at()))
+                      .orElse(java.time.LocalDateTime.MIN))
+          .thenComparing(DaysAhead.LaneAhead::id);
+
+  private Optional<Condition> filter(String who) {
+    return who.isBlank() ? Optional.empty() : Optional.of(people.condition(who));
+  }
+
+  private static void require(int count) {
+    if (count < 1 || count > Days.MOST) {
+      throw ProblemsFound.badValue(
+          "/days", "A calendar shows 1 to %d days, not %d.".formatted(Days.MOST, count));
+    }
+  }
+
+  /** A day hour by hour. */
+  DayView day(LocalDate from, int count, String who, LocalDate date) {
+    require(count);
+    DaysAhead.Ahead of = ahead.of(from, count, filter(who));
+    int day = (int) ChronoUnit.DAYS.between(from, date);
+    if (day < 0 || day >= count) {
+      throw ProblemsFound.badValue("/day", date + " is not one of the days that are shown.");
+    }
+    double[] sums = new double[24];
+    List<DayView.DayLane> lanes = new ArrayList<>();
+    for (DaysAhead.LaneAhead lane : of.lanes().stream().sorted(ORDER).toList()) {
+      List<Double> hours = new ArrayList<>();
+      for (int hour = 0; hour < 24; hour++) {
+        double emails = lane.ahead().at(day, hour) + lane.gone()[day * 24 + hour];
+        hours.add(rounded(emails));
+        sums[hour] += emails;
+      }
+      if (hours.stream().anyMatch(one -> one > 0)) {
+        lanes.add(new DayView.DayLane(lane.id(), kind(lane), lane.name(), hours));
+      }
+    }
+    return new DayView(date, lanes, hoursSay(sums));
+  }
+
+  private List<String> hoursSay(double[] sums) {
+    int fullest = 0;
+    for (int hour = 1; hour < 24; hour++) {
+      fullest = sums[hour] > sums[fullest] ? hour : fullest;
+    }
+    List<String> says = new ArrayList<>();
+    says.add(
+        sums[fullest] < SOME
+            ? "Nothing goes out."
+            : "%02d:00 to %02d:00 is the fullest hour: about %s."
+                .formatted(fullest, fullest + 1, emails(sums[fullest])));
+    return says;
+  }
+
+  private static CalendarLane lane(DaysAhead.LaneAhead lane) {
+    return new CalendarLane(
+        lane.id(),
+        kind(lane),
+        lane.name(),
+        lane.note(),
+        lane.sure(),
+        lane.coming()
+            .flatMap(one -> one.newsletter().going())
+            .map(Going::date)
+            .orElse(null),
+        sums(lane.ahead(), lane.gone()));
+  }
+
+  private static LaneKind kind(DaysAhead.LaneAhead lane) {
+    return lane.newsletter() ? LaneKind.NEWSLETTER : LaneKind.JOURNEY;
+  }
+
+  private static CalendarSums sums(Outlook ahead, long[] gone) {
+    List<Double> mean = new ArrayList<>();
+    List<Double> low = new ArrayList<>();
+    List<Double> high = new ArrayList<>();
+    List<Long> sent = new ArrayList<>();
+    for (int day = 0; day < ahead.days().count(); day++) {
+      Outlook.Expected on = ahead.on(day);
+      long so = 0;
+      for (int hour = 0; hour < 24; hour++) {
+        so += gone[day * 24 + hour];
+      }
+      mean.add(rounded(on.mean()));
+      low.add(rounded(on.low()));
+      high.add(rounded(on.high()));
+      sent.add(so);
+    }
+    return new CalendarSums(mean, low, high, sent);
+  }
+
+  private static double rounded(double value) {
+    return Math.round(value * 10) / 10.0;
+  }
+
+  private static CrowdedPeople people(Outlook.Expected of) {
+    return new CrowdedPeople(rounded(of.mean()), rounded(of.low()), rounded(of.high()));
+  }
+
+  private static Optional<CrowdedDay> crowded(DaysAhead.Ahead of, int day) {
+    Outlook.Expected people = of.crowding().on(day);
+    if (people.mean() < SOME) {
+      return Optional.empty();
+    }
+    List<EmailsMeet> meetings =
+        of.crowding().meetings(day).stream()
+            .filter(one -> one.people() >= SOME)
+            .map(
+                one ->
+                    new EmailsMeet(
+                        of.lanes().get(one.one()).name(),
+                        of.lanes().get(one.other()).name(),
+                        rounded(one.people())))
+            .toList();
+    return Optional.of(
+        new CrowdedDay(
+            of.days().first().plusDays(day),
+            people(people),
+            meetings,
+            mend(of, day, people.mean())));
+  }
+
+  /** The newsletter of that day, and the day near it, that leave fewest with more than one. */
+  private static @Nullable MovedNewsletter mend(DaysAhead.Ahead of, int day, double now) {
+    MovedNewsletter best = null;
+    double least = Double.MAX_VALUE;
+    BitSet nobody = new BitSet();
+    Crowding crowding = of.crowding();
+    for (DaysAhead.LaneAhead lane : of.lanes()) {
+      if (lane.mainDay() != day) {
+        continue;
+      }
+      double here = crowding.onIf(day, lane.readers(), nobody);
+      for (int to = Math.max(0, day - TRIED); to <= Math.min(of.days().count() - 1, day + TRIED); to++) {
+        LocalDate date = of.days().first().plusDays(to);
+        if (to == day || !date.isAfter(of.today())) {
+          continue;
+        }
+        double before = crowding.on(to).mean();
+        double there = crowding.onIf(to, nobody, lane.readers());
+        double then = here + there;
+        boolean helps = then < 0.7 * (now + before);
+        boolean nearer = best == null || then < least * 0.98;
+        if (helps && nearer) {
+          least = then;
+          best =
+              new MovedNewsletter(
+                  lane.id(),
+                  lane.name(),
+                  date,
+                  rounded(there),
+                  "Move \u201c%s\u201d to %s: %s then."
+                      .formatted(
+                          lane.name(), DAY.format(date), there < SOME ? "nobody does" : persons(there) + (Math.round(there) == 1 ? " does" : " do")));
+        }
+      }
+    }
+    return best;
+  }
+
+  private Optional<FullWeek> week(DaysAhead.Ahead of, int week) {
+    Outlook.Expected people = of.crowding().inWeek(week);
+    LocalDate monday =
+        of.days().first().with(java.time.temporal.TemporalAdjusters.previousOrSame(java.time.DayOfWeek.MONDAY)).plusWeeks(week);
+    return people.mean() < SOME
+        ? Optional.empty()
+        : Optional.of(new FullWeek(monday, account.limits().emailsPerWeek(), people(people)));
+  }
+
+  private List<MonthQuota> quota(DaysAhead.Ahead of, Outlook all) {
+    Long limit = account.limits().monthlyQuota();
+    if (limit == null) {
+      return List.of();
+    }
+    ZoneId zone = of.days().zone();
+    LocalDate first = of.days().first();
+    LocalDate last = first.plusDays(of.days().count() - 1L);
+    return Stream.iterate(
+            YearMonth.from(first), month -> !month.isAfter(YearMonth.from(last)), month -> month.plusMonths(1))
+        .filter(month -> !month.isBefore(YearMonth.from(of.today())))
+        .map(
+            month -> {
+              LocalDate begins = month.atDay(1);
+              LocalDate ends = month.plusMonths(1).atDay(1);
+              long gone =
+                  insiders.goneIn(
+                      begins.atStartOfDay(zone).toEpochSecond(),
+                      ends.atStartOfDay(zone).toEpochSecond());
+              int from = (int) Math.max(0, ChronoUnit.DAYS.between(first, begins));
+              int to = (int) Math.min(of.days().count(), ChronoUnit.DAYS.between(first, ends));
+              Outlook.Expected more = all.between(from, Math.max(from, to));
+              boolean whole = !last.plusDays(1).isBefore(ends) && !first.isAfter(max(begins, of.today()));
+              return new MonthQuota(
+                  MONTH.format(begins),
+                  limit,
+                  gone,
+                  rounded(more.mean()),
+                  rounded(more.low()),
+                  rounded(more.high()),
+                  whole,
+                  quotaSays(MONTH.format(begins), limit, gone, more, whole));
+            })
+        .toList();
+  }
+
+  private static LocalDate max(LocalDate one, LocalDate other) {
+    return one.isAfter(other) ? one : other;
+  }
+
+  private static String quotaSays(
+      String month, long limit, long gone, Outlook.Expected more, boolean whole) {
+    long sum = Math.round(gone + more.mean());
+    String so =
+        String.format(
+            Locale.ROOT,
+            "%s: %,d of %,d%s.",
+            month,
+            sum,
+            limit,
+            whole ? "" : ", as far as it is shown");
+    if (gone + more.low() > limit) {
+      return so + " The quota does not hold: what is too much waits for the next month.";
+    }
+    return gone + more.high() > limit ? so + " The quota may not hold." : so + " The quota holds.";
+  }
+
+  private List<String> says(DaysAhead.Ahead of, Optional<Condition> filter) {
+    List<String> says = new ArrayList<>();
+    account
+        .quietHours()
+        .ifPresent(
+            quiet ->
+                says.add(
+                    "Nobody gets mail between %s and %s of their time."
+                        .formatted(quiet.from(), quiet.to())));
+    says.add(
+        filter.isEmpty()
+            ? "Those who are inside go on as they stand (%s), others come as in the last %d days."
+                .formatted(persons(of.people()), Insiders.LOOKED_BACK)
+            : "Of those who are meant, %s go on as they stand; who is still to come is left out."
+                .formatted(persons(of.people())));
+    return says;
+  }
+
+  private static String persons(double people) {
+    long count = Math.round(people);
+    return count == 1 ? "1 person" : String.format(Locale.ROOT, "%,d people", count);
+  }
+
+  private static String emails(double emails) {
+    long count = Math.round(emails);
+    return count == 1 ? "1 email" : String.format(Locale.ROOT, "%,d emails", count);
+  }
+}
