@@ -2,6 +2,7 @@ package org.opentrellis.core.dryrun;
 
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
@@ -23,11 +24,14 @@ import org.opentrellis.core.random.Draws;
 
 /**
  * Takes people on from where they really stand: what has happened to them stays, what they will do
- * is drawn. Of a message that has arrived and was not read yet, it is drawn whether they still read
+ * is drawn; how keen they are goes with what they did with what they got. Of a message that has arrived and was not read yet, it is drawn whether they still read
  * it; whoever has read one and not clicked does not click in it any more. Immutable; may be run from
  * several threads.
  */
 public final class GoingOn {
+  /** Of so many keennesses that people have, one is taken that goes with what somebody did. */
+  private static final int CANDIDATES = 24;
+
   private final World world;
   private final Cohort cohort;
   private final Background background;
@@ -81,6 +85,7 @@ public final class GoingOn {
     who.become((int) number, Draws.personKey(Draws.runKey(seed), (int) number), cohort);
     // They have got mail, so their address was not dead.
     who.deadAddress &= standing.sentAt().isEmpty();
+    machine.takeUp(person);
     person.traits(who);
     person.endsAt(until);
     comings.forEach(
@@ -88,8 +93,46 @@ public final class GoingOn {
             world.current(journey).ifPresent(to -> person.comes(to.number(), 0, at)));
     background.buysAnyway(person, from, until);
     who.group.addEvents(person, who.key, from, until);
+    who.keenness = keenness(person, who);
     unread(person);
     machine.run(person, until);
+  }
+
+  /** Drawn of those that people have, as far as what they did with what they got goes with it. */
+  private double keenness(Person person, Traits who) {
+    List<Sent> got = new ArrayList<>();
+    for (int n = 0; n < person.visitCount(); n++) {
+      Visit visit = person.visit(n);
+      for (int i = 0; i < visit.sends(); i++) {
+        Sent sent = visit.sentInOrder(i);
+        if (sent.deliveredAt() != Person.NEVER && !sent.text()) {
+          got.add(sent);
+        }
+      }
+    }
+    if (got.isEmpty()) {
+      return who.keenness;
+    }
+    double[] drawn = new double[CANDIDATES];
+    double[] upTo = new double[CANDIDATES];
+    double sum = 0;
+    for (int n = 0; n < CANDIDATES; n++) {
+      drawn[n] = who.group.keenness.draw(Draws.bits(who.key, n), Purposes.KEENNESS);
+      double likely = 1;
+      for (Sent sent : got) {
+        likely *=
+            ((Sampler) cohort.of(sent.visit().program())).likelihood(sent, drawn[n], from);
+      }
+      sum += likely;
+      upTo[n] = sum;
+    }
+    double lot = Draws.uniform(who.key, Purposes.STILL_OPENS) * sum;
+    for (int n = 0; n < CANDIDATES; n++) {
+      if (lot < upTo[n]) {
+        return drawn[n];
+      }
+    }
+    return who.keenness;
   }
 
   private void unread(Person person) {

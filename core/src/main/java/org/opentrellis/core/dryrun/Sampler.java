@@ -19,6 +19,9 @@ final class Sampler implements Outside {
   /** Whoever would have read it by now in so many draws does not read it any more. */
   private static final int MOST_ATTEMPTS = 40;
 
+  /** From so many draws it is known which part of those who read a message has by some time. */
+  private static final int LOOKS = 16;
+
   private final SendDraws[] draws;
   private final long[] lots;
   private final Shop shop;
@@ -88,6 +91,24 @@ final class Sampler implements Outside {
         return;
       }
     }
+  }
+
+  /**
+   * How likely it is that somebody so keen has, or has not, read a message by the present that
+   * arrived before.
+   */
+  double likelihood(Sent message, double keenness, long present) {
+    SendDraws of = draws[message.version()];
+    double pulled = of.pull * keenness;
+    double opens = pulled / (1 - keenness + pulled);
+    if (message.peopleOpenAt() <= present) {
+      return opens;
+    }
+    int before = 0;
+    for (int n = 0; n < LOOKS; n++) {
+      before += openAt(message, of, Draws.bits(n, Purposes.STILL_OPENS)) <= present ? 1 : 0;
+    }
+    return 1 - opens * before / LOOKS;
   }
 
   private void opens(Sent message, SendDraws of, long own, double excess) {

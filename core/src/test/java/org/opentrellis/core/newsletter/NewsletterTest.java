@@ -265,7 +265,7 @@ class NewsletterTest {
 
     @Override
     public Optional<QuietHours> quietHours() {
-      return Optional.of(new QuietHours(LocalTime.of(21, 0), LocalTime.of(7, 0)));
+      return Optional.of(new QuietHours(LocalTime.of(22, 0), LocalTime.of(7, 0)));
     }
 
     @Override
