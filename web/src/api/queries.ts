@@ -265,6 +265,13 @@ export const questions = {
       placeholderData: keepPreviousData,
     }),
 
+  /** Whether calendar programs may read it. */
+  calendarFeed: () =>
+    queryOptions({
+      queryKey: ['calendar-feed'],
+      queryFn: () => answerOf(api.GET('/api/calendar/feed')),
+    }),
+
   /** One of these days hour by hour. */
   calendarDay: (from: string, days: number, who: string, day: string) =>
     queryOptions({

@@ -15,6 +15,7 @@ import CalendarGrid from './CalendarGrid.vue'
 import DayPanel from './DayPanel.vue'
 import { daysFrom, longDay, monday, plusDays, shortDay } from './days'
 import NewsletterList from './NewsletterList.vue'
+import SubscribeMenu from './SubscribeMenu.vue'
 import TooMuchPanel from './TooMuchPanel.vue'
 
 /** What goes out when, to how many, and whether it is too much. */
@@ -53,7 +54,8 @@ const who = computed({
   get: () => (typeof route.query.who === 'string' ? route.query.who : ''),
   set: (sentence) => ask({ who: sentence.trim() || undefined }),
 })
-const filters = ref(who.value !== '')
+const asksWho = ref(false)
+const filters = computed(() => asksWho.value || who.value !== '')
 const {
   data: view,
   error,
@@ -84,6 +86,8 @@ const { data: day } = useQuery(
 )
 const { data: newsletters } = useQuery(questions.newsletters())
 const { told, busy, send } = useForm()
+/** The address for calendar programs that was made just now. */
+const feed = ref<{ address: string | null; trouble: string | null } | null>(null)
 /** What was moved last, so that it can be put back. */
 const moved = ref<{ id: number; name: string; from: string; to: string } | null>(null)
 useTabTitle(() => 'Calendar')
@@ -92,6 +96,11 @@ const range = computed(() => {
   const [first, last] = [days.value[0], days.value.at(-1)]
   return first && last ? `${shortDay(first.day)} to ${shortDay(last.day)}` : ''
 })
+
+function all() {
+  asksWho.value = false
+  who.value = ''
+}
 
 async function add() {
   await send(async () => {
@@ -181,10 +190,11 @@ function moveLane(lane: CalendarLane, to: string) {
           type="button"
           class="button"
           :aria-expanded="filters"
-          @click="((filters = !filters), (who = ''))"
+          @click="filters ? all() : (asksWho = true)"
         >
-          {{ filters ? 'All people' : 'Only some people' }}
+          {{ filters ? 'All people' : 'Only some' }}
         </button>
+        <SubscribeMenu @told="(address, trouble) => (feed = { address, trouble })" />
         <button type="button" class="button button-main" :disabled="busy" @click="add">
           New newsletter
         </button>
@@ -193,6 +203,19 @@ function moveLane(lane: CalendarLane, to: string) {
     <section v-if="filters" class="panel px-3 py-2" aria-label="Only some people">
       <WhoField v-model="who" label="Only who" placeholder="are on list …, or are in segment …" />
     </section>
+    <p v-if="feed?.address" class="panel flex items-center gap-2 px-3 py-2" role="status">
+      <span class="text-ink2 whitespace-nowrap">For calendar programs:</span>
+      <input
+        class="field figure"
+        readonly
+        :value="feed.address"
+        aria-label="Address for calendar programs"
+        @focus="($event.target as HTMLInputElement).select()"
+      />
+      <span class="note whitespace-nowrap">Keep it: it is shown once.</span>
+      <button type="button" class="button button-small" @click="feed = null">Close</button>
+    </p>
+    <p v-if="feed?.trouble" class="warning" role="alert">{{ feed.trouble }}</p>
     <p v-if="told" class="warning" role="alert">{{ told }}</p>
     <p v-else-if="moved" class="note flex items-center gap-2" role="status">
       “{{ moved.name }}” goes out on {{ longDay(moved.to) }} now.

@@ -9,6 +9,7 @@ import type { NewsletterDocument } from '@/api/types'
 import { useForm } from '@/api/useForm'
 import { useDraft } from '@/editing/useDraft'
 import DraftKeys from '@/features/entrances/DraftKeys.vue'
+import { useRun } from '@/features/dryrun/useRun'
 import PagePicture from '@/features/entrances/PagePicture.vue'
 import Trouble from '@/ui/Trouble.vue'
 import { useTabTitle } from '@/ui/useTabTitle'
@@ -93,6 +94,16 @@ async function copy() {
   })
 }
 
+const { progress, failure: notCounted, count: countLives } = useRun()
+
+/** What people went through, in the views of the dry run; Side by side takes it, too. */
+async function report() {
+  const made = await countLives(props.id)
+  if (made !== null) {
+    await router.push({ name: 'dry-run', params: { id: props.id }, query: { run: made } })
+  }
+}
+
 async function putAway() {
   await send(async () => {
     await answerOf(api.DELETE('/api/newsletters/{id}', at.value))
@@ -147,6 +158,18 @@ async function putAway() {
         <h2 class="font-display text-empty font-bold">What came of it</h2>
         <NewsletterFigures v-if="view.steps.length" :steps="view.steps" />
         <p v-else class="text-ink2">Nothing yet: it has not gone to anybody.</p>
+        <p v-if="view.steps.length" class="flex items-center gap-2">
+          <button
+            type="button"
+            class="button button-small"
+            :disabled="progress !== null"
+            @click="report"
+          >
+            {{ progress ? 'Counting…' : 'Live report' }}
+          </button>
+          <span class="note">in the views of a dry run, to be laid side by side with others</span>
+        </p>
+        <p v-if="notCounted" class="warning" role="alert">{{ notCounted }}</p>
       </section>
       <div class="flex min-h-0 flex-col gap-3">
         <NewsletterReview

@@ -28,3 +28,9 @@ create table newsletter (
   changed_at bigint not null
 );
 create index newsletter_due on newsletter (due_at);
+
+-- By which a calendar program may read the calendar; of its token only a fingerprint is kept.
+create table calendar_feed (
+  only_one int default 1 primary key check (only_one = 1),
+  token_hash varchar(64) not null
+);

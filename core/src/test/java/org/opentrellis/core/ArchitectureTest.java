@@ -83,8 +83,7 @@ class ArchitectureTest {
           Map.entry("entrance", Set.of("people", "message", "sentence", "journey", "problem")),
           Map.entry(
               "newsletter",
-              Set.of(
-                  "account", "message", "sentence", "journey", "calendar", "stats", "problem")),
+              Set.of("account", "message", "sentence", "journey", "calendar", "stats", "problem")),
           Map.entry("account", Set.of("people", "journey", "problem")),
           Map.entry("intake", Set.of("people", "journey", "problem")),
           Map.entry("sentence", Set.of("journey", "calendar", "message")),

@@ -22,8 +22,8 @@ import org.opentrellis.app.calendar.CalendarView.CrowdedPeople;
 import org.opentrellis.app.calendar.CalendarView.EmailsMeet;
 import org.opentrellis.app.calendar.CalendarView.FullWeek;
 import org.opentrellis.app.calendar.CalendarView.LaneKind;
-import org.opentrellis.app.calendar.CalendarView.MovedNewsletter;
 import org.opentrellis.app.calendar.CalendarView.MonthQuota;
+import org.opentrellis.app.calendar.CalendarView.MovedNewsletter;
 import org.opentrellis.app.live.Insiders;
 import org.opentrellis.app.people.People;
 import org.opentrellis.core.ahead.Crowding;
@@ -81,7 +81,10 @@ class Calendar {
         of.days().zone().getId(),
         of.lanes().stream().sorted(ORDER).map(Calendar::lane).toList(),
         sums(all, gone),
-        IntStream.range(0, count).mapToObj(day -> crowded(of, day)).flatMap(Optional::stream).toList(),
+        IntStream.range(0, count)
+            .mapToObj(day -> crowded(of, day))
+            .flatMap(Optional::stream)
+            .toList(),
         IntStream.range(0, of.crowding().weeks())
             .mapToObj(week -> week(of, week))
             .flatMap(Optional::stream)
@@ -157,10 +160,7 @@ class Calendar {
         lane.name(),
         lane.note(),
         lane.sure(),
-        lane.coming()
-            .flatMap(one -> one.newsletter().going())
-            .map(Going::date)
-            .orElse(null),
+        lane.coming().flatMap(one -> one.newsletter().going()).map(Going::date).orElse(null),
         sums(lane.ahead(), lane.gone()));
   }
 
@@ -229,7 +229,9 @@ class Calendar {
         continue;
       }
       double here = crowding.onIf(day, lane.readers(), nobody);
-      for (int to = Math.max(0, day - TRIED); to <= Math.min(of.days().count() - 1, day + TRIED); to++) {
+      for (int to = Math.max(0, day - TRIED);
+          to <= Math.min(of.days().count() - 1, day + TRIED);
+          to++) {
         LocalDate date = of.days().first().plusDays(to);
         if (to == day || !date.isAfter(of.today())) {
           continue;
@@ -249,7 +251,11 @@ class Calendar {
                   rounded(there),
                   "Move \u201c%s\u201d to %s: %s then."
                       .formatted(
-                          lane.name(), DAY.format(date), there < SOME ? "nobody does" : persons(there) + (Math.round(there) == 1 ? " does" : " do")));
+                          lane.name(),
+                          DAY.format(date),
+                          there < SOME
+                              ? "nobody does"
+                              : persons(there) + (Math.round(there) == 1 ? " does" : " do")));
         }
       }
     }
@@ -259,7 +265,10 @@ class Calendar {
   private Optional<FullWeek> week(DaysAhead.Ahead of, int week) {
     Outlook.Expected people = of.crowding().inWeek(week);
     LocalDate monday =
-        of.days().first().with(java.time.temporal.TemporalAdjusters.previousOrSame(java.time.DayOfWeek.MONDAY)).plusWeeks(week);
+        of.days()
+            .first()
+            .with(java.time.temporal.TemporalAdjusters.previousOrSame(java.time.DayOfWeek.MONDAY))
+            .plusWeeks(week);
     return people.mean() < SOME
         ? Optional.empty()
         : Optional.of(new FullWeek(monday, account.limits().emailsPerWeek(), people(people)));
@@ -274,7 +283,9 @@ class Calendar {
     LocalDate first = of.days().first();
     LocalDate last = first.plusDays(of.days().count() - 1L);
     return Stream.iterate(
-            YearMonth.from(first), month -> !month.isAfter(YearMonth.from(last)), month -> month.plusMonths(1))
+            YearMonth.from(first),
+            month -> !month.isAfter(YearMonth.from(last)),
+            month -> month.plusMonths(1))
         .filter(month -> !month.isBefore(YearMonth.from(of.today())))
         .map(
             month -> {
@@ -287,7 +298,8 @@ class Calendar {
               int from = (int) Math.max(0, ChronoUnit.DAYS.between(first, begins));
               int to = (int) Math.min(of.days().count(), ChronoUnit.DAYS.between(first, ends));
               Outlook.Expected more = all.between(from, Math.max(from, to));
-              boolean whole = !last.plusDays(1).isBefore(ends) && !first.isAfter(max(begins, of.today()));
+              boolean whole =
+                  !last.plusDays(1).isBefore(ends) && !first.isAfter(max(begins, of.today()));
               return new MonthQuota(
                   MONTH.format(begins),
                   limit,

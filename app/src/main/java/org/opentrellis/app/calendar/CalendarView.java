@@ -63,7 +63,10 @@ record CalendarView(
    * @param mend what would mend most of it; null if nothing that is known does
    */
   record CrowdedDay(
-      LocalDate day, CrowdedPeople people, List<EmailsMeet> meetings, @Nullable MovedNewsletter mend) {}
+      LocalDate day,
+      CrowdedPeople people,
+      List<EmailsMeet> meetings,
+      @Nullable MovedNewsletter mend) {}
 
   record CrowdedPeople(double mean, double low, double high) {}
 
@@ -78,7 +81,8 @@ record CalendarView(
    * @param then how many would get more than one email on the day to which it is moved, and on this
    *     day
    */
-  record MovedNewsletter(long newsletter, String name, LocalDate to, double then, String sentence) {}
+  record MovedNewsletter(
+      long newsletter, String name, LocalDate to, double then, String sentence) {}
 
   /** A week, from Monday, in which people get more emails than are enough. */
   record FullWeek(LocalDate monday, int enough, CrowdedPeople people) {}

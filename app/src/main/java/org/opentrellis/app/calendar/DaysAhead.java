@@ -38,7 +38,6 @@ import org.opentrellis.core.dryrun.GoingOn;
 import org.opentrellis.core.dryrun.Tallies;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Condition;
-import org.opentrellis.core.journey.Journey;
 import org.springframework.stereotype.Component;
 
 /**
@@ -95,8 +94,7 @@ class DaysAhead {
   }
 
   /** What those inside and those to come get depends on. */
-  private record Known(
-      Insiders.UpTo upTo, long hour, Days days, Optional<Condition> filter) {}
+  private record Known(Insiders.UpTo upTo, long hour, Days days, Optional<Condition> filter) {}
 
   private record Run(DryRun run, Tallies tallies) {}
 
@@ -129,6 +127,11 @@ class DaysAhead {
   /** All of it. */
   record Ahead(Days days, LocalDate today, List<LaneAhead> lanes, Crowding crowding, long people) {}
 
+  /** By the account's clock. */
+  LocalDate today() {
+    return LocalDate.ofInstant(clock.instant(), account.zone());
+  }
+
   /**
    * @param filter of whom alone it is told; those who are still to come are left out then
    */
@@ -138,7 +141,8 @@ class DaysAhead {
     Days days = new Days(from, count, zone);
     LocalDate today = LocalDate.ofInstant(Instant.ofEpochSecond(now), zone);
     Known known = new Known(insiders.upTo(), now / HOUR, days, filter);
-    Optional<BitSet> only = filter.map(who -> readers.get(Optional.of(who), any -> people.meant(who)));
+    Optional<BitSet> only =
+        filter.map(who -> readers.get(Optional.of(who), any -> people.meant(who)));
     Running runs = running.getIfPresent(known);
     if (runs == null) {
       runs = ComputingRoom.await(begin(now, days, only).result());
@@ -172,13 +176,14 @@ class DaysAhead {
   private org.opentrellis.app.computing.Task<Running> begin(
       long now, Days days, Optional<BitSet> only) {
     List<Insiders.Running> all = insiders.journeys(now);
-    Insiders.Inside inside = insiders.inside(
-            PEOPLE_INSIDE, now, days.begins() + days.count() * 24L * HOUR, only);
+    Insiders.Inside inside =
+        insiders.inside(PEOPLE_INSIDE, now, days.begins() + days.count() * 24L * HOUR, only);
     Catalogue catalogue = catalogues.current();
     List<Behaviour> behaviours =
         all.stream().map(one -> journeys.find(one.journey()).behaviour()).toList();
     return room.begin(
-        Lane.QUICK, effort -> work(all, behaviours, inside, only.isEmpty(), catalogue, now, days, effort));
+        Lane.QUICK,
+        effort -> work(all, behaviours, inside, only.isEmpty(), catalogue, now, days, effort));
   }
 
   private Running work(
@@ -196,8 +201,7 @@ class DaysAhead {
     if (all.isEmpty() || left == 0) {
       return new Running(all, outlooks, inside, List.of());
     }
-    int draws =
-        Math.max(2, Math.min(MOST_DRAWS, TURNS / Math.max(1, inside.some().size())));
+    int draws = Math.max(2, Math.min(MOST_DRAWS, TURNS / Math.max(1, inside.some().size())));
     GoingOn going =
         new GoingOn(
             all.stream().map(Insiders.Running::plan).toList(),
@@ -206,8 +210,7 @@ class DaysAhead {
             insiders.clocks(now),
             Instant.ofEpochSecond(now),
             left);
-    List<OfThoseInside.Ahead> ahead =
-        OfThoseInside.of(inside.some(), draws, going, outlooks);
+    List<OfThoseInside.Ahead> ahead = OfThoseInside.of(inside.some(), draws, going, outlooks);
     for (int n = 0; n < all.size(); n++) {
       Insiders.Running one = all.get(n);
       if (othersCome && one.comePerDay() > 0) {
@@ -267,17 +270,13 @@ class DaysAhead {
                       catalogue,
                       journeys.usual(),
                       CohortSettings.of(
-                          READERS,
-                          1,
-                          date.atStartOfDay(ZoneOffset.UTC).toInstant(),
-                          READERS_DAYS));
+                          READERS, 1, date.atStartOfDay(ZoneOffset.UTC).toInstant(), READERS_DAYS));
               return new Run(dry, dry.run(1));
             });
     long people = who.cardinality();
     Outlook outlook = OfNewcomers.of(run.run(), run.tallies(), people, true, days);
     account.quietHours().ifPresent(outlook::holdOver);
-    long at =
-        date.atTime(of.newsletter().going().get().at()).atZone(days.zone()).toEpochSecond();
+    long at = date.atTime(of.newsletter().going().get().at()).atZone(days.zone()).toEpochSecond();
     int hour = days.hourOf(at);
     return new LaneAhead(
         of.id(),
@@ -309,8 +308,8 @@ class DaysAhead {
         of.byDate()
             ? " · by date"
             : of.comePerDay() >= 0.95
-            ? String.format(java.util.Locale.ROOT, " · %.0f come a day", of.comePerDay())
-            : of.comePerDay() > 0 ? " · <1 come a day" : "";
+                ? String.format(java.util.Locale.ROOT, " · %.0f come a day", of.comePerDay())
+                : of.comePerDay() > 0 ? " · <1 come a day" : "";
     return new LaneAhead(
         of.journey(),
         newsletter,

@@ -33,7 +33,8 @@ interface FirstStepsMapper {
   Done done();
 
   /** The journey that was saved last. */
-  @Select("select id from journey where kind = 'JOURNEY' and not archived order by saved_at desc, id desc limit 1")
+  @Select(
+      "select id from journey where kind = 'JOURNEY' and not archived order by saved_at desc, id desc limit 1")
   Optional<Long> journey();
 
   @Update("update first_steps set tried = true")

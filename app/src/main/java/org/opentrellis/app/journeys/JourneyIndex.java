@@ -58,7 +58,9 @@ class JourneyIndex {
   /** What the checks of one journey need to know of the others. */
   List<Neighbour> neighboursOf(long journey) {
     return current().stream()
-        .filter(one -> one.id() != journey && one.kind() == JourneyKind.JOURNEY).map(Fact::neighbour).toList();
+        .filter(one -> one.id() != journey && one.kind() == JourneyKind.JOURNEY)
+        .map(Fact::neighbour)
+        .toList();
   }
 
   /** The names that journeys use that are not archived. */

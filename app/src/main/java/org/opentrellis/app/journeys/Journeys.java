@@ -187,8 +187,7 @@ public class Journeys {
     OffsetDateTime now = OffsetDateTime.now(clock);
     NewJourneyRow row =
         new NewJourneyRow(
-            kind,
-            journey.name(), document, now, Json.write(Documents.write(behaviour)), starter);
+            kind, journey.name(), document, now, Json.write(Documents.write(behaviour)), starter);
     mapper.insert(row);
     long id = Objects.requireNonNull(row.id);
     versions.insert(id, 1, document, now, null);

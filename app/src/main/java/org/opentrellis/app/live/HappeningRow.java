@@ -117,8 +117,7 @@ record HappeningRow(
   private static Optional<JourneyName> journey(Happening happening) {
     return switch (happening) {
       case Happening.OfMessage of -> Optional.of(of.message().journey());
-      case Happening.ConsentWithdrawn withdrawn ->
-          withdrawn.becauseOf().map(MessageRef::journey);
+      case Happening.ConsentWithdrawn withdrawn -> withdrawn.becauseOf().map(MessageRef::journey);
       case Happening.Came came -> Optional.of(came.journey());
       case Happening.PutIn in -> Optional.of(in.journey());
       case Happening.TakenOut out -> Optional.of(out.journey());

@@ -95,21 +95,16 @@ public class Insiders {
     Map<Long, Long> came =
         log.enteredSince(from).stream()
             .collect(
-                Collectors.toMap(
-                    HappeningMapper.Times::journeyId, HappeningMapper.Times::times));
+                Collectors.toMap(HappeningMapper.Times::journeyId, HappeningMapper.Times::times));
     return all.entrySet().stream()
         .sorted(Map.Entry.comparingByKey())
         .map(one -> running(one.getKey(), one.getValue(), came, now))
         .toList();
   }
 
-  private Running running(
-      long journey, @Nullable Long since, Map<Long, Long> came, long now) {
+  private Running running(long journey, @Nullable Long since, Map<Long, Long> came, long now) {
     Journey plan =
-        editions
-            .opened(journey)
-            .map(row -> ((Edition.Opened) row.edition()).plan())
-            .orElseThrow();
+        editions.opened(journey).map(row -> ((Edition.Opened) row.edition()).plan()).orElseThrow();
     double perDay = 0;
     if (since != null && !byDate(plan)) {
       double days = Math.min(LOOKED_BACK, Math.max(1, (now - since) / (double) DAY));
@@ -136,8 +131,7 @@ public class Insiders {
    */
   public Inside inside(int most, long from, long until, Optional<BitSet> only) {
     Map<Long, Map<JourneyName, Long>> comings = comings(from, until);
-    only.ifPresent(
-        some -> comings.keySet().removeIf(one -> !some.get(Math.toIntExact(one))));
+    only.ifPresent(some -> comings.keySet().removeIf(one -> !some.get(Math.toIntExact(one))));
     List<Long> inside =
         lives.insideAll().stream()
             .filter(one -> only.isEmpty() || only.get().get(Math.toIntExact(one)))
@@ -167,13 +161,12 @@ public class Insiders {
             (one, state) ->
                 some.add(
                     new OfThoseInside.Insider(
-                        Math.toIntExact(one),
-                        weight,
-                        state,
-                        comings.getOrDefault(one, Map.of()))));
+                        Math.toIntExact(one), weight, state, comings.getOrDefault(one, Map.of()))));
   }
 
-  /** Whoever has had to do with a journey stands as they did then, the others as their record says. */
+  /**
+   * Whoever has had to do with a journey stands as they did then, the others as their record says.
+   */
   private Map<Long, PersonState> standing(List<Long> people) {
     Map<Long, PersonState> all = new TreeMap<>(lives.known(people));
     people.forEach(one -> all.computeIfAbsent(one, standings::of));
@@ -211,8 +204,7 @@ public class Insiders {
   private static boolean byDate(Journey plan) {
     return !plan.triggers().isEmpty()
         && plan.triggers().stream()
-            .allMatch(
-                one -> one instanceof Trigger.DateComes || one instanceof Trigger.OnDate);
+            .allMatch(one -> one instanceof Trigger.DateComes || one instanceof Trigger.OnDate);
   }
 
   /** Clocks that are quick around a moment. */

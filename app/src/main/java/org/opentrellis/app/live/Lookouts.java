@@ -66,8 +66,7 @@ class Lookouts {
   }
 
   /** A moment at which a trigger brings those of a zone. */
-  record Moment(
-      long at, OpenJourneys.Open journey, Trigger trigger, ZoneId zone, LocalDate day) {}
+  record Moment(long at, OpenJourneys.Open journey, Trigger trigger, ZoneId zone, LocalDate day) {}
 
   /** When there is something to look at next, or {@link Long#MAX_VALUE}. */
   long next() {
@@ -103,10 +102,7 @@ class Lookouts {
         ? zones.stream()
             .mapToLong(
                 zone ->
-                    on.date()
-                        .atTime(on.at())
-                        .atZone(one.ownZone().orElse(zone))
-                        .toEpochSecond())
+                    on.date().atTime(on.at()).atZone(one.ownZone().orElse(zone)).toEpochSecond())
             .filter(at -> at > Math.max(since, one.since()))
             .min()
             .orElse(Long.MAX_VALUE)
@@ -205,7 +201,9 @@ class Lookouts {
   List<Moment> ahead(OpenJourneys.Open one, long after, long to) {
     List<ZoneId> zones = people.zones();
     return one.triggers().stream()
-        .flatMap(trigger -> zones.stream().flatMap(zone -> moments(one, trigger, zone, after, to).stream()))
+        .flatMap(
+            trigger ->
+                zones.stream().flatMap(zone -> moments(one, trigger, zone, after, to).stream()))
         .filter(moment -> !(moment.trigger() instanceof Trigger.OnDate on && isAudience(one)))
         .toList();
   }

@@ -98,8 +98,7 @@ class NewsletterAppointments implements Appointments {
     List<Proportion> shares = new ArrayList<>();
     for (int n = 0; n < tried.count(); n++) {
       MailFigures.OfStep of =
-          sent.getOrDefault(
-              NewsletterJourney.tried(n).value(), MailFigures.OfStep.NOTHING);
+          sent.getOrDefault(NewsletterJourney.tried(n).value(), MailFigures.OfStep.NOTHING);
       subjects.add(n == 0 ? own(newsletter) : tried.others().get(n - 1));
       long did = tried.by() == SubjectTest.By.OPENED ? of.opened() : of.clicked();
       shares.add(new Proportion(Math.min(did, of.delivered()), of.delivered()));

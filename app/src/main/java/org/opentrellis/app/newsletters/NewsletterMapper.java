@@ -72,12 +72,10 @@ interface NewsletterMapper {
       update newsletter set better = #{better}, verdict = #{verdict}, version = version + 1
       where journey_id = #{id}
       """)
-  void decide(
-      @Param("id") long id, @Param("better") int better, @Param("verdict") String verdict);
+  void decide(@Param("id") long id, @Param("better") int better, @Param("verdict") String verdict);
 
   @Update("update newsletter set due_at = #{at}, last_at = #{lastAt} where journey_id = #{id}")
-  void dueNext(
-      @Param("id") long id, @Param("at") @Nullable Long at, @Param("lastAt") long lastAt);
+  void dueNext(@Param("id") long id, @Param("at") @Nullable Long at, @Param("lastAt") long lastAt);
 
   @Select("select min(due_at) from newsletter")
   Optional<Long> next();

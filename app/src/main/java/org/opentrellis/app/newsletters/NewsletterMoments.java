@@ -23,9 +23,7 @@ class NewsletterMoments {
     this.clock = clock;
   }
 
-  /**
-   * When it comes to the first and to the last, in epoch seconds.
-   */
+  /** When it comes to the first and to the last, in epoch seconds. */
   record Span(long first, long last) {}
 
   Span of(Going going) {

@@ -85,8 +85,7 @@ class NewsletterResults {
     if (step.id().equals(NewsletterJourney.ONCE_MORE)) {
       return "Once more: \u201c" + subject + "\u201d";
     }
-    boolean rest =
-        step.id().equals(NewsletterJourney.EMAIL) && newsletter.subjects().isPresent();
+    boolean rest = step.id().equals(NewsletterJourney.EMAIL) && newsletter.subjects().isPresent();
     return (rest ? "The rest: \u201c" : "\u201c") + subject + "\u201d";
   }
 
@@ -96,8 +95,7 @@ class NewsletterResults {
     }
     Proportion share = new Proportion(Math.min(count, of), of);
     Interval interval = Wilson.interval(share, Confidence.NINETY_FIVE);
-    return new NewsletterShare(
-        count, share.value().orElseThrow(), interval.low(), interval.high());
+    return new NewsletterShare(count, share.value().orElseThrow(), interval.low(), interval.high());
   }
 
   /** How far it is, in sentences. */
@@ -105,7 +103,8 @@ class NewsletterResults {
     List<String> says = new ArrayList<>();
     long emails =
         steps(row).stream()
-            .filter(step -> !step.text() && !step.step().equals(NewsletterJourney.ONCE_MORE.value()))
+            .filter(
+                step -> !step.text() && !step.step().equals(NewsletterJourney.ONCE_MORE.value()))
             .mapToLong(NewsletterStep::sent)
             .sum();
     long meant = row.people() == null ? emails : row.people();

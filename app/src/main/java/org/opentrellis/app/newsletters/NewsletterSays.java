@@ -42,7 +42,9 @@ class NewsletterSays {
     says.add(
         String.format(
                 Locale.ROOT,
-                people == 1 ? "%,d person gets it, as people are now." : "%,d people get it, as they are now.",
+                people == 1
+                    ? "%,d person gets it, as people are now."
+                    : "%,d people get it, as they are now.",
                 people)
             + usually);
     quota(newsletter, people).ifPresent(says::add);

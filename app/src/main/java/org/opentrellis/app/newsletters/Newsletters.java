@@ -136,6 +136,33 @@ public class Newsletters {
         .toList();
   }
 
+  /**
+   * A newsletter at its moment.
+   *
+   * @param at when it comes to the first, in epoch seconds
+   * @param review what it does, in sentences
+   */
+  public record Dated(long id, String name, boolean planned, long at, List<String> review) {}
+
+  /** Those that go from a moment on, those that have gone among them. */
+  @Transactional(readOnly = true)
+  public List<Dated> around(long from) {
+    return mapper.all().stream()
+        .filter(row -> row.newsletter().going().isPresent())
+        .map(
+            row ->
+                new Dated(
+                    row.journeyId(),
+                    row.newsletter().name(),
+                    row.state() != NewsletterRow.State.DRAFT,
+                    row.firstAt() != null
+                        ? row.firstAt()
+                        : moments.of(row.newsletter().going().orElseThrow()).first(),
+                    sheet(row.newsletter())))
+        .filter(one -> one.at() >= from)
+        .toList();
+  }
+
   /** Those that go first stand first; those without a time last. */
   @Transactional(readOnly = true)
   List<NewsletterLine> list() {
@@ -358,7 +385,9 @@ public class Newsletters {
     Going going =
         before
             .going()
-            .map(so -> new Going(move.date(), move.at() == null ? so.at() : move.at(), so.theirTime()))
+            .map(
+                so ->
+                    new Going(move.date(), move.at() == null ? so.at() : move.at(), so.theirTime()))
             .orElseGet(() -> new Going(move.date(), move.at(), false));
     Newsletter moved = before.going(Optional.of(going));
     if (row.isPlanned()) {

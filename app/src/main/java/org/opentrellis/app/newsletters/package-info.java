@@ -1,4 +1,6 @@
-/** Newsletters: written, planned, sent by the journey machine, called back, and what came of them. */
+/**
+ * Newsletters: written, planned, sent by the journey machine, called back, and what came of them.
+ */
 @NullMarked
 package org.opentrellis.app.newsletters;
 

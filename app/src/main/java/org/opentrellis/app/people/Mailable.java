@@ -31,9 +31,7 @@ public class Mailable {
 
   private BitSet numbers(Those these) {
     BitSet numbers = new BitSet();
-    crowd
-        .numbers(these)
-        .forEach(number -> numbers.set(Math.toIntExact(number)));
+    crowd.numbers(these).forEach(number -> numbers.set(Math.toIntExact(number)));
     return numbers;
   }
 

@@ -77,10 +77,7 @@ class NewsletterEqualsDryRunTest {
     for (int seed = 0; seed < RANDOM; seed++) {
       Newsletter newsletter =
           RandomNewsletters.of(
-              seed,
-              BOX.inHours(24 * 4, false).date(),
-              BOX.message("Choosing a kit"),
-              TEXT);
+              seed, BOX.inHours(24 * 4, false).date(), BOX.message("Choosing a kit"), TEXT);
       lines += goTheSameWay(newsletter, PEOPLE, seed, behaviour -> behaviour);
     }
     assertThat(lines).isGreaterThan(100 * RANDOM);
@@ -130,10 +127,7 @@ class NewsletterEqualsDryRunTest {
   }
 
   private int goTheSameWay(
-      Newsletter newsletter,
-      int people,
-      long seed,
-      UnaryOperator<Behaviour> other) {
+      Newsletter newsletter, int people, long seed, UnaryOperator<Behaviour> other) {
     long id = BOX.draft(newsletter);
     Journeys journeys = APP.bean(Journeys.class);
     JsonNode kept = APP.get("/api/journeys/" + id).body();
@@ -152,8 +146,7 @@ class NewsletterEqualsDryRunTest {
     CrowdOrder order = new CrowdOrder(List.of(id), people, 1, seed);
     DryRun run = crowds.run(order, HORIZON);
     Crowds.CrowdView crowd = crowds.come(order, run);
-    List<Rehearsal> all =
-        IntStream.range(0, people).mapToObj(n -> Rehearsal.of(run, n)).toList();
+    List<Rehearsal> all = IntStream.range(0, people).mapToObj(n -> Rehearsal.of(run, n)).toList();
     long last =
         all.stream()
             .flatMap(one -> one.turns().stream())

@@ -13,7 +13,9 @@ import org.opentrellis.core.newsletter.Newsletter;
 import org.opentrellis.core.newsletter.OnceMore;
 import tools.jackson.databind.JsonNode;
 
-/** Newsletters are written, planned, moved, called back and gone, and nobody gets one by accident. */
+/**
+ * Newsletters are written, planned, moved, called back and gone, and nobody gets one by accident.
+ */
 class NewslettersTest {
   @RegisterExtension static final RunningApplication APP = RunningApplication.withPeople(20);
 

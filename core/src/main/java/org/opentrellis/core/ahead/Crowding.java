@@ -67,7 +67,9 @@ public final class Crowding {
       pairs.add(new HashMap<>());
       weekOf[day] =
           (int)
-              ((days.first().plusDays(day).with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY))
+              ((days.first()
+                          .plusDays(day)
+                          .with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY))
                           .toEpochDay()
                       - monday())
                   / 7);
@@ -190,9 +192,7 @@ public final class Crowding {
   }
 
   private int newslettersIf(int day, int person, BitSet without, BitSet with) {
-    return newsletters(day, person)
-        - (without.get(person) ? 1 : 0)
-        + (with.get(person) ? 1 : 0);
+    return newsletters(day, person) - (without.get(person) ? 1 : 0) + (with.get(person) ? 1 : 0);
   }
 
   private void meet(int day, List<Integer> lanes, double people) {

@@ -125,8 +125,7 @@ final class Arrivals {
     if (day.toEpochDay() < days.firstDay()) {
       return Person.NEVER;
     }
-    ZoneClock clock =
-        world.programs().get(door.program()).clockFor(Traits.of(person).group.clock);
+    ZoneClock clock = world.programs().get(door.program()).clockFor(Traits.of(person).group.clock);
     long at = clock.instant(local);
     person.comes(door.program(), trigger, at);
     return at;

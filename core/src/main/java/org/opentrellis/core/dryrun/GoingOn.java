@@ -24,9 +24,9 @@ import org.opentrellis.core.random.Draws;
 
 /**
  * Takes people on from where they really stand: what has happened to them stays, what they will do
- * is drawn; how keen they are goes with what they did with what they got. Of a message that has arrived and was not read yet, it is drawn whether they still read
- * it; whoever has read one and not clicked does not click in it any more. Immutable; may be run from
- * several threads.
+ * is drawn; how keen they are goes with what they did with what they got. Of a message that has
+ * arrived and was not read yet, it is drawn whether they still read it; whoever has read one and
+ * not clicked does not click in it any more. Immutable; may be run from several threads.
  */
 public final class GoingOn {
   /** Of so many keennesses that people have, one is taken that goes with what somebody did. */
@@ -89,8 +89,7 @@ public final class GoingOn {
     person.traits(who);
     person.endsAt(until);
     comings.forEach(
-        (journey, at) ->
-            world.current(journey).ifPresent(to -> person.comes(to.number(), 0, at)));
+        (journey, at) -> world.current(journey).ifPresent(to -> person.comes(to.number(), 0, at)));
     background.buysAnyway(person, from, until);
     who.group.addEvents(person, who.key, from, until);
     who.keenness = keenness(person, who);
@@ -120,8 +119,7 @@ public final class GoingOn {
       drawn[n] = who.group.keenness.draw(Draws.bits(who.key, n), Purposes.KEENNESS);
       double likely = 1;
       for (Sent sent : got) {
-        likely *=
-            ((Sampler) cohort.of(sent.visit().program())).likelihood(sent, drawn[n], from);
+        likely *= ((Sampler) cohort.of(sent.visit().program())).likelihood(sent, drawn[n], from);
       }
       sum += likely;
       upTo[n] = sum;

@@ -80,8 +80,7 @@ final class Sampler implements Outside {
     double pulled = of.pull * who.keenness;
     for (int attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
       long own =
-          Draws.bits(
-              who.keyOf(message.visit()), Draws.address(Purposes.STILL_OPENS, "" + attempt));
+          Draws.bits(who.keyOf(message.visit()), Draws.address(Purposes.STILL_OPENS, "" + attempt));
       if (!Draws.happens(own, of.openAt, pulled, 1 - who.keenness + pulled)) {
         return;
       }

@@ -72,17 +72,7 @@ public record Newsletter(
   /** The same under another name. */
   public Newsletter called(String other) {
     return new Newsletter(
-        other,
-        message,
-        who,
-        butNot,
-        notInside,
-        going,
-        overHours,
-        subjects,
-        text,
-        onceMore,
-        sender);
+        other, message, who, butNot, notInside, going, overHours, subjects, text, onceMore, sender);
   }
 
   /** The same at another time, or at none yet. */

@@ -95,7 +95,8 @@ public final class NewsletterJourney {
       Step email = email(tried(n), message, subject(tried, n));
       arms.add(new SplitArm(new StepId("try-" + (n + 1)), shares.get(n), List.of(email)));
     }
-    Step waits = new Step.Wait(new StepId("for-better"), WaitRule.of(tried.hours(), TimeUnit.HOURS));
+    Step waits =
+        new Step.Wait(new StepId("for-better"), WaitRule.of(tried.hours(), TimeUnit.HOURS));
     Step rest = email(EMAIL, message, subject(tried, better));
     arms.add(
         new SplitArm(

@@ -24,10 +24,7 @@ public final class NewsletterSheet {
   private final ZoneId zone;
 
   private NewsletterSheet(
-      Newsletter newsletter,
-      Function<MessageId, String> messages,
-      Sentences people,
-      ZoneId zone) {
+      Newsletter newsletter, Function<MessageId, String> messages, Sentences people, ZoneId zone) {
     this.newsletter = newsletter;
     this.messages = messages;
     this.people = people;
@@ -79,9 +76,7 @@ public final class NewsletterSheet {
 
   private Optional<String> butNot() {
     List<String> those = new ArrayList<>();
-    newsletter
-        .butNot()
-        .ifPresent(who -> those.add("to those who " + people.condition(who).text()));
+    newsletter.butNot().ifPresent(who -> those.add("to those who " + people.condition(who).text()));
     if (!newsletter.notInside().isEmpty()) {
       those.add(
           "to those who are inside "
@@ -154,10 +149,7 @@ public final class NewsletterSheet {
           case ALL_WHO_AGREED -> "";
         };
     return "%s sends %s to the phones of those who agreed to texts %s"
-            .formatted(
-                text.hours() == 0 ? "At once" : hours(text.hours()) + " after it",
-                what,
-                who)
+            .formatted(text.hours() == 0 ? "At once" : hours(text.hours()) + " after it", what, who)
             .strip()
             .replaceFirst("^a", "A")
         + ".";
@@ -174,8 +166,6 @@ public final class NewsletterSheet {
     if (hours == 1) {
       return "an hour";
     }
-    return hours % 24 == 0
-        ? hours == 24 ? "a day" : hours / 24 + " days"
-        : hours + " hours";
+    return hours % 24 == 0 ? hours == 24 ? "a day" : hours / 24 + " days" : hours + " hours";
   }
 }

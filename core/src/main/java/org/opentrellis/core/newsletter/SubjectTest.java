@@ -8,7 +8,8 @@ import org.opentrellis.core.problem.Refused;
 /**
  * Subjects that are tried on some people; the better one goes to the rest.
  *
- * @param others one to three besides the message's own, which is the first; empty until they are written
+ * @param others one to three besides the message's own, which is the first; empty until they are
+ *     written
  * @param sharePercent of how many all of them together are tried on, 5 to 50
  * @param by what a subject is judged by
  * @param hours after how many of them the better one goes to the rest, 1 to 72

@@ -86,8 +86,7 @@ public record SubjectVerdict(
                 Points.signed(100 * (share(shares.get(best)) - share(shares.getFirst()))),
                 Points.signed(100 * difference.low()),
                 Points.signed(100 * difference.high()));
-    String chance =
-        p < 0.001 ? "p < 0.001" : String.format(Locale.ROOT, "p = %.3f", p);
+    String chance = p < 0.001 ? "p < 0.001" : String.format(Locale.ROOT, "p = %.3f", p);
     if (shares.size() > 2) {
       chance += " among %d compared with the first".formatted(shares.size() - 1);
     }
@@ -99,7 +98,8 @@ public record SubjectVerdict(
           "That could be chance (%s), so the rest get the first, %s."
               .formatted(chance, quoted(subjects.getFirst()));
     } else {
-      then = "None did better than the first: the rest get %s.".formatted(quoted(subjects.getFirst()));
+      then =
+          "None did better than the first: the rest get %s.".formatted(quoted(subjects.getFirst()));
     }
     return figures + " " + then;
   }

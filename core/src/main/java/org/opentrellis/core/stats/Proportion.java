@@ -23,8 +23,6 @@ public record Proportion(long count, long of) {
 
   /** In percent with one decimal, such as "12.3%"; "none yet" when the total is 0. */
   public String inWords() {
-    return of == 0
-        ? "none yet"
-        : String.format(Locale.ROOT, "%.1f%%", 100.0 * count / of);
+    return of == 0 ? "none yet" : String.format(Locale.ROOT, "%.1f%%", 100.0 * count / of);
   }
 }

@@ -203,10 +203,7 @@ class AheadTest {
     for (int seed = 100; seed < 130; seed++) {
       Tallies other =
           new DryRun(
-                  ASKS,
-                  ThreeEmails.MESSAGES,
-                  behaviour(),
-                  CohortSettings.of(400, seed, START, 30))
+                  ASKS, ThreeEmails.MESSAGES, behaviour(), CohortSettings.of(400, seed, START, 30))
               .run(1);
       for (int day = 0; day < 12; day++) {
         Outlook.Expected expected = outlook.on(day);
@@ -216,8 +213,7 @@ class AheadTest {
       }
     }
     // As many come each time, on days that are drawn. Three standard errors below 95%.
-    assertThat((double) held / looked)
-        .isGreaterThan(0.95 - 3 * Math.sqrt(0.95 * 0.05 / 30));
+    assertThat((double) held / looked).isGreaterThan(0.95 - 3 * Math.sqrt(0.95 * 0.05 / 30));
   }
 
   @Test

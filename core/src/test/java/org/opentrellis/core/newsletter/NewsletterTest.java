@@ -170,8 +170,7 @@ class NewsletterTest {
             .atZone(going.theirTime() ? rehearsal.begun().zone() : BERLIN)
             .toEpochSecond();
     boolean rest =
-        newsletter.subjects().isPresent()
-            && first.step().equals(NewsletterJourney.EMAIL.value());
+        newsletter.subjects().isPresent() && first.step().equals(NewsletterJourney.EMAIL.value());
     long from = moment + (rest ? newsletter.subjects().get().hours() * HOUR : 0);
     boolean spread = rest || newsletter.subjects().isEmpty();
     long to = from + (spread ? newsletter.overHours() * HOUR : 0);
