@@ -17,7 +17,9 @@ const places = [
 </script>
 
 <template>
-  <header class="flex h-11 shrink-0 items-center gap-7 bg-pine px-4 text-panel">
+  <header
+    class="flex h-11 shrink-0 items-center gap-4 bg-pine px-4 whitespace-nowrap text-panel xl:gap-7"
+  >
     <RouterLink to="/journeys" class="flex items-center gap-2 font-display text-empty font-bold">
       <svg viewBox="0 0 24 24" class="size-5" aria-hidden="true">
         <path
@@ -33,7 +35,7 @@ const places = [
       </svg>
       Open Trellis
     </RouterLink>
-    <nav v-if="!out" aria-label="Main" class="flex h-full gap-6">
+    <nav v-if="!out" aria-label="Main" class="flex h-full gap-4 xl:gap-6">
       <RouterLink
         v-for="place in places"
         :key="place.to"
@@ -44,14 +46,15 @@ const places = [
         {{ place.text }}
       </RouterLink>
     </nav>
-    <div v-if="!out" class="ml-auto flex h-full gap-6">
+    <div v-if="!out" class="ml-auto flex h-full gap-4 xl:gap-6">
       <button
         type="button"
         class="flex items-center gap-2 text-mist hover:text-white"
         title="Go to any journey, step, run or message, or do something"
         @click="emit('go')"
       >
-        Go to <kbd class="border-mist/40! bg-transparent! text-mist!">Ctrl K</kbd>
+        <span class="hidden xl:inline">Go to</span>
+        <kbd class="border-mist/40! bg-transparent! text-mist!">Ctrl K</kbd>
       </button>
       <RouterLink
         to="/account"
@@ -65,7 +68,7 @@ const places = [
         title="Everything that is kept here, in one file that ./trellis restore brings back"
         @click="emit('backup')"
       >
-        Download a backup
+        <span class="hidden xl:inline">Download a backup</span><span class="xl:hidden">Backup</span>
       </button>
       <button
         v-if="canSignOut"

@@ -44,6 +44,12 @@ const crowded = computed(
   () => new Map<string, CrowdedDay>(props.view.crowded.map((one) => [one.day, one])),
 )
 
+/** How far the bar of a day goes up, with the band of what is expected. */
+function top(day: number): number {
+  const { gone, mean, high } = props.view.all
+  return (gone[day] ?? 0) + ((mean[day] ?? 0) >= 0.05 ? (high[day] ?? 0) : 0)
+}
+
 function height(value: number): string {
   return `${(56 * value) / highest.value}px`
 }
@@ -180,7 +186,7 @@ function column(day: CalendarDay) {
         </component>
       </div>
     </div>
-    <div class="grid border-t border-line" :style="columns">
+    <div class="sticky bottom-0 grid border-t border-line bg-panel" :style="columns">
       <span class="flex flex-col justify-center py-2 pr-3">
         <b class="font-semibold">All that goes out</b>
         <span class="note">estimate with its 95% band</span>
@@ -195,9 +201,12 @@ function column(day: CalendarDay) {
         :aria-label="`${day.weekday} ${day.date}, all: ${sayEmails(view.all, n)}`"
         @click="emit('choose', day.day)"
       >
-        <span v-if="!narrow" class="figure text-tiny leading-none">{{
-          emailsIn(emailsOn(view.all, n))
-        }}</span>
+        <span
+          v-if="!narrow"
+          class="figure absolute text-tiny leading-none"
+          :style="{ bottom: `calc(${height(top(n))} + 3px)` }"
+          >{{ emailsIn(emailsOn(view.all, n)) }}</span
+        >
         <span
           class="relative w-3/5"
           :class="crowded.has(day.day) ? 'bg-clay' : 'bg-vine'"

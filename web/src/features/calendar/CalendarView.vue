@@ -140,7 +140,7 @@ function moveLane(lane: CalendarLane, to: string) {
 
 <template>
   <main class="flex min-h-0 flex-col gap-3 px-4 pb-3">
-    <header class="flex items-center gap-3 pt-3">
+    <header class="flex flex-wrap items-center gap-x-3 gap-y-2 pt-3">
       <h1 class="text-page">Calendar</h1>
       <span class="note whitespace-nowrap">{{ range }}</span>
       <ChoiceBar v-model="span" label="How many days" :choices="SPANS" />

@@ -27,7 +27,7 @@ function people(value: number): string {
     <p v-if="!view.crowded.length && !view.weeks.length" class="text-ink2">
       Nobody gets more than one email on a day.
     </p>
-    <ul class="grid gap-1.5">
+    <ul class="grid grid-cols-[minmax(0,1fr)] gap-1.5">
       <li v-for="one in days" :key="one.day">
         <b class="text-clay">{{ people(Math.round(one.people.mean)) }}</b> more than one email on
         <button type="button" class="underline" @click="emit('choose', one.day)">
@@ -47,7 +47,7 @@ function people(value: number): string {
         <button
           v-if="one.mend"
           type="button"
-          class="button button-small mt-0.5"
+          class="button button-small mt-0.5 py-0.5! text-left whitespace-normal!"
           :disabled="busy"
           @click="emit('move', one.mend.newsletter, one.mend.to)"
         >

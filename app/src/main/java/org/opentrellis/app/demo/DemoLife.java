@@ -2,6 +2,7 @@ package org.opentrellis.app.demo;
 
 import java.time.Duration;
 import java.util.List;
+import java.util.Objects;
 import org.opentrellis.app.clock.ClockKeeper;
 import org.opentrellis.app.journeys.JourneyShelf;
 import org.opentrellis.app.journeys.Journeys;
@@ -30,10 +31,16 @@ class DemoLife {
 
   private static final int FEWEST = 12;
 
+  /** So many of the account's people read its newsletters. */
+  private static final double READERS = 0.2;
+
+  private static final int MOST_READERS = 400;
+
   private record Coming(String journey, double share) {}
 
   private final Journeys journeys;
   private final JourneyShelf shelf;
+  private final DemoNewsletters newsletters;
   private final Crowds crowds;
   private final ClockKeeper keeper;
   private final ClockTurning clock;
@@ -42,12 +49,14 @@ class DemoLife {
   DemoLife(
       Journeys journeys,
       JourneyShelf shelf,
+      DemoNewsletters newsletters,
       Crowds crowds,
       ClockKeeper keeper,
       ClockTurning clock,
       TransactionTemplate transaction) {
     this.journeys = journeys;
     this.shelf = shelf;
+    this.newsletters = newsletters;
     this.crowds = crowds;
     this.keeper = keeper;
     this.clock = clock;
@@ -74,6 +83,11 @@ class DemoLife {
         crowds.come(new CrowdOrder(List.of(id), guests, DAYS, SEED + id));
       }
     }
+    long letter =
+        Objects.requireNonNull(
+            transaction.execute(status -> newsletters.lay((int) OPEN_FOR.toDays())));
+    int readers = Math.clamp((long) (people * READERS), FEWEST, MOST_READERS);
+    crowds.come(new CrowdOrder(List.of(letter), readers, DAYS, SEED + letter));
     clock.catchUp();
   }
 

@@ -26,6 +26,7 @@ import org.opentrellis.app.newsletters.NewsletterViews.NewsletterLine;
 import org.opentrellis.app.newsletters.NewsletterViews.NewsletterLook;
 import org.opentrellis.app.newsletters.NewsletterViews.NewsletterView;
 import org.opentrellis.app.storage.AgainIfTaken;
+import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.Condition;
@@ -187,7 +188,9 @@ public class Newsletters {
             ? row.firstAt()
             : newsletter.going().map(going -> moments.of(going).first()).orElse(null),
         newsletter.going().filter(Going::theirTime).isPresent(),
-        row.people() != null ? row.people() : surroundings.people(newsletter),
+        row.people() != null && row.hasBegun(clock.now())
+            ? row.people()
+            : surroundings.people(newsletter),
         mail.of(row.journeyId(), clock.now()).values().stream()
             .mapToLong(MailFigures.OfStep::sent)
             .max()
@@ -257,8 +260,13 @@ public class Newsletters {
    * @throws NameTaken if something else is called so
    */
   public long keep(Newsletter newsletter) {
+    return keep(newsletter, journeys.usual());
+  }
+
+  /** The same with what is assumed of its readers. */
+  public long keep(Newsletter newsletter, Behaviour behaviour) {
     try {
-      long id = journeys.add(JourneyKind.NEWSLETTER, journey(newsletter, 0), journeys.usual());
+      long id = journeys.add(JourneyKind.NEWSLETTER, journey(newsletter, 0), behaviour);
       mapper.insert(id, Json.write(Documents.write(newsletter)), clock.now());
       return id;
     } catch (DuplicateKeyException taken) {
@@ -345,6 +353,15 @@ public class Newsletters {
     shelf.open(id);
     schedule(id, newsletter, people);
     return view(id);
+  }
+
+  /** It goes out when it says, to however many. */
+  public void plan(long id) {
+    NewsletterRow row = find(id);
+    plan(
+        id,
+        new NewsletterPlan(
+            row.version(), false, surroundings.people(row.newsletter()), true));
   }
 
   private void schedule(long id, Newsletter newsletter, long people) {

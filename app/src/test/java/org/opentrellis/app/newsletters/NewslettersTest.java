@@ -4,13 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.opentrellis.app.Answers.Answer;
 import org.opentrellis.app.RunningApplication;
 import org.opentrellis.app.live.LiveWorkshop;
 import org.opentrellis.core.newsletter.Newsletter;
 import org.opentrellis.core.newsletter.OnceMore;
+import org.opentrellis.core.newsletter.SubjectTest;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -136,6 +140,57 @@ class NewslettersTest {
     assertThat(mails).isEqualTo(got);
     assertThat(BOX.callBack(id).status()).isEqualTo(409);
     WORKSHOP.auditIsClean();
+  }
+
+  /**
+   * Whenever it is called back, while subjects are tried, while the rest get it hour by hour, or
+   * before it goes once more: each has what they had then, whole, and gets nothing any more.
+   */
+  @ParameterizedTest
+  @ValueSource(longs = {3_600, 3_601, 5_000, 7_201, 9_000, 12_345, 14_400, 90_000})
+  void calledBackAtAnyMomentEachIsLeftWithOrWithout(long moment) {
+    String list = "Moment " + moment;
+    for (int n = 0; n < 8; n++) {
+      WORKSHOP.onList("moment%d.%d@example.com".formatted(moment, n), list);
+    }
+    Newsletter plain = BOX.toList("At " + moment, list);
+    Newsletter whole =
+        new Newsletter(
+            plain.name(),
+            plain.message(),
+            plain.who(),
+            plain.butNot(),
+            List.of(),
+            plain.going(),
+            2,
+            Optional.of(new SubjectTest(List.of("Other words"), 50, SubjectTest.By.OPENED, 1)),
+            Optional.empty(),
+            Optional.of(new OnceMore("Once more", 24)),
+            Optional.empty());
+    long begun = BOX.now();
+    long id = BOX.planned(whole);
+    WORKSHOP.turnTo(begun + moment);
+    List<Integer> had = mails(moment);
+    assertThat(BOX.callBack(id).status()).isEqualTo(200);
+    String phase = BOX.phase(id);
+    assertThat(phase).isIn("DRAFT", "CALLED_BACK");
+    assertThat(mails(moment)).as("what was called back does not go").isEqualTo(had);
+    WORKSHOP.turn(3 * Letterbox.DAY);
+    assertThat(mails(moment)).isEqualTo(had);
+    assertThat(had).allMatch(one -> one <= (moment > 80_000 ? 2 : 1));
+    int sent =
+        BOX.view(id).get("steps").valueStream().mapToInt(one -> one.get("sent").asInt()).sum();
+    assertThat(sent)
+        .as("what is told to have gone is what came")
+        .isEqualTo(had.stream().mapToInt(Integer::intValue).sum());
+    WORKSHOP.auditIsClean();
+  }
+
+  private static List<Integer> mails(long moment) {
+    return IntStream.range(0, 8)
+        .map(n -> BOX.mailsTo("moment%d.%d@example.com".formatted(moment, n)))
+        .boxed()
+        .toList();
   }
 
   @Test
