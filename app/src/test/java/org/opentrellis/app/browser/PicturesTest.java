@@ -46,12 +46,6 @@ class PicturesTest {
     take(at("/journeys/1?step=planner-again", "Links in this message"), "workbench");
     take(at("/journeys/6?step=journey", "Add a rule for leaving"), "journey-rules");
     take(at("/journeys/1/dry-run", "met the goal"), "dry-run");
-    Page starters = at("/journeys", "Thirty days of bees");
-    starters
-        .getByRole(AriaRole.BUTTON, new GetByRoleOptions().setName("New journey").setExact(true))
-        .click();
-    assertThat(starters.getByText("Begin from it").first()).isVisible();
-    take(starters, "starters");
     take(walked(), "walk");
     take(at("/side-by-side?runs=1,3,4,5", "What stands out"), "side-by-side");
     take(
@@ -181,6 +175,11 @@ class PicturesTest {
     Page entrances = at("/entrances", "Puts them on list Newcomers");
     assertThat(entrances.frameLocator("iframe").getByText("Send me the planner")).isVisible();
     take(entrances, "entrances");
-    take(at("/account", "Who emails come from"), "account");
+    take(at("/calendar", "people get"), "calendar");
+    Page letter = at("/calendar", "News of the hive, the long nights");
+    letter.getByRole(AriaRole.LINK, new GetByRoleOptions().setName("After the solstice")).last().click();
+    assertThat(letter.getByText("Goes out on").first()).isVisible();
+    assertThat(letter.frameLocator("iframe").getByText("hive").first()).isVisible();
+    take(letter, "newsletter");
   }
 }
