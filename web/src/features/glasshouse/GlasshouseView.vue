@@ -29,7 +29,9 @@ const journey = computed(
   () => live.value?.journeys.find((one) => one.id === picked.value) ?? live.value?.journeys[0],
 )
 const inside = computed(() => live.value?.journeys.reduce((sum, one) => sum + one.inside, 0) ?? 0)
-const open = computed(() => live.value?.journeys.filter((one) => one.since !== null).length ?? 0)
+const open = computed(
+  () => live.value?.journeys.filter((one) => one.since !== null && !one.newsletter).length ?? 0,
+)
 
 const late = computed(
   () => (live.value?.mail.troubles.length ?? 0) + (live.value?.putOff.length ?? 0),

@@ -63,12 +63,16 @@ const nameOfStep = computed(
         {{ count(journey.finished) }} through, {{ count(journey.left) }} left
         <RouterLink
           class="ml-2 underline"
-          :to="{
-            name: 'workbench',
-            params: { id: journey.id },
-            query: selected ? { step: selected } : {},
-          }"
-          >Workbench</RouterLink
+          :to="
+            journey.newsletter
+              ? { name: 'newsletter', params: { id: journey.id } }
+              : {
+                  name: 'workbench',
+                  params: { id: journey.id },
+                  query: selected ? { step: selected } : {},
+                }
+          "
+          >{{ journey.newsletter ? 'Newsletter' : 'Workbench' }}</RouterLink
         >
         <button
           v-if="journey.entered > 0"

@@ -124,7 +124,9 @@ class DemoNewsletters {
     return usual
         .edit()
         .groups(
-            usual.groups().stream().map(group -> group.edit().lists(Set.of(FRIENDS)).done()).toList())
+            usual.groups().stream()
+                .map(group -> group.edit().lists(Set.of(FRIENDS)).done())
+                .toList())
         .done();
   }
 }

@@ -107,6 +107,7 @@ class Glasshouse {
     Set<Long> all = new TreeSet<>(entered.keySet());
     all.addAll(atSteps.keySet());
     Map<Long, Map<String, Long>> counts = counted.now();
+    Set<Long> named = journeys.names().stream().map(Journeys.Named::id).collect(Collectors.toSet());
     return all.stream()
         .map(
             id -> {
@@ -115,6 +116,7 @@ class Glasshouse {
               return new GlasshouseView.OpenJourney(
                   id,
                   open.nameOf(id),
+                  !named.contains(id),
                   entered.containsKey(id) ? entered.get(id).since() : null,
                   done.getOrDefault("ENTERED", 0L),
                   here.values().stream().mapToLong(Long::longValue).sum(),

@@ -32,12 +32,14 @@ record GlasshouseView(
   /**
    * A journey with people inside.
    *
+   * @param newsletter whether it is one, and no journey
    * @param since when it has been open without a break; null if nobody can enter
    * @param atSteps how many stand at each step
    */
   record OpenJourney(
       long id,
       String name,
+      boolean newsletter,
       @Nullable Long since,
       long entered,
       long inside,

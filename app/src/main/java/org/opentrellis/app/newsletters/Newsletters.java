@@ -358,10 +358,7 @@ public class Newsletters {
   /** It goes out when it says, to however many. */
   public void plan(long id) {
     NewsletterRow row = find(id);
-    plan(
-        id,
-        new NewsletterPlan(
-            row.version(), false, surroundings.people(row.newsletter()), true));
+    plan(id, new NewsletterPlan(row.version(), false, surroundings.people(row.newsletter()), true));
   }
 
   private void schedule(long id, Newsletter newsletter, long people) {

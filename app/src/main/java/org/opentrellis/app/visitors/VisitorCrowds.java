@@ -24,6 +24,7 @@ import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.JourneyName;
 import org.opentrellis.core.journey.Leads;
+import org.opentrellis.core.journey.Purpose;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.sentence.Style;
 import org.springframework.context.event.EventListener;
@@ -62,7 +63,8 @@ public class VisitorCrowds {
 
   @Transactional(readOnly = true)
   VisitorsView view() {
-    List<CrowdDraw.OpenPlan> journeys = draw.open();
+    List<CrowdDraw.OpenPlan> journeys =
+        draw.open().stream().filter(one -> one.plan().purpose() != Purpose.NEWSLETTER).toList();
     return new VisitorsView(
         entrances.open().stream().map(one -> ways.door(one, journeys)).toList(),
         mapper.crowds(CROWDS).stream().map(this::crowd).toList());

@@ -177,7 +177,10 @@ class PicturesTest {
     take(entrances, "entrances");
     take(at("/calendar", "people get"), "calendar");
     Page letter = at("/calendar", "News of the hive, the long nights");
-    letter.getByRole(AriaRole.LINK, new GetByRoleOptions().setName("After the solstice")).last().click();
+    letter
+        .getByRole(AriaRole.LINK, new GetByRoleOptions().setName("After the solstice"))
+        .last()
+        .click();
     assertThat(letter.getByText("Goes out on").first()).isVisible();
     assertThat(letter.frameLocator("iframe").getByText("hive").first()).isVisible();
     take(letter, "newsletter");
