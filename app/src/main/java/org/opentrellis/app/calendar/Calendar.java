@@ -6,14 +6,13 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.BitSet;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.account.Account;
 import org.opentrellis.app.calendar.CalendarView.CalendarLane;
 import org.opentrellis.app.calendar.CalendarView.CalendarSums;
@@ -23,10 +22,8 @@ import org.opentrellis.app.calendar.CalendarView.EmailsMeet;
 import org.opentrellis.app.calendar.CalendarView.FullWeek;
 import org.opentrellis.app.calendar.CalendarView.LaneKind;
 import org.opentrellis.app.calendar.CalendarView.MonthQuota;
-import org.opentrellis.app.calendar.CalendarView.MovedNewsletter;
 import org.opentrellis.app.live.Insiders;
 import org.opentrellis.app.people.People;
-import org.opentrellis.core.ahead.Crowding;
 import org.opentrellis.core.ahead.Days;
 import org.opentrellis.core.ahead.Outlook;
 import org.opentrellis.core.journey.Condition;
@@ -37,14 +34,11 @@ import org.springframework.stereotype.Service;
 /** Tells what goes out on some days, and what is too much. */
 @Service
 class Calendar {
-  private static final DateTimeFormatter DAY =
-      DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
   private static final DateTimeFormatter MONTH =
       DateTimeFormatter.ofPattern("MMMM", Locale.ENGLISH);
-  private static final int TRIED = 3;
 
   /** Fewer than so many are not spoken of. */
-  private static final double SOME = 0.5;
+  static final double SOME = 0.5;
 
   private final DaysAhead ahead;
   private final Insiders insiders;
@@ -74,6 +68,7 @@ class Calendar {
         gone[hour] += lane.gone()[hour];
       }
     }
+    Set<Integer> mended = Mends.fullest(of.crowding(), count);
     return new CalendarView(
         from,
         count,
@@ -82,7 +77,7 @@ class Calendar {
         of.lanes().stream().sorted(ORDER).map(Calendar::lane).toList(),
         sums(all, gone),
         IntStream.range(0, count)
-            .mapToObj(day -> crowded(of, day))
+            .mapToObj(day -> crowded(of, day, mended))
             .flatMap(Optional::stream)
             .toList(),
         IntStream.range(0, of.crowding().weeks())
@@ -195,7 +190,7 @@ class Calendar {
     return new CrowdedPeople(rounded(of.mean()), rounded(of.low()), rounded(of.high()));
   }
 
-  private static Optional<CrowdedDay> crowded(DaysAhead.Ahead of, int day) {
+  private static Optional<CrowdedDay> crowded(DaysAhead.Ahead of, int day, Set<Integer> mends) {
     Outlook.Expected people = of.crowding().on(day);
     if (people.mean() < SOME) {
       return Optional.empty();
@@ -215,51 +210,7 @@ class Calendar {
             of.days().first().plusDays(day),
             people(people),
             meetings,
-            mend(of, day, people.mean())));
-  }
-
-  /** The newsletter of that day, and the day near it, that leave fewest with more than one. */
-  private static @Nullable MovedNewsletter mend(DaysAhead.Ahead of, int day, double now) {
-    MovedNewsletter best = null;
-    double least = Double.MAX_VALUE;
-    BitSet nobody = new BitSet();
-    Crowding crowding = of.crowding();
-    for (DaysAhead.LaneAhead lane : of.lanes()) {
-      if (lane.mainDay() != day) {
-        continue;
-      }
-      double here = crowding.onIf(day, lane.readers(), nobody);
-      for (int to = Math.max(0, day - TRIED);
-          to <= Math.min(of.days().count() - 1, day + TRIED);
-          to++) {
-        LocalDate date = of.days().first().plusDays(to);
-        if (to == day || !date.isAfter(of.today())) {
-          continue;
-        }
-        double before = crowding.on(to).mean();
-        double there = crowding.onIf(to, nobody, lane.readers());
-        double then = here + there;
-        boolean helps = then < 0.7 * (now + before);
-        boolean nearer = best == null || then < least * 0.98;
-        if (helps && nearer) {
-          least = then;
-          best =
-              new MovedNewsletter(
-                  lane.id(),
-                  lane.name(),
-                  date,
-                  rounded(there),
-                  "Move \u201c%s\u201d to %s: %s then."
-                      .formatted(
-                          lane.name(),
-                          DAY.format(date),
-                          there < SOME
-                              ? "nobody does"
-                              : persons(there) + (Math.round(there) == 1 ? " does" : " do")));
-        }
-      }
-    }
-    return best;
+            mends.contains(day) ? Mends.of(of, day).orElse(null) : null));
   }
 
   private Optional<FullWeek> week(DaysAhead.Ahead of, int week) {
@@ -352,7 +303,7 @@ class Calendar {
     return says;
   }
 
-  private static String persons(double people) {
+  static String persons(double people) {
     long count = Math.round(people);
     return count == 1 ? "1 person" : String.format(Locale.ROOT, "%,d people", count);
   }

@@ -47,10 +47,10 @@ import org.springframework.stereotype.Component;
 @Component
 class DaysAhead {
   /** So many of those inside are looked at; more are stood for. */
-  private static final int PEOPLE_INSIDE = 3_000;
+  private static final int PEOPLE_INSIDE = 1_500;
 
   private static final int MOST_DRAWS = 20;
-  private static final int TURNS = 20_000;
+  private static final int TURNS = 12_000;
   private static final int NEWCOMERS = 2_000;
   private static final int READERS = 400;
   private static final int READERS_DAYS = 22;
@@ -69,8 +69,6 @@ class DaysAhead {
       Caffeine.newBuilder().maximumSize(6).expireAfterWrite(Duration.ofMinutes(2)).build();
   private final Cache<Object, Run> runs =
       Caffeine.newBuilder().maximumSize(1_000).expireAfterAccess(Duration.ofMinutes(30)).build();
-  private final Cache<Optional<Condition>, BitSet> readers =
-      Caffeine.newBuilder().maximumSize(300).expireAfterWrite(Duration.ofSeconds(30)).build();
 
   DaysAhead(
       Insiders insiders,
@@ -141,8 +139,7 @@ class DaysAhead {
     Days days = new Days(from, count, zone);
     LocalDate today = LocalDate.ofInstant(Instant.ofEpochSecond(now), zone);
     Known known = new Known(insiders.upTo(), now / HOUR, days, filter);
-    Optional<BitSet> only =
-        filter.map(who -> readers.get(Optional.of(who), any -> people.meant(who)));
+    Optional<BitSet> only = filter.map(who -> people.meant(who));
     Running runs = running.getIfPresent(known);
     if (runs == null) {
       runs = ComputingRoom.await(begin(now, days, only).result());
@@ -254,10 +251,7 @@ class DaysAhead {
 
   private LaneAhead newsletter(
       Newsletters.Coming of, Days days, Catalogue catalogue, Optional<BitSet> only) {
-    BitSet all =
-        of.newsletter().notInside().isEmpty()
-            ? readers.get(of.newsletter().meant(), any -> audience.of(of.newsletter()))
-            : audience.of(of.newsletter());
+    BitSet all = audience.lately(of.newsletter());
     BitSet who = only.map(some -> both(all, some)).orElse(all);
     LocalDate date = of.newsletter().going().orElseThrow().date();
     Run run =

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -38,10 +39,10 @@ interface LifeMapper {
 
   /** How some people stand, of those whom a journey has known. */
   default Map<Long, PersonState> known(List<Long> people) {
-    Map<Long, PersonState> all = new TreeMap<>();
-    some(people.toArray(Long[]::new))
-        .forEach(row -> all.put(row.personId(), row.life().standing()));
-    return all;
+    return some(people.toArray(Long[]::new)).parallelStream()
+        .collect(
+            Collectors.toMap(
+                LifeRow::personId, row -> row.life().standing(), (one, same) -> one, TreeMap::new));
   }
 
   @Select("select person_id from life where person_id > #{after} order by person_id limit #{most}")

@@ -1,5 +1,8 @@
 package org.opentrellis.app.newsletters;
 
+import com.github.benmanes.caffeine.cache.Caffeine;
+import com.github.benmanes.caffeine.cache.LoadingCache;
+import java.time.Duration;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
@@ -7,6 +10,7 @@ import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.live.Audiences;
 import org.opentrellis.app.live.InsideJourneys;
 import org.opentrellis.app.people.Mailable;
+import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.JourneyName;
 import org.opentrellis.core.newsletter.Newsletter;
 import org.springframework.stereotype.Component;
@@ -20,6 +24,14 @@ public class NewsletterAudience implements Audiences {
   private final Mailable people;
   private final InsideJourneys inside;
   private final Journeys journeys;
+
+  /** What was known is told at once, and looked up again for the next who asks. */
+  private final LoadingCache<Optional<Condition>, BitSet> lately =
+      Caffeine.newBuilder()
+          .maximumSize(300)
+          .refreshAfterWrite(Duration.ofSeconds(20))
+          .expireAfterWrite(Duration.ofMinutes(5))
+          .build(this::meant);
 
   NewsletterAudience(
       NewsletterMapper mapper, Mailable people, InsideJourneys inside, Journeys journeys) {
@@ -39,9 +51,22 @@ public class NewsletterAudience implements Audiences {
     return mapper.find(journey).map(row -> of(row.newsletter()));
   }
 
-  /** By their numbers. */
+  /** By their numbers, as of now. */
   public BitSet of(Newsletter newsletter) {
-    BitSet those = newsletter.meant().map(people::meant).orElseGet(people::all);
+    return but(newsletter, meant(newsletter.meant()));
+  }
+
+  /** The same as of lately, where many are asked about. */
+  public BitSet lately(Newsletter newsletter) {
+    BitSet those = lately.get(newsletter.meant());
+    return newsletter.notInside().isEmpty() ? those : but(newsletter, (BitSet) those.clone());
+  }
+
+  private BitSet meant(Optional<Condition> who) {
+    return who.map(people::meant).orElseGet(people::all);
+  }
+
+  private BitSet but(Newsletter newsletter, BitSet those) {
     those.andNot(inside.ofAny(numbers(newsletter.notInside())));
     return those;
   }

@@ -61,6 +61,11 @@ class NewsletterSurroundings {
     return newsletter.who().isEmpty() ? 0 : audience.of(newsletter).cardinality();
   }
 
+  /** The same as of lately, where many are asked about. */
+  long peopleLately(Newsletter newsletter) {
+    return newsletter.who().isEmpty() ? 0 : audience.lately(newsletter).cardinality();
+  }
+
   /** How many got those that went last: the middle of their numbers. */
   Optional<Long> usually() {
     List<Long> last = mapper.lastPeople(clock.now(), LAST).stream().sorted().toList();

@@ -190,7 +190,7 @@ public class Newsletters {
         newsletter.going().filter(Going::theirTime).isPresent(),
         row.people() != null && row.hasBegun(clock.now())
             ? row.people()
-            : surroundings.people(newsletter),
+            : surroundings.peopleLately(newsletter),
         mail.of(row.journeyId(), clock.now()).values().stream()
             .mapToLong(MailFigures.OfStep::sent)
             .max()

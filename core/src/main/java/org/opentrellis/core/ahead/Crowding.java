@@ -3,6 +3,7 @@ package org.opentrellis.core.ahead;
 import java.time.DayOfWeek;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -16,6 +17,7 @@ import java.util.Map;
  */
 public final class Crowding {
   private static final int FEW = 5;
+  private static final long UNKNOWN = -1;
 
   private final Days days;
   private final int enoughInAWeek;
@@ -27,6 +29,7 @@ public final class Crowding {
   private final BitSet inside;
   private final List<Insider> insiders = new ArrayList<>();
   private final double[] crowded;
+  private final long[] outside;
   private final double[] crowdedOff;
   private final double[] full;
   private final double[] fullOff;
@@ -61,6 +64,8 @@ public final class Crowding {
     newsletters = new byte[days.count()][];
     crowded = new double[days.count()];
     crowdedOff = new double[days.count()];
+    outside = new long[days.count()];
+    Arrays.fill(outside, UNKNOWN);
     weekOf = new int[days.count()];
     for (int day = 0; day < days.count(); day++) {
       onDay.add(new ArrayList<>());
@@ -99,6 +104,7 @@ public final class Crowding {
       of[one]++;
     }
     onDay.get(day).add(new Newsletter(lane, people));
+    outside[day] = UNKNOWN;
   }
 
   /** An email that somebody gets on a day from a journey. */
@@ -208,7 +214,15 @@ public final class Crowding {
     return Outlook.Expected.of(crowded[day] + outside(day), crowdedOff[day]);
   }
 
+  /** Of those who are not inside; counted once for each day, once all newsletters are known. */
   private long outside(int day) {
+    if (outside[day] == UNKNOWN) {
+      outside[day] = countOutside(day);
+    }
+    return outside[day];
+  }
+
+  private long countOutside(int day) {
     byte[] of = newsletters[day];
     if (of == null || onDay.get(day).size() < 2) {
       return 0;
