@@ -1,7 +1,6 @@
 -- What runs on the journey machine is not always written as a journey: newsletters are journeys,
 -- too, which lists of journeys leave out.
 alter table journey add column kind varchar(12) default 'JOURNEY' not null;
-alter table journey add constraint journey_kind check (kind in ('JOURNEY', 'NEWSLETTER'));
 
 -- An email to many at a moment, with the journey that it runs as.
 create table newsletter (
