@@ -63,6 +63,8 @@ class HttpConfiguration implements WebMvcConfigurer {
           "/entrances/**",
           "/account",
           "/side-by-side",
+          "/calendar",
+          "/newsletters/**",
           "/glasshouse"
         }) {
       registry.addViewController(page).setViewName("forward:/index.html");
