@@ -12,7 +12,7 @@ import Trouble from '@/ui/Trouble.vue'
 import { useTabTitle } from '@/ui/useTabTitle'
 import { named } from './asked'
 import AskedList from './AskedList.vue'
-import DraftKeys from './DraftKeys.vue'
+import DraftKeys from '@/editing/DraftKeys.vue'
 import EntrancesFrame from './EntrancesFrame.vue'
 import PagePicture from './PagePicture.vue'
 

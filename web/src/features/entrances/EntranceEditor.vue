@@ -14,7 +14,7 @@ import { count, day } from '@/ui/figures'
 import { named } from './asked'
 import AskedList from './AskedList.vue'
 import DaysPicture from './DaysPicture.vue'
-import DraftKeys from './DraftKeys.vue'
+import DraftKeys from '@/editing/DraftKeys.vue'
 import PagePicture from './PagePicture.vue'
 import WaysIn from './WaysIn.vue'
 

@@ -8,7 +8,7 @@ import { outdated, questions } from '@/api/queries'
 import type { NewsletterDocument } from '@/api/types'
 import { useForm } from '@/api/useForm'
 import { useDraft } from '@/editing/useDraft'
-import DraftKeys from '@/features/entrances/DraftKeys.vue'
+import DraftKeys from '@/editing/DraftKeys.vue'
 import { useRun } from '@/features/dryrun/useRun'
 import PagePicture from '@/features/entrances/PagePicture.vue'
 import Trouble from '@/ui/Trouble.vue'
@@ -177,7 +177,6 @@ async function putAway() {
           :review="seen?.review ?? []"
           :says="seen?.says ?? []"
           :findings="seen?.findings ?? []"
-          :timed="!!given.going"
           :changed="changed"
           :busy="busy"
           @plan="plan"

@@ -9,7 +9,6 @@ const props = defineProps<{
   review: string[]
   says: string[]
   findings: NewsletterFault[]
-  timed: boolean
   changed: boolean
   busy: boolean
 }>()

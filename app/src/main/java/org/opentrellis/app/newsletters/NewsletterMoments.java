@@ -2,6 +2,7 @@ package org.opentrellis.app.newsletters;
 
 import java.time.LocalDateTime;
 import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
 import java.util.LongSummaryStatistics;
 import java.util.stream.Stream;
 import org.opentrellis.app.account.Account;
@@ -44,6 +45,6 @@ class NewsletterMoments {
 
   /** The next whole minute that is still to come. */
   LocalDateTime nextMinute() {
-    return now().truncatedTo(java.time.temporal.ChronoUnit.MINUTES).plusMinutes(1);
+    return now().truncatedTo(ChronoUnit.MINUTES).plusMinutes(1);
   }
 }

@@ -16,6 +16,7 @@ import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.Step;
 import org.opentrellis.core.newsletter.Newsletter;
 import org.opentrellis.core.newsletter.NewsletterJourney;
+import org.opentrellis.core.sentence.Style;
 import org.opentrellis.core.stats.Confidence;
 import org.opentrellis.core.stats.Interval;
 import org.opentrellis.core.stats.Proportion;
@@ -83,10 +84,10 @@ class NewsletterResults {
       return "The text";
     }
     if (step.id().equals(NewsletterJourney.ONCE_MORE)) {
-      return "Once more: \u201c" + subject + "\u201d";
+      return "Once more: " + Style.quoted(subject);
     }
     boolean rest = step.id().equals(NewsletterJourney.EMAIL) && newsletter.subjects().isPresent();
-    return (rest ? "The rest: \u201c" : "\u201c") + subject + "\u201d";
+    return (rest ? "The rest: " : "") + Style.quoted(subject);
   }
 
   private static @Nullable NewsletterShare share(long count, long of) {

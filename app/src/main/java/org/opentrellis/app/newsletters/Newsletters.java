@@ -1,6 +1,8 @@
 package org.opentrellis.app.newsletters;
 
+import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -149,19 +151,23 @@ public class Newsletters {
   @Transactional(readOnly = true)
   public List<Dated> around(long from) {
     return mapper.all().stream()
-        .filter(row -> row.newsletter().going().isPresent())
-        .map(
-            row ->
-                new Dated(
-                    row.journeyId(),
-                    row.newsletter().name(),
-                    row.state() != NewsletterRow.State.DRAFT,
-                    row.firstAt() != null
-                        ? row.firstAt()
-                        : moments.of(row.newsletter().going().orElseThrow()).first(),
-                    sheet(row.newsletter())))
+        .flatMap(row -> dated(row).stream())
         .filter(one -> one.at() >= from)
         .toList();
+  }
+
+  private Optional<Dated> dated(NewsletterRow row) {
+    Newsletter newsletter = row.newsletter();
+    return newsletter
+        .going()
+        .map(
+            going ->
+                new Dated(
+                    row.journeyId(),
+                    newsletter.name(),
+                    row.state() != NewsletterRow.State.DRAFT,
+                    row.firstAt() != null ? row.firstAt() : moments.of(going).first(),
+                    sheet(newsletter)));
   }
 
   /** Those that go first stand first; those without a time last. */
@@ -170,7 +176,7 @@ public class Newsletters {
     return mapper.all().stream()
         .map(this::line)
         .sorted(
-            java.util.Comparator.comparing(
+            Comparator.comparing(
                     (NewsletterLine line) ->
                         line.firstAt() == null ? Long.MAX_VALUE : line.firstAt())
                 .thenComparing(NewsletterLine::id))
@@ -321,14 +327,9 @@ public class Newsletters {
     }
     Newsletter newsletter = row.newsletter();
     if (order.now()) {
-      boolean theirTime = false;
+      LocalDateTime next = moments.nextMinute();
       newsletter =
-          newsletter.going(
-              Optional.of(
-                  new Going(
-                      moments.nextMinute().toLocalDate(),
-                      moments.nextMinute().toLocalTime(),
-                      theirTime)));
+          newsletter.going(Optional.of(new Going(next.toLocalDate(), next.toLocalTime(), false)));
     }
     long people = surroundings.people(newsletter);
     List<NewsletterFinding> found = found(newsletter, people);

@@ -3,6 +3,7 @@ package org.opentrellis.core.newsletter;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.opentrellis.core.sentence.Style;
 import org.opentrellis.core.stats.Confidence;
 import org.opentrellis.core.stats.Holm;
 import org.opentrellis.core.stats.Interval;
@@ -46,7 +47,7 @@ public record SubjectVerdict(
           shares,
           Optional.empty(),
           "Not every subject reached somebody, so there is nothing to compare: the rest get %s."
-              .formatted(quoted(subjects.getFirst())));
+              .formatted(Style.quoted(subjects.getFirst())));
     }
     double[] p = new double[shares.size() - 1];
     int best = 1;
@@ -79,7 +80,7 @@ public record SubjectVerdict(
     String figures =
         "%s was %s by %s, the first by %s: %s points (95%% interval %s to %s)."
             .formatted(
-                quoted(subjects.get(best)),
+                Style.quoted(subjects.get(best)),
                 did,
                 shares.get(best).inWords(),
                 shares.getFirst().inWords(),
@@ -96,19 +97,16 @@ public record SubjectVerdict(
     } else if (above) {
       then =
           "That could be chance (%s), so the rest get the first, %s."
-              .formatted(chance, quoted(subjects.getFirst()));
+              .formatted(chance, Style.quoted(subjects.getFirst()));
     } else {
       then =
-          "None did better than the first: the rest get %s.".formatted(quoted(subjects.getFirst()));
+          "None did better than the first: the rest get %s."
+              .formatted(Style.quoted(subjects.getFirst()));
     }
     return figures + " " + then;
   }
 
   private static double share(Proportion share) {
     return share.value().orElse(0);
-  }
-
-  private static String quoted(String subject) {
-    return "\u201c" + subject + "\u201d";
   }
 }
