@@ -84,6 +84,17 @@ class ArchitectureTest {
           Map.entry(
               "newsletter",
               Set.of("account", "message", "sentence", "journey", "calendar", "stats", "problem")),
+          Map.entry(
+              "rule",
+              Set.of(
+                  "reading",
+                  "sentence",
+                  "replay",
+                  "machine",
+                  "happening",
+                  "journey",
+                  "calendar",
+                  "problem")),
           Map.entry("account", Set.of("people", "journey", "problem")),
           Map.entry("intake", Set.of("people", "journey", "problem")),
           Map.entry("sentence", Set.of("journey", "calendar", "message")),

@@ -64,6 +64,7 @@ class HttpConfiguration implements WebMvcConfigurer {
           "/account",
           "/side-by-side",
           "/calendar",
+          "/rules",
           "/newsletters/**",
           "/glasshouse"
         }) {

@@ -55,10 +55,10 @@ class JourneyIndex {
     return facts().all.values().stream().filter(one -> !one.archived()).toList();
   }
 
-  /** What the checks of one journey need to know of the others. */
+  /** What the checks of one journey need to know of the others, and of rules. */
   List<Neighbour> neighboursOf(long journey) {
     return current().stream()
-        .filter(one -> one.id() != journey && one.kind() == JourneyKind.JOURNEY)
+        .filter(one -> one.id() != journey && one.kind() != JourneyKind.NEWSLETTER)
         .map(Fact::neighbour)
         .toList();
   }

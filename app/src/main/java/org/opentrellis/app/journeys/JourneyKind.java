@@ -3,7 +3,8 @@ package org.opentrellis.app.journeys;
 /** What something that runs on the journey machine is to its users. */
 public enum JourneyKind {
   JOURNEY("a journey"),
-  NEWSLETTER("a newsletter");
+  NEWSLETTER("a newsletter"),
+  RULE("a standing rule");
 
   private final String words;
 

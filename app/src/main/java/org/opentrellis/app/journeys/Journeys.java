@@ -101,6 +101,11 @@ public class Journeys {
     return named(JourneyKind.values());
   }
 
+  /** The same of one kind. */
+  public List<Named> namesOf(JourneyKind kind) {
+    return named(kind);
+  }
+
   private List<Named> named(JourneyKind... kinds) {
     return index.current().stream()
         .filter(one -> List.of(kinds).contains(one.kind()))

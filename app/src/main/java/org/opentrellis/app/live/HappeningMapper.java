@@ -154,6 +154,23 @@ interface HappeningMapper {
       """)
   List<Times> enteredSince(long from);
 
+  /** What was told of one kind after one moment and up to another; not of who was forgotten. */
+  @Select(
+      "select "
+          + COLUMNS
+          + " from happening where kind = #{kind} and origin <> 'DONE' and document is not null"
+          + " and at > #{from} and at <= #{until} order by id")
+  List<HappeningRow> toldBetween(
+      @Param("kind") String kind, @Param("from") long from, @Param("until") long until);
+
+  /** How often people entered some journeys, and when last. */
+  @Select(
+      "select journey_id, count(*) as times, max(at) as last_at from happening"
+          + " where kind = 'ENTERED' and journey_id = any(cast(#{journeys"
+          + LONGS
+          + ") group by journey_id")
+  List<RulesActed.Acted> entered(@Param("journeys") Long[] journeys);
+
   /** How many people each happened to, of a step that sends. */
   record StepFigures(
       String step, long delivered, long bounced, long opened, long clicked, long unsubscribed) {}

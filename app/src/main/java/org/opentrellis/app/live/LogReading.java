@@ -4,11 +4,14 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.journeys.JourneyKind;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.people.KnownPeople;
 import org.opentrellis.core.happening.Happening;
+import org.opentrellis.core.live.Deed;
 import org.opentrellis.core.live.Editions;
 import org.opentrellis.core.machine.Program;
 import org.opentrellis.core.sentence.Style;
@@ -35,8 +38,9 @@ class LogReading {
   List<GlasshouseView.LoggedLine> lines(List<HappeningRow> rows) {
     Map<Long, String> who =
         people.called(rows.stream().map(HappeningRow::personId).distinct().toList());
-    Words words = new Words(open.current(), journeys.allNames());
+    Words words = words();
     return rows.stream()
+        .filter(row -> !words.isEndOfRule(row))
         .map(
             row ->
                 new GlasshouseView.LoggedLine(
@@ -55,13 +59,27 @@ class LogReading {
     private final Editions editions;
     private final List<Journeys.Named> named;
     private final Map<Long, String> names;
+    private final Set<Long> rules;
     private final Map<String, LogWords> plans = new HashMap<>();
 
-    Words(Editions editions, List<Journeys.Named> named) {
+    /**
+     * @param rules the numbers of those that are rules
+     */
+    Words(Editions editions, List<Journeys.Named> named, Set<Long> rules) {
       this.editions = editions;
       this.named = named;
+      this.rules = rules;
       this.names =
           named.stream().collect(Collectors.toMap(Journeys.Named::id, Journeys.Named::name));
+    }
+
+    private boolean isOfRule(HappeningRow row) {
+      return row.journeyId() != null && rules.contains(row.journeyId());
+    }
+
+    /** Nobody goes through a rule: it acts, and that is all. */
+    boolean isEndOfRule(HappeningRow row) {
+      return isOfRule(row) && row.kind().equals(Deed.Kind.FINISHED.name());
     }
 
     String name(long journey) {
@@ -70,6 +88,9 @@ class LogReading {
 
     String say(HappeningRow row) {
       if (row.origin() == HappeningRow.Origin.DONE) {
+        if (isOfRule(row) && row.deed().kind() == Deed.Kind.ENTERED) {
+          return "The rule acted.";
+        }
         return plan(Objects.requireNonNull(row.journeyId()), row.version()).say(row.deed());
       }
       if (row.document() == null) {
@@ -108,6 +129,11 @@ class LogReading {
   }
 
   Words words() {
-    return new Words(open.current(), journeys.allNames());
+    return new Words(
+        open.current(),
+        journeys.allNames(),
+        journeys.namesOf(JourneyKind.RULE).stream()
+            .map(Journeys.Named::id)
+            .collect(Collectors.toSet()));
   }
 }

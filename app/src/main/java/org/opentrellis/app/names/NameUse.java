@@ -16,6 +16,7 @@ public record NameUse(What what, String name, @Nullable String id) {
     SEGMENT,
     MESSAGE,
     ENTRANCE,
-    NEWSLETTER
+    NEWSLETTER,
+    RULE
   }
 }

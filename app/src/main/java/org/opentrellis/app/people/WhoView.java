@@ -4,9 +4,9 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.Schemas;
+import org.opentrellis.app.http.Unclear;
 import org.opentrellis.core.reading.Completion;
 import org.opentrellis.core.reading.Reading;
-import org.opentrellis.core.reading.Suggestion;
 import org.opentrellis.core.reading.WhoReading;
 import org.opentrellis.core.sentence.Phrase;
 import tools.jackson.databind.JsonNode;
@@ -16,8 +16,7 @@ import tools.jackson.databind.JsonNode;
  *
  * @param completions ways to go on at the caret
  */
-record WhoView(
-    @Nullable WhoMeant meant, @Nullable WhoUnclear unclear, List<Completion> completions) {
+record WhoView(@Nullable WhoMeant meant, @Nullable Unclear unclear, List<Completion> completions) {
 
   /**
    * @param condition what it says, part by part; null if it says nothing
@@ -30,15 +29,6 @@ record WhoView(
       long found,
       List<String> news) {}
 
-  /**
-   * @param why a sentence that says what is wrong and what could stand there, or a question
-   * @param from where, in characters from the start of the sentence
-   * @param to the end of it
-   * @param asks whether nothing is wrong, and only an answer is missing
-   * @param offers answers and corrections, the nearest first
-   */
-  record WhoUnclear(String why, int from, int to, boolean asks, List<Suggestion> offers) {}
-
   static WhoView of(WhoReading.Meant meant, long found, List<Completion> completions) {
     return new WhoView(
         new WhoMeant(meant.sentence(), ChosenWho.document(meant.who()), found, meant.news()),
@@ -47,10 +37,6 @@ record WhoView(
   }
 
   static WhoView of(Reading.Refused refused, List<Completion> completions) {
-    return new WhoView(
-        null,
-        new WhoUnclear(
-            refused.why(), refused.from(), refused.to(), refused.asks(), refused.offers()),
-        completions);
+    return new WhoView(null, Unclear.of(refused), completions);
   }
 }

@@ -4,12 +4,12 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.Schemas;
+import org.opentrellis.app.http.Unclear;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.journey.LinkName;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.reading.Completion;
 import org.opentrellis.core.reading.Reading;
-import org.opentrellis.core.reading.Suggestion;
 import org.opentrellis.core.sentence.Phrase;
 import org.opentrellis.core.sentence.RunSheet;
 import tools.jackson.databind.JsonNode;
@@ -20,9 +20,7 @@ import tools.jackson.databind.JsonNode;
  * @param completions ways to go on at the caret
  */
 record ReadingView(
-    @Nullable UnderstoodView understood,
-    @Nullable RefusedView refused,
-    List<Completion> completions) {
+    @Nullable UnderstoodView understood, @Nullable Unclear refused, List<Completion> completions) {
 
   /**
    * @param journey the journey after it
@@ -56,15 +54,6 @@ record ReadingView(
       List<String> links) {}
 
   /**
-   * @param why a sentence that says what is wrong and what could stand there, or a question
-   * @param from where, in characters from the start of the sentence
-   * @param to the end of it
-   * @param asks whether nothing is wrong, and only an answer is missing
-   * @param offers answers and corrections, the nearest first
-   */
-  record RefusedView(String why, int from, int to, boolean asks, List<Suggestion> offers) {}
-
-  /**
    * @param shared messages that other journeys send, too, in words
    * @param sheet the run sheet after it
    */
@@ -77,7 +66,7 @@ record ReadingView(
   }
 
   static ReadingView of(Reading.Refused refused, List<Completion> completions) {
-    return new ReadingView(null, view(refused), completions);
+    return new ReadingView(null, Unclear.of(refused), completions);
   }
 
   private static UnderstoodView view(
@@ -99,10 +88,5 @@ record ReadingView(
         message.name(),
         Documents.write(message).get("content"),
         message.links().stream().map(LinkName::value).toList());
-  }
-
-  private static RefusedView view(Reading.Refused refused) {
-    return new RefusedView(
-        refused.why(), refused.from(), refused.to(), refused.asks(), refused.offers());
   }
 }

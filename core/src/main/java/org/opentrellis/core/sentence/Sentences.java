@@ -15,6 +15,7 @@ import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.LeaveRule;
 import org.opentrellis.core.journey.Notice;
 import org.opentrellis.core.journey.Purpose;
+import org.opentrellis.core.journey.ReEntry;
 import org.opentrellis.core.journey.SecondaryGoal;
 import org.opentrellis.core.journey.SplitArm;
 import org.opentrellis.core.journey.Step;
@@ -62,12 +63,27 @@ public final class Sentences {
 
   /** How people come in: the line above the steps. */
   public Phrase opening() {
-    Phrase phrase = trigger();
-    if (journey.entryFilter().isPresent()) {
-      phrase = phrase.and(", if they ").and(condition(journey.entryFilter().get()));
-    }
+    Phrase phrase = ifThey(trigger());
     boolean says = style == Style.TYPED || !journey.triggers().isEmpty();
     return says ? phrase.and(", ").and(TriggerWords.say(journey.reEntry())) : phrase;
+  }
+
+  /**
+   * How something is done with whoever comes in, as a sentence that goes on: "When someone gets tag
+   * x"; that it is done every time goes without saying.
+   */
+  public Phrase whenever() {
+    Phrase phrase = ifThey(Phrase.plain("When someone ").and(Phrase.join(triggers(), " or ")));
+    return journey.reEntry() instanceof ReEntry.EveryTime
+        ? phrase
+        : phrase.and(", ").and(TriggerWords.say(journey.reEntry()));
+  }
+
+  private Phrase ifThey(Phrase phrase) {
+    return journey
+        .entryFilter()
+        .map(who -> phrase.and(", if they ").and(condition(who)))
+        .orElse(phrase);
   }
 
   /** What the journey is for: the line below the steps. */
