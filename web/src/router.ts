@@ -80,6 +80,11 @@ export const router = createRouter({
       component: () => import('@/features/calendar/CalendarView.vue'),
     },
     {
+      path: '/rules',
+      name: 'rules',
+      component: () => import('@/features/rules/RulesView.vue'),
+    },
+    {
       path: '/newsletters/:id(\\d+)',
       name: 'newsletter',
       props: numbered,

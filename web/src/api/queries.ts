@@ -285,6 +285,22 @@ export const questions = {
       placeholderData: keepPreviousData,
     }),
 
+  rules: () =>
+    queryOptions({
+      queryKey: ['rules'],
+      queryFn: () => answerOf(api.GET('/api/rules')),
+      refetchInterval: 10_000,
+    }),
+
+  /** What a typed rule would have done lately. */
+  ruleLately: (text: string) =>
+    queryOptions({
+      queryKey: ['rules', 'lately', text],
+      queryFn: () =>
+        answerOf(api.POST('/api/rules/lately', { body: { text, caret: text.length } })),
+      ...FOR_A_MINUTE,
+    }),
+
   newsletters: () =>
     queryOptions({
       queryKey: ['newsletters'],

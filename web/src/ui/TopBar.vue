@@ -11,6 +11,7 @@ const places = [
   { to: '/people', text: 'People' },
   { to: '/entrances', text: 'Entrances' },
   { to: '/calendar', text: 'Calendar' },
+  { to: '/rules', text: 'Rules' },
   { to: '/side-by-side', text: 'Side by side' },
   { to: '/glasshouse', text: 'Glasshouse' },
 ]

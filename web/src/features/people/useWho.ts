@@ -3,11 +3,12 @@ import { useReadWhileTyped } from '@/ui/useTypedLine'
 
 const PAUSE_MILLIS = 120
 
+/** How the server understands a sentence about people. */
+export function readWho(text: string, caret: number) {
+  return answerOf(api.POST('/api/people/readings', { body: { text, caret } }))
+}
+
 /** Lets the server read a sentence about people while it is typed. */
 export function useWho(begun: string) {
-  return useReadWhileTyped(
-    begun,
-    (text, caret) => answerOf(api.POST('/api/people/readings', { body: { text, caret } })),
-    PAUSE_MILLIS,
-  )
+  return useReadWhileTyped(begun, readWho, PAUSE_MILLIS)
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { NameUse } from '@/api/types'
 
-/** What uses a name, to go to: journeys, strands, segments, messages, entrances and newsletters. */
+/** What uses a name, to go to: journeys, strands, segments, messages, entrances, newsletters and rules. */
 defineProps<{ uses: NameUse[] }>()
 
 const KINDS: Record<NameUse['what'], { word: string; route: string | null }> = {
@@ -11,12 +11,14 @@ const KINDS: Record<NameUse['what'], { word: string; route: string | null }> = {
   MESSAGE: { word: 'message', route: 'composer' },
   ENTRANCE: { word: 'entrance', route: 'entrance' },
   NEWSLETTER: { word: 'newsletter', route: 'newsletter' },
+  RULE: { word: 'rule', route: 'rules' },
 }
 
 /** Where it is looked at; nothing for what stands on this page. */
 function place(use: NameUse) {
   const route = KINDS[use.what].route
   if (use.id === null) return use.what === 'ENTRANCE' ? { name: 'choices-page' } : null
+  if (route === 'rules') return { name: route }
   return route && { name: route, params: { id: use.id } }
 }
 </script>

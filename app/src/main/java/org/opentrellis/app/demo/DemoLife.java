@@ -9,6 +9,7 @@ import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.live.ClockTurning;
 import org.opentrellis.app.live.CrowdOrder;
 import org.opentrellis.app.live.Crowds;
+import org.opentrellis.app.rules.Rules;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -41,6 +42,7 @@ class DemoLife {
   private final Journeys journeys;
   private final JourneyShelf shelf;
   private final DemoNewsletters newsletters;
+  private final Rules rules;
   private final Crowds crowds;
   private final ClockKeeper keeper;
   private final ClockTurning clock;
@@ -50,6 +52,7 @@ class DemoLife {
       Journeys journeys,
       JourneyShelf shelf,
       DemoNewsletters newsletters,
+      Rules rules,
       Crowds crowds,
       ClockKeeper keeper,
       ClockTurning clock,
@@ -57,6 +60,7 @@ class DemoLife {
     this.journeys = journeys;
     this.shelf = shelf;
     this.newsletters = newsletters;
+    this.rules = rules;
     this.crowds = crowds;
     this.keeper = keeper;
     this.clock = clock;
@@ -83,6 +87,12 @@ class DemoLife {
         crowds.come(new CrowdOrder(List.of(id), guests, DAYS, SEED + id));
       }
     }
+    transaction.executeWithoutResult(
+        status -> {
+          rules.add("when someone buys something from Hives, tag hive-keeper", true);
+          rules.add("when someone buys Membership, tag member", true);
+          rules.add("when someone gets tag lapsed, add to list Quiet", false);
+        });
     long letter =
         Objects.requireNonNull(
             transaction.execute(status -> newsletters.lay((int) OPEN_FOR.toDays())));

@@ -165,12 +165,15 @@ public class Rules {
     return view(keep(understood(given.text(), given.name())));
   }
 
-  /**
-   * The same of one that is written already.
-   *
-   * @return its number
-   */
-  public long keep(StandingRule rule) {
+  /** Keeps one under the name of what it does. */
+  public void add(String text, boolean on) {
+    long id = keep(understood(text, null));
+    if (on) {
+      turnOn(id);
+    }
+  }
+
+  private long keep(StandingRule rule) {
     try {
       return journeys.add(JourneyKind.RULE, rule.journey(), journeys.usual());
     } catch (DuplicateKeyException taken) {
