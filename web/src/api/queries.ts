@@ -75,6 +75,18 @@ export function isOver(act: ActView): boolean {
   return act.state === 'DONE' || act.state === 'TAKEN_BACK'
 }
 
+/**
+ * What of the calendar is asked for.
+ *
+ * `draft` has journeys as if they were opened, such as "12~2026-12-07~10".
+ */
+export interface CalendarAsked {
+  from?: string
+  days: number
+  who: string
+  draft: string[]
+}
+
 export const questions = {
   /** The journeys that fit some words, a page after another. */
   overview: (find: string, archived: boolean) =>
@@ -258,10 +270,11 @@ export const questions = {
     }),
 
   /** What goes out on some days. */
-  calendar: (from: string, days: number, who: string) =>
+  /** What goes out on some days; without a first day from this week's Monday on. */
+  calendar: (asked: CalendarAsked) =>
     queryOptions({
-      queryKey: ['calendar', from, days, who],
-      queryFn: () => answerOf(api.GET('/api/calendar', { params: { query: { from, days, who } } })),
+      queryKey: ['calendar', asked],
+      queryFn: () => answerOf(api.GET('/api/calendar', { params: { query: asked } })),
       placeholderData: keepPreviousData,
     }),
 
@@ -273,13 +286,13 @@ export const questions = {
     }),
 
   /** One of these days hour by hour. */
-  calendarDay: (from: string, days: number, who: string, day: string) =>
+  calendarDay: (asked: CalendarAsked, day: string) =>
     queryOptions({
-      queryKey: ['calendar', from, days, who, day],
+      queryKey: ['calendar', asked, day],
       queryFn: () =>
         answerOf(
           api.GET('/api/calendar/days/{day}', {
-            params: { path: { day }, query: { from, days, who } },
+            params: { path: { day }, query: asked },
           }),
         ),
       placeholderData: keepPreviousData,

@@ -30,7 +30,7 @@ const most = computed(() =>
   Math.max(
     1,
     ...props.view.lanes
-      .filter((lane) => lane.kind === 'JOURNEY')
+      .filter((lane) => lane.kind !== 'NEWSLETTER')
       .flatMap((lane) => props.days.map((_, n) => emailsOn(lane.emails, n))),
   ),
 )
@@ -154,7 +154,7 @@ function column(day: CalendarDay) {
         @drop.prevent="drop(day.day)"
       >
         <span
-          v-if="lane.kind === 'JOURNEY'"
+          v-if="lane.kind !== 'NEWSLETTER'"
           class="absolute inset-x-0 bottom-0 h-1.5"
           :class="lane.sure ? 'bg-vine-soft' : 'border-t border-dashed border-line'"
           aria-hidden="true"

@@ -13,7 +13,8 @@ import Trouble from '@/ui/Trouble.vue'
 import { useTabTitle } from '@/ui/useTabTitle'
 import CalendarGrid from './CalendarGrid.vue'
 import DayPanel from './DayPanel.vue'
-import { daysFrom, longDay, monday, plusDays, shortDay } from './days'
+import { daysFrom, longDay, plusDays, shortDay } from './days'
+import DraftForm from './DraftForm.vue'
 import NewsletterList from './NewsletterList.vue'
 import SubscribeMenu from './SubscribeMenu.vue'
 import TooMuchPanel from './TooMuchPanel.vue'
@@ -28,13 +29,7 @@ type SpanKey = (typeof SPANS)[number]['key']
 
 const route = useRoute()
 const router = useRouter()
-const { data: live } = useQuery(questions.live())
-const today = computed(() => {
-  const now = live.value?.clock.now
-  return now === undefined ? null : new Date(now * 1000).toISOString().slice(0, 10)
-})
-
-function ask(query: Record<string, string | undefined>) {
+function ask(query: Record<string, string | string[] | undefined>) {
   void router.replace({ query: { ...route.query, ...query } })
 }
 const span = computed<SpanKey>({
@@ -42,30 +37,26 @@ const span = computed<SpanKey>({
   set: (key) => ask({ span: key }),
 })
 const length = computed(() => SPANS.find((one) => one.key === span.value)!.days)
-const from = computed(() =>
-  typeof route.query.from === 'string'
-    ? route.query.from
-    : today.value
-      ? monday(today.value)
-      : null,
+/** The first day that is asked for; without one the server begins with this week. */
+const asksFrom = computed(() =>
+  typeof route.query.from === 'string' ? route.query.from : undefined,
 )
 /** Of whom alone it is told, as a sentence; all if it says nothing. */
 const who = computed({
   get: () => (typeof route.query.who === 'string' ? route.query.who : ''),
   set: (sentence) => ask({ who: sentence.trim() || undefined }),
 })
+/** Drafts of journeys that are shown as if they were opened. */
+const drafts = computed(() => [route.query.draft ?? []].flat().map(String))
 const asksWho = ref(false)
 const filters = computed(() => asksWho.value || who.value !== '')
-const {
-  data: view,
-  error,
-  isFetching,
-} = useQuery(
-  computed(() => ({
-    ...questions.calendar(from.value ?? '', length.value, who.value),
-    enabled: from.value !== null,
-  })),
-)
+const asked = computed(() => ({
+  from: asksFrom.value,
+  days: length.value,
+  who: who.value,
+  draft: drafts.value,
+}))
+const { data: view, error, isFetching } = useQuery(computed(() => questions.calendar(asked.value)))
 const days = computed(() => (view.value ? daysFrom(view.value.from, view.value.days) : []))
 const chosen = computed(() => {
   const asked = route.query.day
@@ -75,12 +66,7 @@ const chosen = computed(() => {
 })
 const { data: day } = useQuery(
   computed(() => ({
-    ...questions.calendarDay(
-      view.value?.from ?? '',
-      view.value?.days ?? 21,
-      who.value,
-      chosen.value,
-    ),
+    ...questions.calendarDay({ ...asked.value, from: view.value?.from }, chosen.value),
     enabled: !!view.value && chosen.value !== '',
   })),
 )
@@ -88,6 +74,7 @@ const { data: newsletters } = useQuery(questions.newsletters())
 const { told, busy, send } = useForm()
 /** The address for calendar programs that was made just now. */
 const feed = ref<{ address: string | null; trouble: string | null } | null>(null)
+const asksDraft = ref(drafts.value.length > 0)
 /** What was moved last, so that it can be put back. */
 const moved = ref<{ id: number; name: string; from: string; to: string } | null>(null)
 useTabTitle(() => 'Calendar')
@@ -142,14 +129,14 @@ function moveLane(lane: CalendarLane, to: string) {
   <main class="flex min-h-0 flex-col gap-3 px-4 pb-3">
     <header class="flex flex-wrap items-center gap-x-3 gap-y-2 pt-3">
       <h1 class="text-page">Calendar</h1>
-      <span class="note whitespace-nowrap">{{ range }}</span>
+      <span class="note hidden whitespace-nowrap 2xl:inline">{{ range }}</span>
       <ChoiceBar v-model="span" label="How many days" :choices="SPANS" />
       <span class="flex gap-1">
         <button
           type="button"
           class="button"
-          :disabled="!from"
-          @click="ask({ from: plusDays(from!, -Math.min(28, length)), day: undefined })"
+          :disabled="!view"
+          @click="ask({ from: plusDays(view!.from, -Math.min(28, length)), day: undefined })"
         >
           Earlier
         </button>
@@ -159,8 +146,8 @@ function moveLane(lane: CalendarLane, to: string) {
         <button
           type="button"
           class="button"
-          :disabled="!from"
-          @click="ask({ from: plusDays(from!, Math.min(28, length)), day: undefined })"
+          :disabled="!view"
+          @click="ask({ from: plusDays(view!.from, Math.min(28, length)), day: undefined })"
         >
           Later
         </button>
@@ -194,6 +181,14 @@ function moveLane(lane: CalendarLane, to: string) {
         >
           {{ filters ? 'All people' : 'Only some' }}
         </button>
+        <button
+          type="button"
+          class="button"
+          :aria-expanded="asksDraft"
+          @click="asksDraft = !asksDraft"
+        >
+          With a draft
+        </button>
         <SubscribeMenu @told="(address, trouble) => (feed = { address, trouble })" />
         <button type="button" class="button button-main" :disabled="busy" @click="add">
           New newsletter
@@ -203,6 +198,13 @@ function moveLane(lane: CalendarLane, to: string) {
     <section v-if="filters" class="panel px-3 py-2" aria-label="Only some people">
       <WhoField v-model="who" label="Only who" placeholder="are on list …, or are in segment …" />
     </section>
+    <DraftForm
+      v-if="asksDraft && view"
+      :today="view.today"
+      :drafts="drafts"
+      @show="(shown) => ask({ draft: shown.length ? shown : undefined })"
+      @close="asksDraft = false"
+    />
     <p v-if="feed?.address" class="panel flex items-center gap-2 px-3 py-2" role="status">
       <span class="text-ink2 whitespace-nowrap">For calendar programs:</span>
       <input

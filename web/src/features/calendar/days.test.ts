@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { daysFrom, emailsIn, leafSize, longDay, monday, plusDays, sayEmails } from './days'
+import { daysFrom, emailsIn, leafSize, longDay, plusDays, sayEmails } from './days'
 
 const sums = { mean: [12.4, 0, 0.3], low: [4.2, 0, 0], high: [20.1, 0, 1.2], gone: [0, 7, 2] }
 
@@ -8,11 +8,6 @@ describe('days of the calendar', () => {
     expect(plusDays('2026-12-31', 1)).toBe('2027-01-01')
     expect(plusDays('2027-03-28', 1)).toBe('2027-03-29')
     expect(plusDays('2027-03-01', -1)).toBe('2027-02-28')
-  })
-
-  it('begin with Monday', () => {
-    expect(monday('2026-11-29')).toBe('2026-11-23')
-    expect(monday('2026-11-23')).toBe('2026-11-23')
   })
 
   it('name their month where it begins', () => {

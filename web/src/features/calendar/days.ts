@@ -7,12 +7,6 @@ export function plusDays(day: string, more: number): string {
   return date.toISOString().slice(0, 10)
 }
 
-/** The Monday of a day's week. */
-export function monday(day: string): string {
-  const weekday = new Date(`${day}T00:00:00Z`).getUTCDay()
-  return plusDays(day, -((weekday + 6) % 7))
-}
-
 const WEEKDAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone: 'UTC' })
 const MONTH = new Intl.DateTimeFormat('en-GB', { month: 'short', timeZone: 'UTC' })
 const LONG = new Intl.DateTimeFormat('en-GB', {

@@ -16,6 +16,8 @@ import { useTabTitle } from '@/ui/useTabTitle'
 import NewsletterFigures from './NewsletterFigures.vue'
 import NewsletterForm from './NewsletterForm.vue'
 import NewsletterReview from './NewsletterReview.vue'
+import RunForm from './RunForm.vue'
+import WhoClicks from './WhoClicks.vue'
 
 /** One newsletter: what it says, what it does, and what came of it. */
 const props = defineProps<{ id: number }>()
@@ -190,6 +192,10 @@ async function putAway() {
             :to="{ name: 'composer', params: { id: message } }"
             >Open its message</RouterLink
           >
+          <template #below>
+            <RunForm :id="id" :timed="given.going !== null" :changed="changed" />
+            <WhoClicks v-if="message" :key="message" :message="message" />
+          </template>
         </NewsletterReview>
         <PagePicture
           v-if="message"

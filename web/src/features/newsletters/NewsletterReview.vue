@@ -125,5 +125,6 @@ const asksNow = ref(false)
       </button>
       <slot />
     </p>
+    <div class="grid gap-2 border-t border-line2 pt-3"><slot name="below" /></div>
   </section>
 </template>

@@ -1,10 +1,13 @@
 package org.opentrellis.app.calendar;
 
+import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.YearMonth;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
+import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -13,6 +16,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.account.Account;
 import org.opentrellis.app.calendar.CalendarView.CalendarLane;
 import org.opentrellis.app.calendar.CalendarView.CalendarSums;
@@ -53,16 +57,25 @@ class Calendar {
   }
 
   /**
-   * @param from the first day
+   * What of the calendar is asked for.
+   *
+   * @param from the first day; null for Monday of this week, by the account's clock
    * @param who of whom alone it is told, as a sentence; empty for all
-   * @throws ProblemsFound if it is too many days
+   * @param drafts journeys that are shown as if they were opened
    */
-  CalendarView view(LocalDate from, int count, String who) {
-    require(count);
-    DaysAhead.Ahead of = ahead.of(from, count, filter(who));
+  record CalendarAsked(@Nullable LocalDate from, int days, String who, List<String> drafts) {}
+
+  /**
+   * @throws ProblemsFound if it is too many days, or a draft is asked for otherwise
+   */
+  CalendarView view(CalendarAsked asked) {
+    DaysAhead.Wanted wanted = wanted(asked);
+    LocalDate from = wanted.from();
+    int count = wanted.count();
+    DaysAhead.Ahead of = ahead.of(wanted);
     Outlook all = new Outlook(of.days());
     long[] gone = new long[count * 24];
-    for (DaysAhead.LaneAhead lane : of.lanes()) {
+    for (LaneAhead lane : of.lanes()) {
       all.add(lane.ahead());
       for (int hour = 0; hour < gone.length; hour++) {
         gone[hour] += lane.gone()[hour];
@@ -85,22 +98,28 @@ class Calendar {
             .flatMap(Optional::stream)
             .toList(),
         quota(of, all),
-        says(of, filter(who)));
+        says(of, wanted.filter()));
   }
 
   /** Newsletters first, those that go first at the top; then journeys by their age. */
-  private static final Comparator<DaysAhead.LaneAhead> ORDER =
-      Comparator.comparing((DaysAhead.LaneAhead lane) -> !lane.newsletter())
+  private static final Comparator<LaneAhead> ORDER =
+      Comparator.comparing((LaneAhead lane) -> lane.kind() != LaneKind.NEWSLETTER)
           .thenComparing(
               lane ->
                   lane.coming()
                       .flatMap(one -> one.newsletter().going())
                       .map(going -> going.date().atTime(going.at()))
-                      .orElse(java.time.LocalDateTime.MIN))
-          .thenComparing(DaysAhead.LaneAhead::id);
+                      .orElse(LocalDateTime.MIN))
+          .thenComparing(LaneAhead::id);
 
-  private Optional<Condition> filter(String who) {
-    return who.isBlank() ? Optional.empty() : Optional.of(people.condition(who));
+  private DaysAhead.Wanted wanted(CalendarAsked asked) {
+    require(asked.days());
+    LocalDate monday = ahead.today().with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+    return new DaysAhead.Wanted(
+        asked.from() == null ? monday : asked.from(),
+        asked.days(),
+        asked.who().isBlank() ? Optional.empty() : Optional.of(people.condition(asked.who())),
+        asked.drafts().stream().map(AsOpened::of).toList());
   }
 
   private static void require(int count) {
@@ -111,16 +130,16 @@ class Calendar {
   }
 
   /** A day hour by hour. */
-  DayView day(LocalDate from, int count, String who, LocalDate date) {
-    require(count);
-    DaysAhead.Ahead of = ahead.of(from, count, filter(who));
-    int day = (int) ChronoUnit.DAYS.between(from, date);
-    if (day < 0 || day >= count) {
+  DayView day(CalendarAsked asked, LocalDate date) {
+    DaysAhead.Wanted wanted = wanted(asked);
+    DaysAhead.Ahead of = ahead.of(wanted);
+    int day = (int) ChronoUnit.DAYS.between(wanted.from(), date);
+    if (day < 0 || day >= wanted.count()) {
       throw ProblemsFound.badValue("/day", date + " is not one of the days that are shown.");
     }
     double[] sums = new double[24];
     List<DayView.DayLane> lanes = new ArrayList<>();
-    for (DaysAhead.LaneAhead lane : of.lanes().stream().sorted(ORDER).toList()) {
+    for (LaneAhead lane : of.lanes().stream().sorted(ORDER).toList()) {
       List<Double> hours = new ArrayList<>();
       for (int hour = 0; hour < 24; hour++) {
         double emails = lane.ahead().at(day, hour) + lane.gone()[day * 24 + hour];
@@ -128,7 +147,7 @@ class Calendar {
         sums[hour] += emails;
       }
       if (hours.stream().anyMatch(one -> one > 0)) {
-        lanes.add(new DayView.DayLane(lane.id(), kind(lane), lane.name(), hours));
+        lanes.add(new DayView.DayLane(lane.id(), lane.kind(), lane.name(), hours));
       }
     }
     return new DayView(date, lanes, hoursSay(sums));
@@ -148,19 +167,15 @@ class Calendar {
     return says;
   }
 
-  private static CalendarLane lane(DaysAhead.LaneAhead lane) {
+  private static CalendarLane lane(LaneAhead lane) {
     return new CalendarLane(
         lane.id(),
-        kind(lane),
+        lane.kind(),
         lane.name(),
         lane.note(),
         lane.sure(),
         lane.coming().flatMap(one -> one.newsletter().going()).map(Going::date).orElse(null),
         sums(lane.ahead(), lane.gone()));
-  }
-
-  private static LaneKind kind(DaysAhead.LaneAhead lane) {
-    return lane.newsletter() ? LaneKind.NEWSLETTER : LaneKind.JOURNEY;
   }
 
   private static CalendarSums sums(Outlook ahead, long[] gone) {
@@ -216,10 +231,7 @@ class Calendar {
   private Optional<FullWeek> week(DaysAhead.Ahead of, int week) {
     Outlook.Expected people = of.crowding().inWeek(week);
     LocalDate monday =
-        of.days()
-            .first()
-            .with(java.time.temporal.TemporalAdjusters.previousOrSame(java.time.DayOfWeek.MONDAY))
-            .plusWeeks(week);
+        of.days().first().with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY)).plusWeeks(week);
     return people.mean() < SOME
         ? Optional.empty()
         : Optional.of(new FullWeek(monday, account.limits().emailsPerWeek(), people(people)));

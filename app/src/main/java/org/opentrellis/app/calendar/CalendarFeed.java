@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import org.opentrellis.app.clock.AccountClock;
 import org.opentrellis.app.http.PublicAddress;
 import org.opentrellis.app.letters.Token;
@@ -79,7 +80,7 @@ class CalendarFeed {
   String file() {
     Instant now = clock.instant();
     LocalDate first = ahead.today().minusDays(DAYS_BEFORE);
-    DaysAhead.Ahead of = ahead.of(first, DAYS, java.util.Optional.empty());
+    DaysAhead.Ahead of = ahead.of(new DaysAhead.Wanted(first, DAYS, Optional.empty(), List.of()));
     List<DaysCalendar.Entry> entries = new ArrayList<>();
     newsletters
         .around(of.days().begins())
@@ -97,20 +98,20 @@ class CalendarFeed {
     return DaysCalendar.of(entries, now);
   }
 
-  private static java.util.Optional<DaysCalendar.Entry> day(DaysAhead.Ahead of, int day) {
+  private static Optional<DaysCalendar.Entry> day(DaysAhead.Ahead of, int day) {
     LocalDate date = of.days().first().plusDays(day);
     List<String> lines = new ArrayList<>();
     double sum = 0;
-    for (DaysAhead.LaneAhead lane : of.lanes()) {
+    for (LaneAhead lane : of.lanes()) {
       double emails = lane.ahead().on(day).mean();
-      if (!lane.newsletter() && emails >= 0.5) {
+      if (lane.kind() == CalendarView.LaneKind.JOURNEY && emails >= 0.5) {
         lines.add(String.format(Locale.ROOT, "%s: about %,.0f", lane.name(), emails));
         sum += emails;
       }
     }
     return lines.isEmpty()
-        ? java.util.Optional.empty()
-        : java.util.Optional.of(
+        ? Optional.empty()
+        : Optional.of(
             new DaysCalendar.Day(
                 "journeys-" + date,
                 date,

@@ -30,7 +30,9 @@ record CalendarView(
   /** What a lane is about. */
   enum LaneKind {
     NEWSLETTER,
-    JOURNEY
+    JOURNEY,
+    /** A journey that is not open, as if it were. */
+    DRAFT
   }
 
   /**

@@ -39,7 +39,7 @@ final class Mends {
         .collect(Collectors.toSet());
   }
 
-  private record Move(DaysAhead.LaneAhead lane, int to, double there, double then) {}
+  private record Move(LaneAhead lane, int to, double there, double then) {}
 
   static Optional<MovedNewsletter> of(DaysAhead.Ahead of, int day) {
     Crowding crowding = of.crowding();
@@ -58,7 +58,7 @@ final class Mends {
         .map(move -> moved(of, move));
   }
 
-  private static Stream<Move> moves(DaysAhead.Ahead of, DaysAhead.LaneAhead lane, int day) {
+  private static Stream<Move> moves(DaysAhead.Ahead of, LaneAhead lane, int day) {
     BitSet nobody = new BitSet();
     double here = of.crowding().onIf(day, lane.readers(), nobody);
     return IntStream.rangeClosed(

@@ -6,11 +6,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.account.Account;
 import org.opentrellis.app.account.AccountWriter;
 import org.opentrellis.app.catalogue.Catalogues;
-import org.opentrellis.core.account.Regional;
 import org.opentrellis.core.account.Sender;
 import org.opentrellis.core.account.Texting;
 import org.opentrellis.core.format.Documents;
@@ -39,7 +37,7 @@ class Proofs {
   private final Recipients recipients;
   private final Catalogues catalogues;
   private final ProofAddresses addresses;
-  private final LongestValues longest;
+  private final TextCosts texts;
 
   Proofs(
       HouseStyles styles,
@@ -47,13 +45,13 @@ class Proofs {
       Recipients recipients,
       Catalogues catalogues,
       ProofAddresses addresses,
-      LongestValues longest) {
+      TextCosts texts) {
     this.styles = styles;
     this.account = account;
     this.recipients = recipients;
     this.catalogues = catalogues;
     this.addresses = addresses;
-    this.longest = longest;
+    this.texts = texts;
   }
 
   /**
@@ -121,7 +119,7 @@ class Proofs {
     Whoever reader = reader(order, nothing, writer, Optional.empty());
     Texting texting = account.texting();
     String words = texting.ended(new Filling(reader, writer.regional()).of(text.words()));
-    int most = TextSegments.of(texting.ended(longest.in(text.words())));
+    int most = texts.segments(text);
     return new ProofView(
         reader.called(),
         texting.sender(),
@@ -134,12 +132,7 @@ class Proofs {
         List.of(),
         words.getBytes(StandardCharsets.UTF_8).length,
         new ProofView.ProofText(
-            TextSegments.of(words), most, price(most, writer.regional()), texting.stop()));
-  }
-
-  private @Nullable String price(int segments, Regional regional) {
-    Double each = account.limits().segmentPrice();
-    return each == null ? null : regional.price(segments * each);
+            TextSegments.of(words), most, texts.price(most).orElse(null), texting.stop()));
   }
 
   private Whoever reader(

@@ -62,6 +62,11 @@ public class NewsletterAudience implements Audiences {
     return newsletter.notInside().isEmpty() ? those : but(newsletter, (BitSet) those.clone());
   }
 
+  /** To how many of them texts may be sent. */
+  int agreedToTexts(Newsletter newsletter) {
+    return people.agreedToTexts(of(newsletter));
+  }
+
   private BitSet meant(Optional<Condition> who) {
     return who.map(people::meant).orElseGet(people::all);
   }

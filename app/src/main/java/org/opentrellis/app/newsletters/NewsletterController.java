@@ -6,6 +6,7 @@ import org.opentrellis.app.newsletters.NewsletterOrders.NewsletterDraft;
 import org.opentrellis.app.newsletters.NewsletterOrders.NewsletterGiven;
 import org.opentrellis.app.newsletters.NewsletterOrders.NewsletterMove;
 import org.opentrellis.app.newsletters.NewsletterOrders.NewsletterPlan;
+import org.opentrellis.app.newsletters.NewsletterOrders.NewsletterRun;
 import org.opentrellis.app.newsletters.NewsletterViews.NewsletterLine;
 import org.opentrellis.app.newsletters.NewsletterViews.NewsletterLook;
 import org.opentrellis.app.newsletters.NewsletterViews.NewsletterView;
@@ -79,6 +80,13 @@ class NewsletterController {
   @ResponseStatus(HttpStatus.CREATED)
   NewsletterView copyNewsletter(@PathVariable long id) {
     return newsletters.copy(id);
+  }
+
+  /** More like it, one after another, as drafts. */
+  @PostMapping("/{id}/runs")
+  @ResponseStatus(HttpStatus.CREATED)
+  List<NewsletterLine> addNewsletterRun(@PathVariable long id, @RequestBody NewsletterRun order) {
+    return newsletters.run(id, order);
   }
 
   /** Puts it away. */

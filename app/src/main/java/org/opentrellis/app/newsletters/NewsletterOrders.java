@@ -44,4 +44,19 @@ final class NewsletterOrders {
    * @param at null for the same time of day
    */
   record NewsletterMove(int version, LocalDate date, @Nullable LocalTime at) {}
+
+  /**
+   * More like one, each later than the one before by the same.
+   *
+   * @param count so many, without the one that is there
+   * @param every so many of the unit apart
+   */
+  record NewsletterRun(int count, int every, RunUnit unit) {}
+
+  /** What a run of newsletters goes by. */
+  enum RunUnit {
+    DAYS,
+    WEEKS,
+    MONTHS
+  }
 }

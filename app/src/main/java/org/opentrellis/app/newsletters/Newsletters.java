@@ -23,6 +23,7 @@ import org.opentrellis.app.live.MailFigures;
 import org.opentrellis.app.newsletters.NewsletterOrders.NewsletterDraft;
 import org.opentrellis.app.newsletters.NewsletterOrders.NewsletterMove;
 import org.opentrellis.app.newsletters.NewsletterOrders.NewsletterPlan;
+import org.opentrellis.app.newsletters.NewsletterOrders.NewsletterRun;
 import org.opentrellis.app.newsletters.NewsletterViews.NewsletterFault;
 import org.opentrellis.app.newsletters.NewsletterViews.NewsletterLine;
 import org.opentrellis.app.newsletters.NewsletterViews.NewsletterLook;
@@ -58,6 +59,11 @@ import tools.jackson.databind.JsonNode;
 @Transactional
 public class Newsletters {
   private static final int HOUR = 3600;
+
+  /** So many are made at once, so far apart, at most. */
+  private static final int MOST_IN_RUN = 26;
+
+  private static final int MOST_APART = 52;
 
   /** So many more than were said may have come since somebody looked. */
   private static final double GROWN = 1.1;
@@ -462,6 +468,44 @@ public class Newsletters {
   NewsletterView copy(long id) {
     Newsletter of = find(id).newsletter();
     return view(keep(of.called(journeys.freeName(of.name())).going(Optional.empty())));
+  }
+
+  /**
+   * More like one as drafts, each at its own time; the days of a month stay within it.
+   *
+   * @throws ProblemsFound if it has no time, or there are too many
+   */
+  @AgainIfTaken
+  List<NewsletterLine> run(long id, NewsletterRun order) {
+    Newsletter first = find(id).newsletter();
+    if (order.count() < 1 || order.count() > MOST_IN_RUN) {
+      throw ProblemsFound.badValue(
+          "/count", "1 to %d are made at once, not %d.".formatted(MOST_IN_RUN, order.count()));
+    }
+    if (order.every() < 1 || order.every() > MOST_APART) {
+      throw ProblemsFound.badValue(
+          "/every",
+          "They are 1 to %d %s apart, not %d."
+              .formatted(MOST_APART, order.unit().name().toLowerCase(Locale.ROOT), order.every()));
+    }
+    Going going =
+        first
+            .going()
+            .orElseThrow(() -> ProblemsFound.badValue("", "Say first when this one goes out."));
+    List<NewsletterLine> made = new ArrayList<>();
+    for (int n = 1; n <= order.count(); n++) {
+      int later = n * order.every();
+      Going then =
+          going.on(
+              switch (order.unit()) {
+                case DAYS -> going.date().plusDays(later);
+                case WEEKS -> going.date().plusWeeks(later);
+                case MONTHS -> going.date().plusMonths(later);
+              });
+      String name = journeys.freeName(first.name());
+      made.add(line(find(keep(first.called(name).going(Optional.of(then))))));
+    }
+    return made;
   }
 
   /**

@@ -127,6 +127,10 @@ class Crowd {
     return read(new Where().add("select p.id from person p where p.mailing = 'MAY_BE_MAILED'"));
   }
 
+  Those agreedToTexts() {
+    return read(new Where().add("select p.id from person p where p.texts"));
+  }
+
   long count(Those these) {
     return these.count(mapper.countAll());
   }

@@ -29,6 +29,13 @@ public class Mailable {
     return numbers(crowd.mayBeMailed());
   }
 
+  /** Of some people, to how many texts may be sent. */
+  public int agreedToTexts(BitSet some) {
+    BitSet those = numbers(crowd.agreedToTexts());
+    those.and(some);
+    return those.cardinality();
+  }
+
   private BitSet numbers(Those these) {
     BitSet numbers = new BitSet();
     crowd.numbers(these).forEach(number -> numbers.set(Math.toIntExact(number)));

@@ -111,6 +111,34 @@ class CalendarTest {
         .orElseThrow(() -> new AssertionError("nobody meets: " + calendar.get("crowded")));
   }
 
+  /** Whose first email goes at once, so that it is as many a day as come. */
+  @Test
+  void aDraftIsShownAsIfItWereOpenedOnADay() {
+    long draft =
+        WORKSHOP.draft(
+            "other: Perhaps later\nStarts when someone gets tag \"later\"\nSend \"Choosing a kit\"");
+    String asked =
+        "/api/calendar?from=%s&days=14&draft=%d~%s~12"
+            .formatted(today(), draft, today().plusDays(4));
+    JsonNode lane = lane(APP.get(asked).body(), "Perhaps later");
+    assertThat(lane.get("kind").asString()).isEqualTo("DRAFT");
+    assertThat(lane.get("sure").asBoolean()).isFalse();
+    assertThat(on(lane, 2)).isZero();
+    double sum = 0;
+    for (int day = 4; day < 14; day++) {
+      sum += on(lane, day);
+    }
+    assertThat(sum).isCloseTo(12 * 10, org.assertj.core.data.Offset.offset(3.0));
+    assertThat(APP.get(asked + "x").status()).isEqualTo(400);
+    assertThat(APP.get("/api/calendar?days=7").body().get("from").asString())
+        .as("without a first day the week begins on Monday")
+        .isEqualTo(
+            today()
+                .with(
+                    java.time.temporal.TemporalAdjusters.previousOrSame(java.time.DayOfWeek.MONDAY))
+                .toString());
+  }
+
   /**
    * Somebody half way through a journey gets what is still to come, and what has gone is a fact.
    */

@@ -12,6 +12,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.opentrellis.app.Answers.Answer;
 import org.opentrellis.app.RunningApplication;
 import org.opentrellis.app.live.LiveWorkshop;
+import org.opentrellis.core.newsletter.Going;
 import org.opentrellis.core.newsletter.Newsletter;
 import org.opentrellis.core.newsletter.OnceMore;
 import org.opentrellis.core.newsletter.SubjectTest;
@@ -48,6 +49,31 @@ class NewslettersTest {
     assertThat(APP.get("/api/journeys/names").body().toString()).doesNotContain("To readers");
     assertThat(APP.get("/api/newsletters").body().toString()).contains("To readers");
     WORKSHOP.auditIsClean();
+  }
+
+  @Test
+  void moreLikeItArePlannedInOneSitting() {
+    Going going = BOX.inHours(24 * 5, false);
+    long id = BOX.draft(BOX.toList("Thursdays", "Readers").going(Optional.of(going)));
+    Answer made =
+        APP.post(
+            "/api/newsletters/" + id + "/runs", "{\"count\":4,\"every\":2,\"unit\":\"WEEKS\"}");
+    assertThat(made.status()).as("%s", made.body()).isEqualTo(201);
+    assertThat(made.body()).hasSize(4);
+    for (int n = 0; n < 4; n++) {
+      JsonNode one = BOX.view(made.body().get(n).get("id").asLong());
+      assertThat(one.at("/newsletter/name").asString()).isEqualTo("Thursdays " + (n + 2));
+      assertThat(one.at("/newsletter/going/date").asString())
+          .isEqualTo(going.date().plusWeeks(2 * (n + 1)).toString());
+      assertThat(one.get("phase").asString()).isEqualTo("DRAFT");
+    }
+    assertThat(
+            APP.post(
+                    "/api/newsletters/" + id + "/runs",
+                    "{\"count\":99,\"every\":1,\"unit\":\"DAYS\"}")
+                .body()
+                .toString())
+        .contains("1 to 26 are made at once, not 99.");
   }
 
   @Test
