@@ -15,8 +15,13 @@ import org.opentrellis.core.problem.Refused;
  * @param messages no two of one id
  * @param strands no two of one id
  * @param segments no two of one name
+ * @param pressure how much mail is enough for one person, if that is said
  */
-public record Catalogue(List<Message> messages, List<Strand> strands, List<Segment> segments) {
+public record Catalogue(
+    List<Message> messages,
+    List<Strand> strands,
+    List<Segment> segments,
+    Optional<Pressure> pressure) {
   public static final Catalogue EMPTY = of(List.of());
 
   public Catalogue {
@@ -26,6 +31,11 @@ public record Catalogue(List<Message> messages, List<Strand> strands, List<Segme
     unique(messages.stream().map(Message::id).toList());
     unique(strands.stream().map(Strand::id).toList());
     unique(segments.stream().map(Segment::name).toList());
+  }
+
+  /** One by which nothing is too much. */
+  public Catalogue(List<Message> messages, List<Strand> strands, List<Segment> segments) {
+    this(messages, strands, segments, Optional.empty());
   }
 
   public static Catalogue of(List<Message> messages) {
@@ -66,7 +76,12 @@ public record Catalogue(List<Message> messages, List<Strand> strands, List<Segme
     List<Strand> all = new ArrayList<>(strands);
     all.removeIf(one -> one.id().equals(strand.id()));
     all.add(strand);
-    return new Catalogue(messages, all, segments);
+    return new Catalogue(messages, all, segments, pressure);
+  }
+
+  /** The same with another pressure, or with none. */
+  public Catalogue under(Optional<Pressure> other) {
+    return new Catalogue(messages, strands, segments, other);
   }
 
   private static void unique(List<? extends Name> names) {

@@ -1,13 +1,14 @@
 package org.opentrellis.core.live;
 
+import java.util.Optional;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.JourneyName;
+import org.opentrellis.core.journey.Pressure;
 
 /** A change of what is open. */
-public sealed interface Edition permits Edition.Opened, Edition.Closed, Edition.Stopped {
-
-  JourneyName journey();
+public sealed interface Edition
+    permits Edition.Opened, Edition.Closed, Edition.Stopped, Edition.Pressed {
 
   /**
    * People enter a version of a journey from now on.
@@ -19,8 +20,7 @@ public sealed interface Edition permits Edition.Opened, Edition.Closed, Edition.
    */
   record Opened(Journey plan, int version, Catalogue catalogue, boolean takesAlong)
       implements Edition {
-    @Override
-    public JourneyName journey() {
+    JourneyName journey() {
       return plan.journeyName();
     }
   }
@@ -30,4 +30,11 @@ public sealed interface Edition permits Edition.Opened, Edition.Closed, Edition.
 
   /** Nobody enters, and those inside leave. */
   record Stopped(JourneyName journey) implements Edition {}
+
+  /**
+   * The account finds other mail enough for one person.
+   *
+   * @param pressure empty if nothing is too much
+   */
+  record Pressed(Optional<Pressure> pressure) implements Edition {}
 }

@@ -35,9 +35,13 @@ public final class Editions {
     World after =
         switch (change) {
           case Edition.Opened opened ->
-              before.publish(opened.plan(), opened.version(), opened.catalogue());
+              before.publish(
+                  opened.plan(),
+                  opened.version(),
+                  opened.catalogue().under(before.catalogue().pressure()));
           case Edition.Closed closed -> before.close(closed.journey());
           case Edition.Stopped stopped -> before.close(stopped.journey());
+          case Edition.Pressed pressed -> before.under(pressed.pressure());
         };
     return new Editions(with(changes, change), with(worlds, after));
   }

@@ -94,6 +94,10 @@ final class Taking {
               opened.takesAlong() ? Optional.of(opened.journey()) : Optional.empty(),
               now);
       case Edition.Closed closed -> replay.goesOnIn(editions.world(next), Optional.empty(), now);
+      case Edition.Pressed pressed -> {
+        replay.goesOnIn(editions.world(next), Optional.empty(), now);
+        replay.looksAgain();
+      }
       case Edition.Stopped stopped -> {
         replay.stops(stopped.journey(), now);
         replay.goesOnIn(editions.world(next), Optional.empty(), now);

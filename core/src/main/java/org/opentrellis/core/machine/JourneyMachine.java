@@ -14,7 +14,8 @@ import org.opentrellis.core.journey.ReEntry;
  *
  * <p>Order at one instant: outside events first, then leave rules, then steps. So somebody who buys
  * at exactly the moment a wait ends has left, and an open at exactly a branch's deadline counts.
- * Visits of one person that do something at the same instant go in order of entry.
+ * Visits of one person that do something at the same instant go in order of entry, unless the
+ * account says what goes first.
  */
 public final class JourneyMachine {
   /** Nobody enters one journey more often than this in one life. */
@@ -90,6 +91,16 @@ public final class JourneyMachine {
       Visit visit = person.visits.get(i);
       boolean waits = visit.waiting && !(visit.stand() instanceof Node.Send);
       if (visit.program.number() == program && !visit.over() && waits) {
+        visit.until = Math.min(visit.until, person.now);
+      }
+    }
+  }
+
+  /** What lets messages out has changed: those that wait for it look again now. */
+  public void looksAgain(Person person) {
+    for (int i = 0; i < person.visits.size(); i++) {
+      Visit visit = person.visits.get(i);
+      if (!visit.over() && visit.waiting && visit.stand() instanceof Node.Send) {
         visit.until = Math.min(visit.until, person.now);
       }
     }
@@ -172,7 +183,8 @@ public final class JourneyMachine {
       Visit visit = person.visits.get(i);
       if (!visit.over()) {
         long wakes = wake(visit);
-        if (wakes < at) {
+        boolean sooner = wakes < at || wakes == at && first != null && goesBefore(visit, first);
+        if (sooner) {
           at = wakes;
           first = visit;
         }
@@ -190,6 +202,12 @@ public final class JourneyMachine {
       comesIn(person);
     }
     return true;
+  }
+
+  /** At one instant those go first that the account has go first; else in order of entry. */
+  private static boolean goesBefore(Visit visit, Visit other) {
+    Room room = visit.person.world.room();
+    return room != null && room.goesBefore(visit, other);
   }
 
   /** Somebody stands at a journey's door. */

@@ -29,7 +29,18 @@ final class SendRules {
             && (!send.text() || guard.countsTexts())
             && guard.then() == FrequencyGuard.Then.SKIP
             && guardFreesAt(visit, guard) > visit.now;
-    return enough ? SkipReason.FREQUENCY_GUARD : null;
+    if (enough) {
+      return SkipReason.FREQUENCY_GUARD;
+    }
+    Room room = room(visit, send);
+    return room != null && room.skips() && room.freesAt(visit) > visit.now
+        ? SkipReason.NO_ROOM
+        : null;
+  }
+
+  /** What the account finds enough; null if that is nothing to this message. */
+  private static @Nullable Room room(Visit visit, Node.Send send) {
+    return send.text() ? null : visit.person.world.room();
   }
 
   /** Whether the person has had the message, or one of the variants, before. */
@@ -44,7 +55,7 @@ final class SendRules {
     return false;
   }
 
-  /** The first moment, not before now, at which window and guard let a message through. */
+  /** The first moment, not before now, at which window, guard and account let a message through. */
   static long readyAt(Visit visit, Node.Send send) {
     long ready = visit.now;
     FrequencyGuard guard = visit.program.guard();
@@ -52,6 +63,10 @@ final class SendRules {
         && (!send.text() || guard.countsTexts())
         && guard.then() == FrequencyGuard.Then.HOLD) {
       ready = Math.max(ready, guardFreesAt(visit, guard));
+    }
+    Room room = room(visit, send);
+    if (room != null && !room.skips()) {
+      ready = Math.max(ready, room.freesAt(visit));
     }
     SendWindow window = send.window();
     return window == null ? ready : window.atOrAfter(ready, visit.clock);

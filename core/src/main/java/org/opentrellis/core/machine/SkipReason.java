@@ -8,6 +8,8 @@ public enum SkipReason {
   HAD_BEFORE,
   /** The frequency guard said that it is enough. */
   FREQUENCY_GUARD,
+  /** The account finds that it is enough for one person. */
+  NO_ROOM,
   /** They did not agree to get texts. */
   NO_CONSENT
 }

@@ -112,7 +112,7 @@ final class Steps {
   }
 
   private static int send(Node.Send send, Visit visit) {
-    if (!send.plain()) {
+    if (!send.plain() || visit.person.world.room() != null) {
       long ready = SendRules.readyAt(visit, send);
       if (ready > visit.now) {
         return waits(visit, ready, Visit.NOTHING_AWAITED);

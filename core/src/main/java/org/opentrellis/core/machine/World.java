@@ -17,6 +17,7 @@ import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.JourneyName;
 import org.opentrellis.core.journey.ListName;
 import org.opentrellis.core.journey.MessageId;
+import org.opentrellis.core.journey.Pressure;
 import org.opentrellis.core.journey.Product;
 import org.opentrellis.core.journey.ProductName;
 import org.opentrellis.core.journey.Purchases;
@@ -40,6 +41,7 @@ public final class World {
   private final boolean followsTheCalendar;
   private final boolean asksForMessages;
   private final boolean countsTexts;
+  private final @Nullable Room room;
 
   private World(
       Vocabulary vocabulary, List<Program> programs, List<Program> earlier, Set<Integer> closed) {
@@ -54,6 +56,7 @@ public final class World {
         all().flatMap(program -> program.sends().stream()).anyMatch(Step.Send::oncePerPerson);
     this.countsTexts =
         all().map(Program::guard).anyMatch(guard -> guard != null && guard.countsTexts());
+    this.room = vocabulary.catalogue().pressure().map(Room::new).orElse(null);
     this.followsTheCalendar = all().anyMatch(Program::followsTheCalendar);
     this.watched = all().mapToInt(Program::watched).reduce(reactions.watched(), (a, b) -> a | b);
   }
@@ -108,6 +111,18 @@ public final class World {
     Set<Integer> more = new HashSet<>(closed);
     current(journey).ifPresent(program -> more.add(program.number()));
     return new World(vocabulary, programs, earlier, more);
+  }
+
+  /** The world in which so much mail is enough for one person. */
+  public World under(Optional<Pressure> pressure) {
+    Catalogue same = vocabulary.catalogue().under(pressure);
+    Vocabulary other = new Vocabulary(vocabulary.names(), same, vocabulary.products());
+    return new World(other, programs, earlier, closed);
+  }
+
+  /** Whether one more email is too much; null if nothing is. */
+  @Nullable Room room() {
+    return room;
   }
 
   private Stream<Program> all() {

@@ -187,6 +187,11 @@ public final class Replay {
     }
   }
 
+  /** What lets messages out has changed: those that wait for it look again now. */
+  public void looksAgain() {
+    machine.looksAgain(person);
+  }
+
   /** A journey is stopped: the person leaves it now, if they are in it. */
   public void stops(JourneyName journey, long now) {
     person.comesTo(now);

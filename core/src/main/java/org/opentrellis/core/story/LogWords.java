@@ -97,6 +97,7 @@ public final class LogWords {
     return switch (why) {
       case CONDITION -> "it is for others only";
       case HAD_BEFORE -> "they have had it before";
+      case NO_ROOM -> "it would have been more in a week than the account allows";
       case FREQUENCY_GUARD -> "they got enough in these days";
       case NO_CONSENT -> "they did not agree to texts";
     };

@@ -101,6 +101,7 @@ final class Reasons {
               + send.onlyIf().map(this::said).orElse("")
               + ".";
       case HAD_BEFORE -> "Goes on without it: they have had this message before.";
+      case NO_ROOM -> "Goes on without it: it would be more in a week than the account allows.";
       case FREQUENCY_GUARD -> "Goes on without it: they have had enough emails lately.";
       case NO_CONSENT -> "Goes on without it: they have not agreed to texts.";
     };

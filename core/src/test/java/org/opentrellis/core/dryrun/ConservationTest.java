@@ -38,11 +38,14 @@ class ConservationTest {
             new ArrivalPlan.Evenly(7),
             seed % 5 == 0 ? 0.2 : 0);
     if (seed % 3 != 0) {
-      return new DryRun(journey, RandomJourneys.CATALOGUE, behaviour, cohort);
+      return new DryRun(journey, RandomJourneys.catalogue(seed), behaviour, cohort);
     }
     Journey other = RandomJourneys.journey(seed + 10_000, 12).edit().name("Another").done();
     return new DryRun(
-        List.of(journey, other), RandomJourneys.CATALOGUE, List.of(behaviour, behaviour), cohort);
+        List.of(journey, other),
+        RandomJourneys.catalogue(seed),
+        List.of(behaviour, behaviour),
+        cohort);
   }
 
   @ParameterizedTest(name = "journey {0}")

@@ -47,11 +47,14 @@ class DriversTest {
     Behaviour behaviour = RandomJourneys.behaviour(seed);
     CohortSettings cohort = CohortSettings.of(2, seed, START, HORIZON);
     if (seed % 3 != 0) {
-      return new DryRun(journey, RandomJourneys.CATALOGUE, behaviour, cohort);
+      return new DryRun(journey, RandomJourneys.catalogue(seed), behaviour, cohort);
     }
     Journey other = RandomJourneys.journey(seed + 10_000, 12).edit().name("Another").done();
     return new DryRun(
-        List.of(journey, other), RandomJourneys.CATALOGUE, List.of(behaviour, behaviour), cohort);
+        List.of(journey, other),
+        RandomJourneys.catalogue(seed),
+        List.of(behaviour, behaviour),
+        cohort);
   }
 
   @ParameterizedTest(name = "journeys from {0}00 on")

@@ -84,7 +84,9 @@ class LiveTest {
     history.sort(Comparator.comparingLong(Happening::at));
     long end = DriversTest.end(run, number);
 
-    Editions editions = Editions.none(run.world().products());
+    Editions editions =
+        Editions.none(run.world().products())
+            .and(new Edition.Pressed(run.world().catalogue().pressure()));
     for (Program program : run.world().programs()) {
       editions =
           editions.and(new Edition.Opened(program.journey(), 1, RandomJourneys.CATALOGUE, false));

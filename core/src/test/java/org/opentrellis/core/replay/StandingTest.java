@@ -75,6 +75,6 @@ class StandingTest {
     } else {
       journeys.add(other);
     }
-    return World.compile(journeys, RandomJourneys.CATALOGUE, run.world().products());
+    return World.compile(journeys, run.world().catalogue(), run.world().products());
   }
 }

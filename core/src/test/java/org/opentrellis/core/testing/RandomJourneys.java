@@ -5,10 +5,12 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
 import java.util.Set;
 import java.util.SplittableRandom;
 import org.opentrellis.core.behaviour.Assumed;
@@ -54,6 +56,7 @@ import org.opentrellis.core.journey.Notice;
 import org.opentrellis.core.journey.Operand;
 import org.opentrellis.core.journey.Operator;
 import org.opentrellis.core.journey.Otherwise;
+import org.opentrellis.core.journey.Pressure;
 import org.opentrellis.core.journey.ProductName;
 import org.opentrellis.core.journey.Purchases;
 import org.opentrellis.core.journey.Purpose;
@@ -107,6 +110,21 @@ public final class RandomJourneys {
                   new SegmentName("Keen"),
                   new Condition.Any(
                       List.of(Steps.hasTag("red"), new Condition.OnList(new ListName("blue")))))));
+
+  /** The catalogue, every second time with a pressure that is soon felt. */
+  public static Catalogue catalogue(long seed) {
+    if (seed % 2 == 0) {
+      return CATALOGUE;
+    }
+    List<Purpose> order = new ArrayList<>(List.of(Purpose.values()));
+    Collections.shuffle(order, new Random(seed));
+    return CATALOGUE.under(
+        Optional.of(
+            new Pressure(
+                1 + (int) (seed / 2 % 4),
+                order,
+                seed % 4 == 1 ? FrequencyGuard.Then.HOLD : FrequencyGuard.Then.SKIP)));
+  }
 
   private static final List<String> NAMES = List.of("red", "blue", "green");
   private static final List<ZoneId> ZONES =
