@@ -77,6 +77,7 @@ class ArchitectureTest {
                   "sentence",
                   "report",
                   "compare")),
+          Map.entry("pressure", Set.of("dryrun", "machine", "behaviour", "journey", "stats")),
           Map.entry("people", Set.of("journey", "problem")),
           Map.entry("message", Set.of("account", "journey", "problem")),
           Map.entry("proofreading", Set.of("message", "account", "journey", "problem")),

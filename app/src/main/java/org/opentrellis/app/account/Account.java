@@ -18,6 +18,7 @@ import org.opentrellis.core.people.EmailAddress;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.problem.Refused;
 import org.opentrellis.core.report.SendingLimits;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -28,10 +29,12 @@ public class Account {
   private static final double SOME_AMOUNT = 1234.5;
 
   private final AccountMapper mapper;
+  private final ApplicationEventPublisher events;
   private final Clock clock;
 
-  Account(AccountMapper mapper, Clock clock) {
+  Account(AccountMapper mapper, ApplicationEventPublisher events, Clock clock) {
     this.mapper = mapper;
+    this.events = events;
     this.clock = clock;
   }
 
@@ -149,6 +152,7 @@ public class Account {
               sender.address().value(),
               sender.answersTo().map(EmailAddress::value).orElse(null)));
     }
+    events.publishEvent(new EnoughChanged(read.row().emailsPerWeek()));
     return view();
   }
 
@@ -171,9 +175,22 @@ public class Account {
         throw new SaveLost(
             "Somebody else has set the limits since you opened them.", limitsView(), order);
       }
+      events.publishEvent(new EnoughChanged(limits.emailsPerWeek()));
       return limitsView();
     } catch (Refused refused) {
       throw ProblemsFound.refused("", refused);
+    }
+  }
+
+  /**
+   * Sets how many emails within seven days are enough, whatever else is set.
+   *
+   * @throws ProblemsFound if that is out of range
+   */
+  public void enough(int emailsPerWeek) {
+    AccountRow row = mapper.account();
+    if (row.emailsPerWeek() != emailsPerWeek) {
+      set(new LimitsOrder(row.monthlyQuota(), row.segmentPrice(), emailsPerWeek, row.version()));
     }
   }
 

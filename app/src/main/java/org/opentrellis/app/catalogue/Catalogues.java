@@ -32,6 +32,7 @@ import tools.jackson.databind.JsonNode;
 public class Catalogues {
   private final SharedPartMapper mapper;
   private final MessageLibrary messages;
+  private final Pressures pressures;
   private final Revisions revisions;
   private final ApplicationEventPublisher events;
   private final Clock clock;
@@ -40,11 +41,13 @@ public class Catalogues {
   Catalogues(
       SharedPartMapper mapper,
       MessageLibrary messages,
+      Pressures pressures,
       Revisions revisions,
       ApplicationEventPublisher events,
       Clock clock) {
     this.mapper = mapper;
     this.messages = messages;
+    this.pressures = pressures;
     this.revisions = revisions;
     this.events = events;
     this.clock = clock;
@@ -64,7 +67,7 @@ public class Catalogues {
         mapper.all(SharedPartRow.SEGMENT).stream()
             .map(row -> Documents.readSegment(Json.tree(row.document())))
             .toList();
-    return new Catalogue(messages.all(), strands, segments);
+    return new Catalogue(messages.all(), strands, segments, pressures.now().pressure());
   }
 
   List<StrandView> strands() {

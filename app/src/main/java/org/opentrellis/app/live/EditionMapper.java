@@ -11,7 +11,8 @@ import org.jspecify.annotations.Nullable;
 
 @Mapper
 interface EditionMapper {
-  String ABOUT = "number, journey_id, kind, at, version, document, catalogue, takes_along";
+  String ABOUT =
+      "number, journey_id, kind, at, version, document, catalogue, takes_along, pressure";
 
   @Select("select " + ABOUT + " from edition where number > #{after} order by number")
   List<EditionRow> after(int after);
@@ -29,9 +30,10 @@ interface EditionMapper {
 
   @Insert(
       """
-      insert into edition (number, journey_id, kind, at, version, document, catalogue, takes_along)
+      insert into edition (number, journey_id, kind, at, version, document, catalogue, takes_along,
+        pressure)
       values (#{number}, #{journeyId}, #{kind}, #{at}, #{version}, #{document}, #{catalogue},
-        #{takesAlong})
+        #{takesAlong}, #{pressure})
       """)
   void insert(EditionRow row);
 

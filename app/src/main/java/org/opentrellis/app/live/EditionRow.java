@@ -1,32 +1,41 @@
 package org.opentrellis.app.live;
 
 import java.util.Objects;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.JourneyName;
+import org.opentrellis.core.journey.Pressure;
 import org.opentrellis.core.live.Edition;
 
-/** A change of what is open, as it is kept; only what was opened has the last four. */
+/**
+ * A change of what is open, as it is kept.
+ *
+ * @param journeyId null if it is of no journey
+ * @param version and the three after it, of what was opened
+ * @param pressure of what is enough; null if nothing is too much
+ */
 record EditionRow(
     int number,
-    long journeyId,
+    @Nullable Long journeyId,
     Kind kind,
     long at,
     @Nullable Integer version,
     @Nullable String document,
     @Nullable String catalogue,
-    @Nullable Boolean takesAlong) {
+    @Nullable Boolean takesAlong,
+    @Nullable String pressure) {
 
   enum Kind {
     OPENED,
     CLOSED,
-    STOPPED
+    STOPPED,
+    PRESSED
   }
 
   Edition edition() {
-    JourneyName name = LiveNames.of(journeyId);
     return switch (kind) {
       case OPENED -> {
         Catalogue all = Documents.readCatalogue(Json.tree(Objects.requireNonNull(catalogue)));
@@ -36,8 +45,15 @@ record EditionRow(
             all,
             Objects.requireNonNull(takesAlong));
       }
-      case CLOSED -> new Edition.Closed(name);
-      case STOPPED -> new Edition.Stopped(name);
+      case CLOSED -> new Edition.Closed(name());
+      case STOPPED -> new Edition.Stopped(name());
+      case PRESSED ->
+          new Edition.Pressed(
+              Optional.ofNullable(pressure).map(text -> Json.read(text, Pressure.class)));
     };
+  }
+
+  private JourneyName name() {
+    return LiveNames.of(Objects.requireNonNull(journeyId));
   }
 }

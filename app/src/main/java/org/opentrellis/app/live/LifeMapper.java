@@ -135,6 +135,13 @@ interface LifeMapper {
       """)
   void wakeInside(long journey, long now);
 
+  /** Everybody inside of any journey has a turn at once. */
+  @Update(
+      """
+      update life set next_at = #{now} where person_id in (select person_id from visit)
+      """)
+  void wakeAll(long now);
+
   /** Some of those inside a journey. */
   @Select(
       """

@@ -18,6 +18,7 @@ import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.JourneyName;
+import org.opentrellis.core.journey.Pressure;
 import org.opentrellis.core.journey.Product;
 import org.opentrellis.core.journey.SegmentName;
 import org.opentrellis.core.journey.Trigger;
@@ -130,6 +131,9 @@ class OpenJourneys {
     for (EditionRow row : mapper.after(0)) {
       Edition edition = row.edition();
       editions = editions.and(edition);
+      if (row.journeyId() == null) {
+        continue;
+      }
       Open before = now.remove(row.journeyId());
       if (edition instanceof Edition.Opened opened) {
         now.put(
@@ -180,7 +184,8 @@ class OpenJourneys {
             version,
             Json.write(Documents.write(plan)),
             Json.write(Documents.write(catalogue)),
-            takesAlong));
+            takesAlong,
+            null));
   }
 
   /** Nobody new enters it. */
@@ -194,7 +199,23 @@ class OpenJourneys {
   }
 
   private EditionRow shut(long journey, EditionRow.Kind kind) {
-    return new EditionRow(mapper.newest() + 1, journey, kind, clock.now(), null, null, null, null);
+    return new EditionRow(
+        mapper.newest() + 1, journey, kind, clock.now(), null, null, null, null, null);
+  }
+
+  /** So much mail is enough for one person from now on. */
+  void press(Optional<Pressure> pressure) {
+    add(
+        new EditionRow(
+            mapper.newest() + 1,
+            null,
+            EditionRow.Kind.PRESSED,
+            clock.now(),
+            null,
+            null,
+            null,
+            null,
+            pressure.map(Json::write).orElse(null)));
   }
 
   private void add(EditionRow row) {

@@ -1,6 +1,9 @@
 package org.opentrellis.app.live;
 
 import java.util.List;
+import java.util.Optional;
+import org.opentrellis.app.catalogue.PressureChanged;
+import org.opentrellis.app.catalogue.Pressures;
 import org.opentrellis.app.clock.AccountClock;
 import org.opentrellis.app.journeys.JourneyStateChanged;
 import org.springframework.context.event.EventListener;
@@ -16,20 +19,40 @@ class Shelf {
 
   private final OpenJourneys open;
   private final Lookouts lookouts;
+  private final Pressures pressures;
   private final LifeMapper lives;
   private final Turns turns;
   private final AccountClock clock;
 
-  Shelf(OpenJourneys open, Lookouts lookouts, LifeMapper lives, Turns turns, AccountClock clock) {
+  Shelf(
+      OpenJourneys open,
+      Lookouts lookouts,
+      Pressures pressures,
+      LifeMapper lives,
+      Turns turns,
+      AccountClock clock) {
     this.open = open;
     this.lookouts = lookouts;
+    this.pressures = pressures;
     this.lives = lives;
     this.turns = turns;
     this.clock = clock;
   }
 
+  /** Those who wait for room look again at once. */
+  @EventListener
+  void follow(PressureChanged change) {
+    if (!open.none()) {
+      open.press(change.pressure());
+      lives.wakeAll(clock.now());
+    }
+  }
+
   @EventListener
   void follow(JourneyStateChanged change) {
+    if (open.none()) {
+      pressures.now().pressure().ifPresent(one -> open.press(Optional.of(one)));
+    }
     switch (change.state()) {
       case OPEN -> {
         open.open(change.journey(), change.takesAlong());
