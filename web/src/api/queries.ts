@@ -298,6 +298,13 @@ export const questions = {
       placeholderData: keepPreviousData,
     }),
 
+  /** How much mail is enough for one person. */
+  pressure: () =>
+    queryOptions({
+      queryKey: ['pressure'],
+      queryFn: () => answerOf(api.GET('/api/pressure')),
+    }),
+
   rules: () =>
     queryOptions({
       queryKey: ['rules'],

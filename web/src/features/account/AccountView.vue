@@ -8,6 +8,7 @@ import { useDraft } from '@/editing/useDraft'
 import Labelled from '@/ui/Labelled.vue'
 import Trouble from '@/ui/Trouble.vue'
 import { useTabTitle } from '@/ui/useTabTitle'
+import PressurePanel from './PressurePanel.vue'
 import SenderRows from './SenderRows.vue'
 
 /** What holds for the whole account. */
@@ -185,21 +186,6 @@ useTabTitle(() => 'Account')
               @input="number('monthlyQuota', $event)"
             />
           </Labelled>
-          <Labelled
-            id="account-week"
-            name="Emails to one person in 7 days, at most"
-            :wrong="wrong.emailsPerWeek"
-            hint="More is told, not held back."
-          >
-            <input
-              id="account-week"
-              v-model.number="given.emailsPerWeek"
-              type="number"
-              min="1"
-              max="50"
-              class="field figure w-32!"
-            />
-          </Labelled>
           <div class="col-span-3 flex min-h-8 flex-wrap items-center gap-2">
             <label class="flex items-center gap-2">
               <input v-model="quiet" type="checkbox" /> Quiet hours
@@ -283,5 +269,6 @@ useTabTitle(() => 'Account')
         </section>
       </div>
     </form>
+    <PressurePanel class="mx-auto mt-3 max-w-250" />
   </main>
 </template>

@@ -52,6 +52,14 @@ public record PressureTrial(
   private static final int DAYS = 60;
 
   /**
+   * Emails that do not go out, are not left out and do not wait: whoever was to get them has left
+   * meanwhile.
+   */
+  public long nobodyThere() {
+    return emailsWithout - emailsWith - leftOut - stillWait;
+  }
+
+  /**
    * @param journeys at least one, no two of one name
    * @param behaviours by journey
    * @param people how many are taken through

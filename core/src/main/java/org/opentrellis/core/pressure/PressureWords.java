@@ -47,12 +47,13 @@ public final class PressureWords {
     says.add(
         String.format(
             Locale.ROOT,
-            "%,d emails go out instead of %,d: %,d wait longer or at all, %,d are left out, %,d still wait at the end.",
+            "%,d emails go out instead of %,d: %,d have to wait, %,d are left out, %,d still wait at the end, and of %,d nobody is there any more.",
             trial.emailsWith(),
             trial.emailsWithout(),
             Math.max(0, trial.waited() - trial.waitedWithout()),
             trial.leftOut(),
-            Math.max(0, trial.stillWait())));
+            Math.max(0, trial.stillWait()),
+            Math.max(0, trial.nobodyThere())));
     says.add("Goals met: " + difference(trial.goals()));
     says.add("Unsubscribed: " + difference(trial.unsubscribed()));
     return says;
@@ -67,9 +68,9 @@ public final class PressureWords {
             .formatted(
                 percent(without),
                 percent(with),
-                signed(with - without),
+                signed(with - without) + " points",
                 signed(-between.high()),
-                signed(-between.low()));
+                signed(-between.low()) + " points");
     return McNemar.exact(pairs) < CHANCE ? so + "." : so + ", which could be chance.";
   }
 
@@ -82,6 +83,6 @@ public final class PressureWords {
   }
 
   private static String signed(double share) {
-    return String.format(Locale.ROOT, "%+.1f points", 100 * share).replace('-', '\u2212');
+    return String.format(Locale.ROOT, "%+.1f", 100 * share).replace('-', '\u2212');
   }
 }
