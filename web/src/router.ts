@@ -54,6 +54,11 @@ export const router = createRouter({
       component: () => import('@/features/people/table/BringInView.vue'),
     },
     {
+      path: '/people/health',
+      name: 'health',
+      component: () => import('@/features/health/HealthView.vue'),
+    },
+    {
       path: '/messages',
       name: 'messages',
       component: () => import('@/features/messages/MessagesView.vue'),

@@ -298,6 +298,14 @@ export const questions = {
       placeholderData: keepPreviousData,
     }),
 
+  /** Whether mail is welcome, and who has opened none for so many days. */
+  health: (days: number) =>
+    queryOptions({
+      queryKey: ['health', days],
+      queryFn: () => answerOf(api.GET('/api/health', { params: { query: { days } } })),
+      placeholderData: keepPreviousData,
+    }),
+
   /** How much mail is enough for one person. */
   pressure: () =>
     queryOptions({

@@ -82,6 +82,7 @@ useTabTitle(() => 'People')
         <option value="ADDRESS">by address</option>
         <option value="NEWEST">newest first</option>
       </select>
+      <RouterLink class="button" :to="{ name: 'health' }">Health</RouterLink>
       <RouterLink class="button" :to="{ name: 'names' }">Lists, tags and fields</RouterLink>
       <RouterLink class="button" :to="{ name: 'bring-in' }">Bring in a table</RouterLink>
       <button

@@ -78,6 +78,7 @@ class ArchitectureTest {
                   "report",
                   "compare")),
           Map.entry("pressure", Set.of("dryrun", "machine", "behaviour", "journey", "stats")),
+          Map.entry("health", Set.of("stats")),
           Map.entry("people", Set.of("journey", "problem")),
           Map.entry("message", Set.of("account", "journey", "problem")),
           Map.entry("proofreading", Set.of("message", "account", "journey", "problem")),
