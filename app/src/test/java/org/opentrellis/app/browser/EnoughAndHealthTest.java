@@ -66,8 +66,7 @@ class EnoughAndHealthTest {
     assertThat(page.getByText("Nobody who has been here for 90 days")).isVisible();
     button(page, "14 days").click();
     assertThat(page.getByText("1 opened none of it (100.0%)")).isVisible();
-    assertThat(
-            page.getByRole(AriaRole.TABLE, new GetByRoleOptions().setName("Week by week")))
+    assertThat(page.getByRole(AriaRole.TABLE, new GetByRoleOptions().setName("Week by week")))
         .containsText("unsubscribed");
     Accessibility.assertNothingFound(page);
     button(page, "Tag this one \u201cquiet\u201d").click();

@@ -5,13 +5,8 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Page.GetByRoleOptions;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.LoadState;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
-import java.util.List;
-import java.util.Locale;
-import java.util.Random;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
@@ -93,40 +88,6 @@ class PicturesTest {
     take(page, "tryout");
   }
 
-  /** A table from the stand at the fair, as somebody at Ambercomb keeps it, with a few slips. */
-  private static String keepers() {
-    List<String> first =
-        List.of("Mira", "Oskar", "Ines", "Tove", "Bram", "Lena", "Pia", "Jonas", "Sanne", "Nils");
-    List<String> last =
-        List.of("Tolland", "Feld", "Varga", "Achtern", "Quist", "Osk", "Marran", "Ebb", "Holt");
-    List<String> tags = List.of("market", "new-keeper", "market; new-keeper", "");
-    Random random = new Random(16);
-    StringBuilder table =
-        new StringBuilder("E-mail;First name;Last name;Phone;Lists;Tags;hives;keeper since\n");
-    for (int n = 0; n < 240; n++) {
-      String given = first.get(random.nextInt(first.size()));
-      String family = last.get(random.nextInt(last.size()));
-      table.append(
-          "%s;%s;%s;%s;%s;%s;%s;%02d/%02d/%d%n"
-              .formatted(
-                  n == 17
-                      ? "no address yet"
-                      : "%s.%s%d@example.com".formatted(given, family, n).toLowerCase(Locale.ROOT),
-                  given,
-                  family,
-                  n == 80
-                      ? "12"
-                      : "+47 21 23 %02d %02d".formatted(random.nextInt(100), random.nextInt(100)),
-                  random.nextInt(3) > 0 ? "Newcomers" : "Members",
-                  '"' + tags.get(random.nextInt(tags.size())) + '"',
-                  n == 120 ? "many" : Integer.toString(random.nextInt(6)),
-                  1 + random.nextInt(12),
-                  1 + random.nextInt(12),
-                  2015 + random.nextInt(11)));
-    }
-    return table.toString();
-  }
-
   @Test
   void messages() {
     Page composer = at("/messages/of/your-hive-planner-is-here?part=p3", "nothing to mend");
@@ -149,19 +110,6 @@ class PicturesTest {
 
   @Test
   void people() {
-    Page table = at("/people/table", "Drop a table here");
-    table
-        .locator("input[type=file]")
-        .setInputFiles(
-            new FilePayload(
-                "keepers-fair.csv", "text/csv", keepers().getBytes(StandardCharsets.UTF_8)));
-    table.getByLabel("Order of the dates in keeper since").selectOption("DAY_FIRST");
-    table.getByLabel("Yes, and this is how it is known:").check();
-    table
-        .getByRole(AriaRole.TEXTBOX, new GetByRoleOptions().setName("How it is known"))
-        .fill("signed at the stand");
-    assertThat(table.getByText("237 people are new")).isVisible();
-    take(table, "bring-in-a-table");
     Page people = at("/people?find=are on list Newcomers and have field hives at least 2", "found");
     people.locator("[data-line] button").nth(2).click();
     press(people, "Edit");
@@ -184,5 +132,12 @@ class PicturesTest {
     assertThat(letter.getByText("Goes out on").first()).isVisible();
     assertThat(letter.frameLocator("iframe").getByText("hive").first()).isVisible();
     take(letter, "newsletter");
+    Page rules = at("/rules", "of 3 on");
+    rules
+        .getByRole(AriaRole.COMBOBOX, new GetByRoleOptions().setName("Rule"))
+        .fill("when someone joins list Newcomers, if they have no tag lapsed, tag new-keeper");
+    assertThat(rules.getByText("In the last 30 days").first()).isVisible();
+    rules.getByRole(AriaRole.COMBOBOX, new GetByRoleOptions().setName("Rule")).press("Escape");
+    take(rules, "rules");
   }
 }

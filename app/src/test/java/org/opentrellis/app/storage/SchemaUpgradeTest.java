@@ -52,7 +52,8 @@ class SchemaUpgradeTest {
     List<String> names = new ArrayList<>();
     try (Connection connection = connect(database());
         Statement statement = connection.createStatement();
-        ResultSet rows = statement.executeQuery("select name from journey order by id")) {
+        ResultSet rows =
+            statement.executeQuery("select name from journey where kind = 'JOURNEY' order by id")) {
       while (rows.next()) {
         names.add(rows.getString(1));
       }

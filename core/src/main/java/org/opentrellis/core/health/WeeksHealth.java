@@ -91,8 +91,7 @@ public final class WeeksHealth {
     double[] pValues = new double[looked.size()];
     for (int n = 0; n < pValues.length; n++) {
       pValues[n] =
-          TwoShares.pValue(
-              TwoShares.z(share(looked.get(n), loss), sum(others(looked, n), loss)));
+          TwoShares.pValue(TwoShares.z(share(looked.get(n), loss), sum(others(looked, n), loss)));
     }
     double[] adjusted = Holm.adjust(pValues);
     List<String> says = new ArrayList<>();

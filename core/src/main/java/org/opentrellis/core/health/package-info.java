@@ -1,4 +1,6 @@
-/** Whether an account's mail is welcome: who is silent, what comes back, who complains or leaves. */
+/**
+ * Whether an account's mail is welcome: who is silent, what comes back, who complains or leaves.
+ */
 @NullMarked
 package org.opentrellis.core.health;
 

@@ -20,8 +20,7 @@ class HealthTest {
   /** Newcombe 1998, Statistics in Medicine 17:857-872, table I, method 3: 15 of 148. */
   @Test
   void theBandIsWilsons() {
-    WeeksHealth.Rate rate =
-        WeeksHealth.rate(week(0, 148, 15, 0), Loss.BOUNCED).orElseThrow();
+    WeeksHealth.Rate rate = WeeksHealth.rate(week(0, 148, 15, 0), Loss.BOUNCED).orElseThrow();
     assertThat(rate.band().low()).isCloseTo(0.0624, Offset.offset(0.0001));
     assertThat(rate.band().high()).isCloseTo(0.1605, Offset.offset(0.0001));
     assertThat(WeeksHealth.rate(week(0, 0, 0, 0), Loss.BOUNCED)).isEmpty();
