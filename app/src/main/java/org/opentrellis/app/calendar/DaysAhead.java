@@ -10,9 +10,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.opentrellis.app.account.Account;
 import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.clock.AccountClock;
+import org.opentrellis.app.journeys.JourneyKind;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.live.Insiders;
 import org.opentrellis.app.newsletters.Newsletters;
@@ -91,9 +94,13 @@ class DaysAhead {
     List<Newsletters.Coming> coming = newsletters.coming();
     Map<Long, LaneAhead> lanes = new LinkedHashMap<>();
     coming.forEach(one -> lanes.put(one.id(), news.lane(one, days, catalogue, only)));
+    Set<Long> rules = rules();
     for (int n = 0; n < runs.journeys().size(); n++) {
       Insiders.Running one = runs.journeys().get(n);
       Outlook outlook = runs.outlooks().get(n);
+      if (rules.contains(one.journey())) {
+        continue;
+      }
       LaneAhead there = lanes.get(one.journey());
       if (there != null) {
         there.ahead().add(outlook);
@@ -109,6 +116,13 @@ class DaysAhead {
     }
     List<LaneAhead> all = List.copyOf(lanes.values());
     return new Ahead(days, today, all, crowding(runs, all, days), runs.inside().inside());
+  }
+
+  /** Which send nothing. */
+  private Set<Long> rules() {
+    return journeys.namesOf(JourneyKind.RULE).stream()
+        .map(Journeys.Named::id)
+        .collect(Collectors.toSet());
   }
 
   /** What has gone, also of what is open no more. */

@@ -57,7 +57,9 @@ public class CrowdDraw {
   /** The journeys that people can enter now. */
   public List<OpenPlan> open() {
     World world = world();
+    Set<Long> rules = open.rules();
     return open.entrances().stream()
+        .filter(one -> !rules.contains(one.journey()))
         .map(
             one ->
                 new OpenPlan(

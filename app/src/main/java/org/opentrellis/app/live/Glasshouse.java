@@ -106,6 +106,7 @@ class Glasshouse {
             .collect(Collectors.toMap(OpenJourneys.Open::journey, Function.identity()));
     Set<Long> all = new TreeSet<>(entered.keySet());
     all.addAll(atSteps.keySet());
+    all.removeAll(open.rules());
     Map<Long, Map<String, Long>> counts = counted.now();
     Set<Long> named = journeys.names().stream().map(Journeys.Named::id).collect(Collectors.toSet());
     return all.stream()

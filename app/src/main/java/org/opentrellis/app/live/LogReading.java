@@ -7,7 +7,6 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import org.opentrellis.app.journeys.JourneyKind;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.people.KnownPeople;
 import org.opentrellis.core.happening.Happening;
@@ -129,11 +128,6 @@ class LogReading {
   }
 
   Words words() {
-    return new Words(
-        open.current(),
-        journeys.allNames(),
-        journeys.namesOf(JourneyKind.RULE).stream()
-            .map(Journeys.Named::id)
-            .collect(Collectors.toSet()));
+    return new Words(open.current(), journeys.allNames(), open.rules());
   }
 }

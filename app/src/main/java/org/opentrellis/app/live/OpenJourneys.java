@@ -5,9 +5,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.clock.AccountClock;
+import org.opentrellis.app.journeys.JourneyKind;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.journeys.KeptJourney;
 import org.opentrellis.app.names.RegisteredNames;
@@ -228,6 +231,14 @@ class OpenJourneys {
   Catalogue catalogue() {
     Editions editions = current();
     return editions.world(editions.newest()).catalogue();
+  }
+
+  /** Those that are rules: nobody is inside of one, and nobody is sent anything by it. */
+  @Transactional(readOnly = true)
+  Set<Long> rules() {
+    return journeys.namesOf(JourneyKind.RULE).stream()
+        .map(Journeys.Named::id)
+        .collect(Collectors.toSet());
   }
 
   /** How a journey is called now. */

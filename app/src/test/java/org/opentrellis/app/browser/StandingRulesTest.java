@@ -40,6 +40,7 @@ class StandingRulesTest {
     button(page, "Keep it and turn it on").click();
     Locator rule = row(page, "Tag visitor");
     assertThat(rule).containsText("When someone joins list Fair: tag visitor.");
+    assertThat(rule.getByRole(AriaRole.SWITCH)).isChecked();
     assertThat(rule).containsText("Has not acted yet");
     assertThat(line).hasValue("");
 

@@ -85,6 +85,9 @@ class RulesTest {
         .contains("The rule acted.", "Tag visitor")
         .doesNotContain("Came in.");
     assertThat(APP.get("/api/journeys").body().toString()).doesNotContain("Tag visitor");
+    assertThat(APP.get("/api/calendar").body().toString()).doesNotContain("Tag visitor");
+    assertThat(APP.get("/api/live").body().get("journeys").toString())
+        .doesNotContain("Tag visitor");
 
     APP.delete("/api/rules/" + id + "/on");
     WORKSHOP.onList("late@example.com", "Market");
