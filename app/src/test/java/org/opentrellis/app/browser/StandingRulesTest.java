@@ -48,6 +48,9 @@ class StandingRulesTest {
     page.reload();
     assertThat(rule).containsText("Acted 1 time");
     page.navigate(APP.address() + "/people?person=" + person);
+    assertThat(page.getByText("Was tagged \u201cvisitor\u201d, by \u201cTag visitor\u201d."))
+        .isVisible();
+    page.getByText("What happened there").click();
     assertThat(page.getByText("The rule acted.")).isVisible();
 
     page.navigate(APP.address() + "/rules");
