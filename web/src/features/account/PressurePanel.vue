@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, ref, watch } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import { useRoute } from 'vue-router'
 import { answerOf, api, reasonOf } from '@/api/client'
 import { outdated, questions } from '@/api/queries'
 import type { PressureTried, PressureView } from '@/api/types'
@@ -30,12 +31,26 @@ const { given, changed, take } = useDraft<PressureView>(view)
 const saving = useForm()
 const trying = useForm()
 const tried = ref<PressureTried | null>(null)
+const route = useRoute()
+const form = useTemplateRef<HTMLFormElement>('form')
+const shown = ref(false)
 const order = computed(() => ({
   emailsPerWeek: given.value!.emailsPerWeek,
   then: given.value!.then,
   order: given.value!.order,
   version: given.value!.version,
 }))
+/* Whoever comes for this part sees it at once. */
+watch(
+  given,
+  async (now) => {
+    if (!now || route.hash !== '#pressure' || shown.value) return
+    shown.value = true
+    await nextTick()
+    form.value?.scrollIntoView({ block: 'end' })
+  },
+  { immediate: true },
+)
 watch(
   () => JSON.stringify(given.value),
   () => (tried.value = null),
@@ -65,6 +80,7 @@ async function tryIt() {
 <template>
   <form
     id="pressure"
+    ref="form"
     class="panel grid gap-3 p-4"
     aria-labelledby="pressure-head"
     @submit.prevent="save"

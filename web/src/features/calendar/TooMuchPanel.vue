@@ -57,6 +57,9 @@ function people(value: number): string {
       <li v-for="week in view.weeks" :key="week.monday">
         <b class="text-clay">{{ people(Math.round(week.people.mean)) }}</b> more than
         {{ week.enough }} emails in the week of {{ longDay(week.monday) }}
+        <RouterLink class="underline" :to="{ name: 'account', hash: '#pressure' }"
+          >Say what becomes of them</RouterLink
+        >
       </li>
     </ul>
     <ul class="note grid gap-0.5">

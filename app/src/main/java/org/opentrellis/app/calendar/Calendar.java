@@ -26,12 +26,14 @@ import org.opentrellis.app.calendar.CalendarView.EmailsMeet;
 import org.opentrellis.app.calendar.CalendarView.FullWeek;
 import org.opentrellis.app.calendar.CalendarView.LaneKind;
 import org.opentrellis.app.calendar.CalendarView.MonthQuota;
+import org.opentrellis.app.catalogue.Pressures;
 import org.opentrellis.app.live.Insiders;
 import org.opentrellis.app.people.People;
 import org.opentrellis.core.ahead.Days;
 import org.opentrellis.core.ahead.Outlook;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.newsletter.Going;
+import org.opentrellis.core.pressure.PressureWords;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.springframework.stereotype.Service;
 
@@ -48,12 +50,15 @@ class Calendar {
   private final Insiders insiders;
   private final People people;
   private final Account account;
+  private final Pressures pressures;
 
-  Calendar(DaysAhead ahead, Insiders insiders, People people, Account account) {
+  Calendar(
+      DaysAhead ahead, Insiders insiders, People people, Account account, Pressures pressures) {
     this.ahead = ahead;
     this.insiders = insiders;
     this.people = people;
     this.account = account;
+    this.pressures = pressures;
   }
 
   /**
@@ -306,6 +311,7 @@ class Calendar {
                 says.add(
                     "Nobody gets mail between %s and %s of their time."
                         .formatted(quiet.from(), quiet.to())));
+    pressures.now().pressure().map(PressureWords::says).ifPresent(says::add);
     says.add(
         filter.isEmpty()
             ? "Those who are inside go on as they stand (%s), others come as in the last %d days."

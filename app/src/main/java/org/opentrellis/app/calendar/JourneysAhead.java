@@ -165,7 +165,7 @@ class JourneysAhead {
     LocalDate day = start.atZone(days.zone()).toLocalDate();
     RunsAhead.Run run =
         runs.of(
-            List.of(of.plan(), behaviour, day, left),
+            List.of(of.plan(), behaviour, catalogue.pressure(), day, left),
             effort,
             () ->
                 new DryRun(

@@ -48,7 +48,7 @@ class NewslettersAhead {
     LocalDate date = going.date();
     RunsAhead.Run run =
         runs.of(
-            List.of(of.document(), days.zone()),
+            List.of(of.document(), catalogue.pressure(), days.zone()),
             Effort.of(1),
             () ->
                 new DryRun(

@@ -126,8 +126,13 @@ public class Journeys {
 
   /** The journeys that use a name, also through a strand. */
   public List<Named> using(Name name) {
+    return using(name, JourneyKind.JOURNEY);
+  }
+
+  /** The same of one kind. */
+  public List<Named> using(Name name, JourneyKind kind) {
     List<Long> using = index.using(catalogues.current().usersOf(name));
-    return names().stream().filter(one -> using.contains(one.id())).toList();
+    return namesOf(kind).stream().filter(one -> using.contains(one.id())).toList();
   }
 
   /** A journey with its sentences and findings. */

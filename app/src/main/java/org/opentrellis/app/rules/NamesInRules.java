@@ -20,18 +20,15 @@ class NamesInRules implements NamesElsewhere {
     this.journeys = journeys;
   }
 
+  /** They stand among those of journeys. */
   @Override
   public KnownNames all() {
-    return KnownNames.in(
-        journeys.namesOf(JourneyKind.RULE).stream()
-            .map(rule -> journeys.find(rule.id()).journey())
-            .toList());
+    return KnownNames.of(List.of());
   }
 
   @Override
   public List<NameUse> using(Name name) {
-    return journeys.namesOf(JourneyKind.RULE).stream()
-        .filter(rule -> KnownNames.in(List.of(journeys.find(rule.id()).journey())).has(name))
+    return journeys.using(name, JourneyKind.RULE).stream()
         .map(rule -> new NameUse(NameUse.What.RULE, rule.name(), Long.toString(rule.id())))
         .toList();
   }

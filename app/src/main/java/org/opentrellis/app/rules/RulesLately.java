@@ -1,8 +1,10 @@
 package org.opentrellis.app.rules;
 
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -32,6 +34,7 @@ import org.springframework.stereotype.Service;
 class RulesLately {
   private static final int DAYS = 30;
   private static final long DAY = ZoneClock.DAY;
+  private static final int MINUTE = 60;
 
   /** Of more people than these as many are looked at, drawn evenly. */
   private static final int LOOKED_AT = 2_000;
@@ -61,7 +64,7 @@ class RulesLately {
     this.clock = clock;
   }
 
-  private record Key(String text, long now) {}
+  private record Key(String text, long minute) {}
 
   /**
    * @throws ProblemsFound if it is not understood
@@ -75,7 +78,7 @@ class RulesLately {
     }
     long now = clock.now();
     return room.compute(
-        new Key(text, now), Lane.USUAL, effort -> lately(rule.journey(), now, effort));
+        new Key(text, now / MINUTE), Lane.USUAL, effort -> lately(rule.journey(), now, effort));
   }
 
   private RuleLately lately(Journey rule, long now, Effort effort) {
@@ -86,6 +89,7 @@ class RulesLately {
     List<Long> drawn = drawn(touched);
     World world = World.compile(List.of(rule), catalogues.current(), names.sold());
     Instant start = Instant.ofEpochSecond(from);
+    Map<ZoneId, ZoneClock> clocks = new HashMap<>();
     long times = 0;
     long people = 0;
     for (long person : drawn) {
@@ -93,7 +97,10 @@ class RulesLately {
       int acts =
           pasts
               .of(person, otherwise.getOrDefault(person, List.of()), from)
-              .acts(world, zone -> ZoneClock.around(zone, start, 2 * DAYS), now);
+              .acts(
+                  world,
+                  zone -> clocks.computeIfAbsent(zone, at -> ZoneClock.around(at, start, 2 * DAYS)),
+                  now);
       times += acts;
       people += acts > 0 ? 1 : 0;
     }

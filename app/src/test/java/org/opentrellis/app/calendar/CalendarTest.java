@@ -3,8 +3,11 @@ package org.opentrellis.app.calendar;
 import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.temporal.TemporalAdjusters;
 import java.util.Optional;
+import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.opentrellis.app.Answers.Answer;
@@ -128,15 +131,11 @@ class CalendarTest {
     for (int day = 4; day < 14; day++) {
       sum += on(lane, day);
     }
-    assertThat(sum).isCloseTo(12 * 10, org.assertj.core.data.Offset.offset(3.0));
+    assertThat(sum).isCloseTo(12 * 10, Offset.offset(3.0));
     assertThat(APP.get(asked + "x").status()).isEqualTo(400);
     assertThat(APP.get("/api/calendar?days=7").body().get("from").asString())
         .as("without a first day the week begins on Monday")
-        .isEqualTo(
-            today()
-                .with(
-                    java.time.temporal.TemporalAdjusters.previousOrSame(java.time.DayOfWeek.MONDAY))
-                .toString());
+        .isEqualTo(today().with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY)).toString());
   }
 
   /**

@@ -49,6 +49,8 @@ class PressureLiveTest {
     assertThat(set(1, "WAIT").body().get("says").asString())
         .startsWith("Nobody gets more than 1 email within seven days.")
         .endsWith("the rest waits until there is room.");
+    assertThat(APP.get("/api/calendar").body().get("says").toString())
+        .contains("Nobody gets more than 1 email within seven days.");
     long journey = twoEmails("Waits", "waits");
     putIn(journey, WORKSHOP.person("waits@example.com"));
     WORKSHOP.turn(3 * Letterbox.HOUR);

@@ -2,6 +2,7 @@ package org.opentrellis.app.rules;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -104,7 +105,7 @@ class RulesTest {
         APP.put(
             "/api/rules/" + id,
             Json.write(
-                java.util.Map.of(
+                Map.of(
                     "version",
                     rule.get("version").asInt(),
                     "name",
@@ -123,8 +124,7 @@ class RulesTest {
         APP.put(
             "/api/rules/" + id,
             Json.write(
-                java.util.Map.of(
-                    "version", rule.get("version").asInt(), "name", "Other", "text", "when")));
+                Map.of("version", rule.get("version").asInt(), "name", "Other", "text", "when")));
     assertThat(late.status()).as("somebody else was faster").isEqualTo(409);
     assertThat(APP.delete("/api/rules/" + id).status()).isEqualTo(204);
     assertThat(APP.get("/api/rules").body().toString()).doesNotContain("Those of the fair");

@@ -3,6 +3,7 @@ package org.opentrellis.core.pressure;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.opentrellis.core.behaviour.TypicalBehaviour;
@@ -34,9 +35,7 @@ class PressureTrialTest {
     return PressureTrial.of(
         List.of(journeys),
         Catalogue.EMPTY,
-        List.of(journeys).stream()
-            .map(one -> TypicalBehaviour.in(java.time.ZoneOffset.UTC))
-            .toList(),
+        List.of(journeys).stream().map(one -> TypicalBehaviour.in(ZoneOffset.UTC)).toList(),
         pressure,
         PEOPLE,
         START,
