@@ -269,7 +269,6 @@ export const questions = {
       queryFn: () => answerOf(api.GET('/api/entrances')),
     }),
 
-  /** What goes out on some days. */
   /** What goes out on some days; without a first day from this week's Monday on. */
   calendar: (asked: CalendarAsked) =>
     queryOptions({
@@ -323,7 +322,7 @@ export const questions = {
   /** What a typed rule would have done lately. */
   ruleLately: (text: string) =>
     queryOptions({
-      queryKey: ['rules', 'lately', text],
+      queryKey: ['rule-lately', text],
       queryFn: () =>
         answerOf(api.POST('/api/rules/lately', { body: { text, caret: text.length } })),
       ...FOR_A_MINUTE,

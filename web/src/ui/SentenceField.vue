@@ -5,8 +5,8 @@ import { useReadWhileTyped, useWaysBelow } from './useTypedLine'
 import WaysToGoOn from './WaysToGoOn.vue'
 
 /**
- * A sentence that the server reads while it is typed, with completions. What is understood is told;
- * what is not leaves what was understood before.
+ * A sentence that the server reads while it is typed, with completions. What is understood is told,
+ * and that something else stands there now; the model keeps what was understood last.
  */
 const props = defineProps<{
   label: string
@@ -43,11 +43,13 @@ const { field, focused, closed, ways, active, move, open, onCaret, take, chosen,
 
 onMounted(read)
 watch(meant, (now) => {
-  if (!now) return
+  if (!now) {
+    emit('unclear')
+    return
+  }
   sentence.value = text.value
   emit('meant', now)
 })
-watch(unclear, (now) => now && emit('unclear'))
 
 function onInput() {
   text.value = field.value!.value

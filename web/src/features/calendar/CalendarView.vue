@@ -75,6 +75,9 @@ const { told, busy, send } = useForm()
 /** The address for calendar programs that was made just now. */
 const feed = ref<{ address: string | null; trouble: string | null } | null>(null)
 const asksDraft = ref(drafts.value.length > 0)
+const running = computed(
+  () => view.value?.lanes.filter((one) => one.kind === 'JOURNEY').map((one) => one.id) ?? [],
+)
 /** What was moved last, so that it can be put back. */
 const moved = ref<{ id: number; name: string; from: string; to: string } | null>(null)
 useTabTitle(() => 'Calendar')
@@ -199,8 +202,9 @@ function moveLane(lane: CalendarLane, to: string) {
       <WhoField v-model="who" label="Only who" placeholder="are on list …, or are in segment …" />
     </section>
     <DraftForm
-      v-if="asksDraft && view"
-      :today="view.today"
+      v-if="asksDraft"
+      :today="view?.today"
+      :running="running"
       :drafts="drafts"
       @show="(shown) => ask({ draft: shown.length ? shown : undefined })"
       @close="asksDraft = false"

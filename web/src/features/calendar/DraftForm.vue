@@ -1,16 +1,26 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed, ref, watchEffect } from 'vue'
 import { questions } from '@/api/queries'
 import { plusDays, shortDay } from './days'
 
 /** Journeys that are not open, shown on the calendar as if they were from a day on. */
-const props = defineProps<{ today: string; drafts: string[] }>()
+const props = defineProps<{
+  /** Nothing of it is known while the calendar cannot be told. */
+  today: string | undefined
+  /** Journeys that stand on the calendar by themselves. */
+  running: number[]
+  drafts: string[]
+}>()
 const emit = defineEmits<{ show: [drafts: string[]]; close: [] }>()
 
 const { data: journeys } = useQuery(questions.names())
 const journey = ref<number | null>(null)
-const day = ref(plusDays(props.today, 1))
+const day = ref('')
+watchEffect(() => {
+  if (props.today && !day.value) day.value = plusDays(props.today, 1)
+})
+const others = computed(() => journeys.value?.filter((one) => !props.running.includes(one.id)))
 const perDay = ref(20)
 const ready = computed(
   () => journey.value !== null && day.value !== '' && perDay.value >= 1 && perDay.value <= 100_000,
@@ -24,8 +34,8 @@ const shown = computed(() =>
 )
 
 function add() {
-  const others = props.drafts.filter((one) => !one.startsWith(`${journey.value}~`))
-  emit('show', [...others, `${journey.value}~${day.value}~${perDay.value}`])
+  const before = props.drafts.filter((one) => !one.startsWith(`${journey.value}~`))
+  emit('show', [...before, `${journey.value}~${day.value}~${perDay.value}`])
 }
 
 function remove(key: string) {
@@ -51,7 +61,7 @@ function close() {
       As if
       <select v-model="journey" class="field w-56!" aria-label="Journey">
         <option :value="null" disabled>which journey</option>
-        <option v-for="one in journeys" :key="one.id" :value="one.id">{{ one.name }}</option>
+        <option v-for="one in others" :key="one.id" :value="one.id">{{ one.name }}</option>
       </select>
     </label>
     <label class="flex items-center gap-2 whitespace-nowrap">

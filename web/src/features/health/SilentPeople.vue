@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { answerOf, api } from '@/api/client'
-import { outdated } from '@/api/queries'
+import { isOver, outdated, questions } from '@/api/queries'
 import type { SilentView } from '@/api/types'
 import { useForm } from '@/api/useForm'
 import ShareBar from '@/ui/ShareBar.vue'
@@ -19,6 +20,11 @@ const { told, busy, send } = useForm()
 const done = ref<string | null>(null)
 const asksStop = ref(false)
 const people = computed(() => props.silent.people.length)
+const { data: acts } = useQuery(questions.acts())
+const underWay = computed(() => acts.value?.some((act) => !isOver(act) && !act.failure) ?? false)
+watch(underWay, (now) => {
+  if (!now) void outdated('health')
+})
 const all = computed(() => (people.value === 1 ? 'this one' : `all ${count(people.value)}`))
 
 async function act(change: 'TAG' | 'STOP_MAILING', name: string | null) {
@@ -32,7 +38,7 @@ async function act(change: 'TAG' | 'STOP_MAILING', name: string | null) {
       },
     }),
   )
-  await Promise.all([outdated('people'), outdated('health')])
+  await outdated('people')
 }
 
 async function tag() {
@@ -96,14 +102,18 @@ async function winBack() {
           Plan to win them back
         </button>
         <span class="note"
-          >a journey from the starter; it begins when somebody gets the tag “{{ QUIET }}”</span
+          >first: a journey from the starter, which begins when somebody gets the tag “{{
+            QUIET
+          }}”</span
         >
       </p>
       <p class="flex flex-wrap items-center gap-2">
         <button type="button" class="button button-small" :disabled="busy" @click="tag">
           Tag {{ all }} “{{ QUIET }}”
         </button>
-        <span class="note">once that journey is open, they come into it</span>
+        <span class="note"
+          >once that journey is open: whoever is tagged before does not come into it</span
+        >
       </p>
       <p class="flex flex-wrap items-center gap-2">
         <button

@@ -14,7 +14,13 @@ import RuleSentence from './RuleSentence.vue'
 const props = defineProps<{ rule: RuleView }>()
 
 const { wrong, told, busy, send } = useForm()
-const edited = ref<{ name: string; text: string; meant: RuleMeant | null } | null>(null)
+/** As it was looked at, so that a change by somebody else is not lost. */
+const edited = ref<{
+  version: number
+  name: string
+  text: string
+  meant: RuleMeant | null
+} | null>(null)
 const at = computed(() => ({ params: { path: { id: props.rule.id } } }))
 const often = computed(() =>
   props.rule.lastAt
@@ -23,7 +29,8 @@ const often = computed(() =>
 )
 
 function open() {
-  edited.value = { name: props.rule.name, text: props.rule.typed, meant: null }
+  const { version, name, typed } = props.rule
+  edited.value = { version, name, text: typed, meant: null }
 }
 
 async function turn(on: boolean) {
@@ -42,7 +49,7 @@ async function save() {
     await answerOf(
       api.PUT('/api/rules/{id}', {
         ...at.value,
-        body: { version: props.rule.version, name: now.name, text: now.text },
+        body: { version: now.version, name: now.name, text: now.text },
       }),
     )
     await outdated('rules')

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, nextTick, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { answerOf, api, reasonOf } from '@/api/client'
 import { outdated, questions } from '@/api/queries'
 import type { RuleMeant } from '@/api/types'
@@ -25,10 +25,11 @@ async function add(alsoOn: boolean) {
     text.value = ''
     meant.value = null
     line.value++
-    await nextTick()
-    await outdated('rules')
-    if (alsoOn) {
-      await answerOf(api.PUT('/api/rules/{id}/on', { params: { path: { id: added.id } } }))
+    try {
+      if (alsoOn) {
+        await answerOf(api.PUT('/api/rules/{id}/on', { params: { path: { id: added.id } } }))
+      }
+    } finally {
       await outdated('rules')
     }
   })

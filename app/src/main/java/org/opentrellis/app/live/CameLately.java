@@ -1,7 +1,10 @@
 package org.opentrellis.app.live;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collection;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -45,16 +48,14 @@ public class CameLately {
     for (Trigger trigger : journey.triggers()) {
       switch (trigger) {
         case Trigger.SubmitsForm submits ->
-            told("FORM_SUBMITTED", from, until)
+            log.toldBetween(List.of("FORM_SUBMITTED"), from, until)
                 .forEach(row -> add(came, row.personId(), row.happening()));
-        case Trigger.OpensMessage opens -> {
-          sent("OPENED", opens.message(), from, until)
-              .forEach(row -> comes(came, row, journey, trigger));
-          sent("OPEN_RECORDED", opens.message(), from, until)
-              .forEach(row -> comes(came, row, journey, trigger));
-        }
+        case Trigger.OpensMessage opens ->
+            firstOpens(opens.message(), until).stream()
+                .filter(row -> row.at() > from)
+                .forEach(row -> comes(came, row, journey, trigger));
         case Trigger.ClicksMessage clicks ->
-            sent("CLICKED", clicks.message(), from, until).stream()
+            sent(List.of("CLICKED"), clicks.message(), from, until).stream()
                 .filter(row -> isOf(row, clicks))
                 .forEach(row -> comes(came, row, journey, trigger));
         case Trigger.DateComes comes -> dated(came, journey, trigger, from, until);
@@ -72,13 +73,21 @@ public class CameLately {
     return came;
   }
 
-  private List<HappeningRow> told(String kind, long from, long until) {
-    return log.toldBetween(kind, from, until);
+  /** Who clicks has read it; reading it again brings nobody anywhere. */
+  private Collection<HappeningRow> firstOpens(MessageId message, long until) {
+    Map<List<Object>, HappeningRow> first = new LinkedHashMap<>();
+    for (HappeningRow row : sent(List.of("OPENED", "CLICKED"), message, Long.MIN_VALUE, until)) {
+      List<Object> mail = Arrays.asList(row.personId(), row.journeyId(), row.visit(), row.step());
+      first.merge(mail, row, (one, other) -> one.at() <= other.at() ? one : other);
+    }
+    return first.values();
   }
 
-  private List<HappeningRow> sent(String kind, MessageId message, long from, long until) {
+  private List<HappeningRow> sent(List<String> kinds, MessageId message, long from, long until) {
     LogReading.Words words = reading.words();
-    return told(kind, from, until).stream().filter(row -> isOf(row, message, words)).toList();
+    return log.toldBetween(kinds, from, until).stream()
+        .filter(row -> isOf(row, message, words))
+        .toList();
   }
 
   private static boolean isOf(HappeningRow row, MessageId message, LogReading.Words words) {

@@ -154,14 +154,20 @@ interface HappeningMapper {
       """)
   List<Times> enteredSince(long from);
 
-  /** What was told of one kind after one moment and up to another; not of who was forgotten. */
+  /** What was told of some kinds after one moment and up to another; not of who was forgotten. */
+  default List<HappeningRow> toldBetween(List<String> kinds, long from, long until) {
+    return toldOf(kinds.toArray(String[]::new), from, until);
+  }
+
   @Select(
       "select "
           + COLUMNS
-          + " from happening where kind = #{kind} and origin <> 'DONE' and document is not null"
+          + " from happening where kind = any(cast(#{kinds"
+          + TEXTS
+          + ") and origin <> 'DONE' and document is not null"
           + " and at > #{from} and at <= #{until} order by id")
-  List<HappeningRow> toldBetween(
-      @Param("kind") String kind, @Param("from") long from, @Param("until") long until);
+  List<HappeningRow> toldOf(
+      @Param("kinds") String[] kinds, @Param("from") long from, @Param("until") long until);
 
   /** How often people entered some journeys, and when last. */
   @Select(

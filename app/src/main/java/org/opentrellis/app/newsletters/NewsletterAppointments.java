@@ -15,18 +15,26 @@ import org.opentrellis.core.newsletter.NewsletterJourney;
 import org.opentrellis.core.newsletter.SubjectTest;
 import org.opentrellis.core.newsletter.SubjectVerdict;
 import org.opentrellis.core.stats.Proportion;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.resilience.annotation.Retryable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Chooses the better subject when its moment has come, and closes what has come to everybody. What
- * is chosen is kept with the journey as it goes on from then, in one transaction.
+ * is chosen is kept with the journey as it goes on from then, in one transaction. One that fails is
+ * tried again later, and holds up nothing else.
  */
 @Component
-@Transactional
 class NewsletterAppointments implements Appointments {
+  private static final Logger LOG = LoggerFactory.getLogger(NewsletterAppointments.class);
+
+  /** Seconds until one that failed is tried again. */
+  private static final long TRIED_AGAIN_AFTER = 600;
+
   /** Seconds after it came to the last. */
   static final long CLOSES_AFTER = 60;
 
@@ -37,6 +45,7 @@ class NewsletterAppointments implements Appointments {
   private final JourneyShelf shelf;
   private final Catalogues catalogues;
   private final Account account;
+  private final TransactionTemplate transaction;
 
   NewsletterAppointments(
       NewsletterMapper mapper,
@@ -45,7 +54,8 @@ class NewsletterAppointments implements Appointments {
       Journeys journeys,
       JourneyShelf shelf,
       Catalogues catalogues,
-      Account account) {
+      Account account,
+      TransactionTemplate transaction) {
     this.mapper = mapper;
     this.moments = moments;
     this.figures = figures;
@@ -53,6 +63,7 @@ class NewsletterAppointments implements Appointments {
     this.shelf = shelf;
     this.catalogues = catalogues;
     this.account = account;
+    this.transaction = transaction;
   }
 
   @Override
@@ -68,7 +79,17 @@ class NewsletterAppointments implements Appointments {
       return 0;
     }
     List<NewsletterRow> due = mapper.due(until);
-    due.forEach(row -> keep(row, until));
+    for (NewsletterRow row : due) {
+      try {
+        transaction.executeWithoutResult(status -> keep(row, until));
+      } catch (PessimisticLockingFailureException taken) {
+        throw taken;
+      } catch (RuntimeException fault) {
+        LOG.error("Newsletter {} has to wait: {}", row.journeyId(), fault.getMessage(), fault);
+        transaction.executeWithoutResult(
+            status -> mapper.dueAgain(row.journeyId(), until + TRIED_AGAIN_AFTER));
+      }
+    }
     return due.size();
   }
 

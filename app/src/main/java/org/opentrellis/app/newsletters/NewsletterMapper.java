@@ -77,6 +77,9 @@ interface NewsletterMapper {
   @Update("update newsletter set due_at = #{at}, last_at = #{lastAt} where journey_id = #{id}")
   void dueNext(@Param("id") long id, @Param("at") @Nullable Long at, @Param("lastAt") long lastAt);
 
+  @Update("update newsletter set due_at = #{at} where journey_id = #{id}")
+  void dueAgain(@Param("id") long id, @Param("at") long at);
+
   @Select("select min(due_at) from newsletter")
   Optional<Long> next();
 

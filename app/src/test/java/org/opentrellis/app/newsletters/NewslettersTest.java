@@ -12,10 +12,15 @@ import org.junit.jupiter.params.provider.ValueSource;
 import org.opentrellis.app.Answers.Answer;
 import org.opentrellis.app.RunningApplication;
 import org.opentrellis.app.live.LiveWorkshop;
+import org.opentrellis.app.messages.MessageLibrary;
+import org.opentrellis.core.journey.Message;
+import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.newsletter.Going;
 import org.opentrellis.core.newsletter.Newsletter;
 import org.opentrellis.core.newsletter.OnceMore;
 import org.opentrellis.core.newsletter.SubjectTest;
+import org.opentrellis.core.newsletter.TextAfter;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -241,5 +246,66 @@ class NewslettersTest {
                 .get("detail")
                 .asString())
         .contains("newsletter");
+  }
+
+  /** What is kept of one cannot be read any more, until it is mended. */
+  @Test
+  void oneThatFailsHoldsUpNeitherOthersNorTheClock() {
+    for (int n = 0; n < 6; n++) {
+      WORKSHOP.onList("spoilt%d@example.com".formatted(n), "Spoilt", "Sound");
+    }
+    long spoilt = BOX.planned(BOX.toList("Cannot be closed", "Spoilt"));
+    long sound = BOX.planned(BOX.toList("Can be closed", "Sound"));
+    WORKSHOP.turn(Letterbox.HOUR);
+    JdbcTemplate data = APP.bean(JdbcTemplate.class);
+    String was =
+        data.queryForObject(
+            "select document from newsletter where journey_id = ?", String.class, spoilt);
+    data.update("update newsletter set document = '{' where journey_id = ?", spoilt);
+    data.update("update newsletter set due_at = ? where journey_id = ?", BOX.now() + 60, spoilt);
+    long before = BOX.now();
+    try {
+      WORKSHOP.turn(3 * Letterbox.HOUR);
+    } finally {
+      data.update("update newsletter set document = ? where journey_id = ?", was, spoilt);
+    }
+    assertThat(BOX.now())
+        .as("the clock goes on")
+        .isGreaterThanOrEqualTo(before + 3 * Letterbox.HOUR);
+    assertThat(BOX.phase(sound)).isEqualTo("GONE");
+    assertThat(BOX.phase(spoilt)).isEqualTo("GOING_OUT");
+    WORKSHOP.turn(Letterbox.HOUR);
+    assertThat(BOX.phase(spoilt)).as("once it can be read").isEqualTo("GONE");
+  }
+
+  /** At most one for each who agreed, with the longest values, at the account's price. */
+  @Test
+  void whatATextCostsIsSaidBefore() {
+    WORKSHOP.onList("phone@example.com", "Phones");
+    WORKSHOP.onList("nophone@example.com", "Phones");
+    MessageId text = new MessageId("a-text");
+    APP.bean(MessageLibrary.class)
+        .keep(Message.text(text.value(), "A text", "There is news in your mail."));
+    Newsletter plain = BOX.toList("With a text", "Phones");
+    Newsletter texting =
+        new Newsletter(
+            plain.name(),
+            plain.message(),
+            plain.who(),
+            plain.butNot(),
+            List.of(),
+            plain.going(),
+            0,
+            Optional.empty(),
+            Optional.of(new TextAfter(Optional.of(text), 12, TextAfter.To.NOT_OPENED)),
+            Optional.empty(),
+            Optional.empty());
+    long id = BOX.draft(texting);
+    assertThat(BOX.view(id).get("says").toString())
+        .contains("0 of them agreed to texts: at most 0 segments");
+    long agreed = WORKSHOP.number("phone@example.com");
+    APP.bean(JdbcTemplate.class).update("update person set texts = true where id = ?", agreed);
+    assertThat(BOX.view(id).get("says").toString())
+        .containsPattern("1 of them agreed to texts: at most [1-9] segments?, .*\\d");
   }
 }

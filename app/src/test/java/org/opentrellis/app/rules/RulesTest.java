@@ -2,6 +2,7 @@ package org.opentrellis.app.rules;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -10,6 +11,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.opentrellis.app.Answers.Answer;
 import org.opentrellis.app.RunningApplication;
 import org.opentrellis.app.live.LiveWorkshop;
+import org.opentrellis.app.newsletters.Letterbox;
 import org.opentrellis.core.format.Json;
 import tools.jackson.databind.JsonNode;
 
@@ -188,5 +190,57 @@ class RulesTest {
         .isEqualTo("In the last 30 days it would not have acted once.");
     WORKSHOP.turn(40 * 24 * 3600);
     assertThat(lately("when someone joins list \"Lately\", tag \"x\"")).contains("not have acted");
+  }
+
+  /** The same mail opened twice is opened once; whoever clicks has read it. */
+  @Test
+  void countsWhatTheLogTellsOfMail() {
+    Letterbox box = new Letterbox(APP);
+    WORKSHOP.onList("opens@example.com", "To open");
+    WORKSHOP.onList("shut@example.com", "To open");
+    box.planned(box.toList("To be opened", "To open"));
+    WORKSHOP.turn(2 * Letterbox.HOUR);
+    long mail = WORKSHOP.mails("opens@example.com").getFirst().at("/line/id").asLong();
+    for (String deed : List.of("OPEN", "OPEN", "CLICK")) {
+      assertThat(
+              APP.post(
+                      "/api/inbox/" + mail + "/deeds",
+                      "{\"deed\": \"%s\", \"link\": null}".formatted(deed))
+                  .status())
+          .isEqualTo(204);
+      WORKSHOP.turn(MINUTE);
+    }
+    assertThat(lately("when someone opens \"Choosing a kit\", tag \"x\""))
+        .isEqualTo("In the last 30 days it would have acted 1 time, for 1 person.");
+    assertThat(lately("when someone clicks in \"Choosing a kit\", tag \"x\""))
+        .isEqualTo("In the last 30 days it would have acted 1 time, for 1 person.");
+  }
+
+  @Test
+  void countsOrdersByWhatWasBoughtAndSaysWhatNobodyKnows() {
+    WORKSHOP.onList("buys@example.com", "Buyers");
+    String tools = lately("when someone buys something from Tools, tag \"x\"");
+    for (String order : List.of("a-1", "a-2")) {
+      Answer told =
+          APP.post(
+              "/api/events",
+              """
+              {"specversion": "1.0", "id": "%s", "source": "/test", "type": "order.placed",
+               "data": {"email": "buys@example.com", "order": "%s",
+                 "lines": [{"product": "Hive kit", "quantity": 1, "price": 189.0}]}}
+              """
+                  .formatted(order, order));
+      assertThat(told.status()).as("%s", told.body()).isLessThan(300);
+      WORKSHOP.turn(MINUTE);
+    }
+    assertThat(lately("when someone buys something from Hives, tag \"x\""))
+        .startsWith("In the last 30 days it would have acted 2 times, for 1 person");
+    assertThat(lately("when someone buys something from Hives, once per person, tag \"x\""))
+        .contains("acted 1 time, for 1 person");
+    assertThat(lately("when someone buys something from Tools, tag \"x\""))
+        .as("what they bought is no tool")
+        .isEqualTo(tools);
+    assertThat(lately("when someone enters segment \"Anybody\", tag \"x\""))
+        .contains("is not kept");
   }
 }
