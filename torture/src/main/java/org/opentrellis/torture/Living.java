@@ -16,12 +16,18 @@ import tools.jackson.databind.JsonNode;
 final class Living {
   private static final long DAY = 24 * 3600;
   private static final long PATIENCE_MILLIS = 300_000;
+
+  /** Of those who were to get a newsletter, some unsubscribe or die before it comes to them. */
+  private static final double LEAST_OF_ALL = 0.9;
+
   private static final Pattern KEY = Pattern.compile("<?t(\\d+)\\..*");
 
   private final Score score;
   private final int crowd;
   private final List<Long> putIn = new ArrayList<>();
   private long journey;
+  private long newsletter;
+  private long readers;
   private int people;
 
   /**
@@ -52,6 +58,56 @@ final class Living {
             "{\"journeys\": [%d], \"people\": %d, \"days\": 2, \"seed\": 3}"
                 .formatted(journey, crowd)),
         "let a crowd come");
+    rule(api);
+    newsletter(api);
+  }
+
+  /** Acts once on each who is put on its list. */
+  private void rule(Api api) {
+    JsonNode rule =
+        expect(
+            api.post(
+                "/api/rules",
+                "{\"text\": \"when someone joins list Fair, tag seen\", \"name\": null}"),
+            "keep a rule");
+    expect(api.put("/api/rules/" + rule.at("/id").asLong() + "/on", "{}"), "turn a rule on");
+  }
+
+  /** Goes to all newcomers over an hour, while the clock goes on and is killed. */
+  private void newsletter(Api api) {
+    String message =
+        api.get("/api/messages")
+            .body()
+            .valueStream()
+            .filter(one -> one.at("/name").asString().equals("Choosing a kit"))
+            .findFirst()
+            .orElseThrow()
+            .at("/id")
+            .asString();
+    JsonNode made =
+        expect(api.post("/api/newsletters", "{\"name\": \"To newcomers\"}"), "begin one");
+    newsletter = made.at("/id").asLong();
+    String document =
+        """
+        {"name": "To newcomers", "message": "%s", "who": {"kind": "those", "who": {"kind": "onList", "list": "Newcomers"}}, "butNot": null,
+         "notInside": [], "going": null, "overHours": 1, "subjects": null, "text": null,
+         "onceMore": null, "sender": null}
+        """
+            .formatted(message);
+    JsonNode saved =
+        expect(
+            api.put(
+                "/api/newsletters/" + newsletter,
+                "{\"newsletter\": %s, \"version\": %d}"
+                    .formatted(document, made.at("/version").asInt())),
+            "write a newsletter");
+    expect(
+        api.put(
+            "/api/newsletters/" + newsletter + "/plan",
+            "{\"version\": %d, \"now\": true, \"people\": %d, \"evenSoMany\": true}"
+                .formatted(saved.at("/version").asInt(), saved.at("/people").asLong())),
+        "send a newsletter");
+    readers = saved.at("/people").asLong();
   }
 
   /** Puts some in by hand, and turns the clock on, which goes on behind the caller. */
@@ -72,9 +128,23 @@ final class Living {
       expect(
           api.post("/api/live/journeys/" + journey + "/people", "{\"person\": " + person + "}"),
           "put somebody in");
+      putOnList(api, person);
       putIn.add(person);
     }
     turnOn(api);
+  }
+
+  private void putOnList(Api api, long person) {
+    JsonNode now = api.get("/api/people/" + person).body();
+    expect(
+        api.put(
+            "/api/people/" + person,
+            """
+            {"version": %s, "firstName": "Ida", "lastName": "Test", "phone": null,
+             "zone": "Europe/Berlin", "texts": null, "lists": ["Fair"], "tags": [], "fields": []}
+            """
+                .formatted(now.at("/version"))),
+        "put somebody on a list");
   }
 
   private static void turnOn(Api api) {
@@ -129,6 +199,8 @@ final class Living {
     JsonNode live = rest(api);
     check(api);
     Map<Long, Integer> copies = copies(api);
+    letterIsGone(api);
+    rulesHaveActed(api);
     long sent = 0;
     for (long person : everybody(api)) {
       for (JsonNode message : api.get("/api/live/people/" + person).body().at("/messages")) {
@@ -147,6 +219,26 @@ final class Living {
     }
     if (sent < crowd) {
       score.lose("only %d mails went out to %d people and more".formatted(sent, crowd));
+    }
+  }
+
+  /** Whoever was to get it has it, or has left meanwhile; and nobody has it from a second visit. */
+  private void letterIsGone(Api api) {
+    score.acknowledge();
+    JsonNode view = api.get("/api/newsletters/" + newsletter).body();
+    long got = view.at("/steps/0/sent").asLong(0);
+    if (!view.at("/phase").asString().equals("GONE") || got < LEAST_OF_ALL * readers) {
+      score.lose(
+          "a newsletter to %d went to %d and is %s".formatted(readers, got, view.at("/phase")));
+    }
+  }
+
+  /** The rule acted once on each who was put on its list. */
+  private void rulesHaveActed(Api api) {
+    score.acknowledge();
+    long acted = api.get("/api/rules").body().at("/0/acted").asLong();
+    if (acted != putIn.size()) {
+      score.lose("a rule acted %d times on %d people".formatted(acted, putIn.size()));
     }
   }
 
