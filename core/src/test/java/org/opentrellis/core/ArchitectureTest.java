@@ -87,6 +87,8 @@ class ArchitectureTest {
               "newsletter",
               Set.of("account", "message", "sentence", "journey", "calendar", "stats", "problem")),
           Map.entry(
+              "news", Set.of("newsletter", "message", "sentence", "journey", "problem")),
+          Map.entry(
               "rule",
               Set.of(
                   "reading",
@@ -131,6 +133,7 @@ class ArchitectureTest {
                   "message",
                   "entrance",
                   "newsletter",
+                  "news",
                   "happening",
                   "machine")));
 

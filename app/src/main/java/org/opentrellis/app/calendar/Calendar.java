@@ -106,9 +106,17 @@ class Calendar {
         says(of, wanted.filter()));
   }
 
+  private static int place(LaneKind kind) {
+    return switch (kind) {
+      case NEWSLETTER -> 0;
+      case NEWS -> 1;
+      case JOURNEY, DRAFT -> 2;
+    };
+  }
+
   /** Newsletters first, those that go first at the top; then journeys by their age. */
   private static final Comparator<LaneAhead> ORDER =
-      Comparator.comparing((LaneAhead lane) -> lane.kind() != LaneKind.NEWSLETTER)
+      Comparator.comparingInt((LaneAhead lane) -> place(lane.kind()))
           .thenComparing(
               lane ->
                   lane.coming()
@@ -152,7 +160,7 @@ class Calendar {
         sums[hour] += emails;
       }
       if (hours.stream().anyMatch(one -> one > 0)) {
-        lanes.add(new DayView.DayLane(lane.id(), lane.kind(), lane.name(), hours));
+        lanes.add(new DayView.DayLane(Math.abs(lane.id()), lane.kind(), lane.name(), hours));
       }
     }
     return new DayView(date, lanes, hoursSay(sums));
@@ -174,7 +182,7 @@ class Calendar {
 
   private static CalendarLane lane(LaneAhead lane) {
     return new CalendarLane(
-        lane.id(),
+        Math.abs(lane.id()),
         lane.kind(),
         lane.name(),
         lane.note(),

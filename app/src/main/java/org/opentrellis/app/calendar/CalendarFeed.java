@@ -11,6 +11,7 @@ import java.util.Optional;
 import org.opentrellis.app.clock.AccountClock;
 import org.opentrellis.app.http.PublicAddress;
 import org.opentrellis.app.letters.Token;
+import org.opentrellis.app.news.NewsOnRhythm;
 import org.opentrellis.app.newsletters.Newsletters;
 import org.opentrellis.core.export.DaysCalendar;
 import org.springframework.stereotype.Service;
@@ -25,6 +26,7 @@ class CalendarFeed {
   private final FeedMapper mapper;
   private final DaysAhead ahead;
   private final Newsletters newsletters;
+  private final NewsOnRhythm news;
   private final PublicAddress address;
   private final AccountClock clock;
 
@@ -32,11 +34,13 @@ class CalendarFeed {
       FeedMapper mapper,
       DaysAhead ahead,
       Newsletters newsletters,
+      NewsOnRhythm news,
       PublicAddress address,
       AccountClock clock) {
     this.mapper = mapper;
     this.ahead = ahead;
     this.newsletters = newsletters;
+    this.news = news;
     this.address = address;
     this.clock = clock;
   }
@@ -92,6 +96,15 @@ class CalendarFeed {
                         Instant.ofEpochSecond(one.at()),
                         one.name() + (one.planned() ? "" : " (draft)"),
                         String.join("\n", one.review()))));
+    news.upTo(of.days().begins() + DAYS * 24L * 3600)
+        .forEach(
+            due ->
+                entries.add(
+                    new DaysCalendar.Moment(
+                        "news-" + due.series() + "-" + due.at(),
+                        Instant.ofEpochSecond(due.at()),
+                        due.letter().name() + " (if there is news)",
+                        "")));
     for (int day = 0; day < DAYS; day++) {
       day(of, day).ifPresent(entries::add);
     }

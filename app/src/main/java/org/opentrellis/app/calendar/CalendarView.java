@@ -30,13 +30,14 @@ record CalendarView(
   /** What a lane is about. */
   enum LaneKind {
     NEWSLETTER,
+    NEWS,
     JOURNEY,
     /** A journey that is not open, as if it were. */
     DRAFT
   }
 
   /**
-   * @param id of the journey or newsletter
+   * @param id of the journey, newsletter or news
    * @param note what it is in a few words, such as “open · 31 come a day”
    * @param goesOn the day on which a newsletter goes that can still be moved
    * @param sure whether it is planned or runs; else it goes out only if somebody plans it

@@ -34,7 +34,8 @@ class DaysAhead {
   private static final long HOUR = 3600;
 
   private final JourneysAhead running;
-  private final NewslettersAhead news;
+  private final NewslettersAhead letters;
+  private final NewsAhead news;
   private final DraftsAhead drafts;
   private final Insiders insiders;
   private final Newsletters newsletters;
@@ -46,7 +47,8 @@ class DaysAhead {
 
   DaysAhead(
       JourneysAhead running,
-      NewslettersAhead news,
+      NewslettersAhead letters,
+      NewsAhead news,
       DraftsAhead drafts,
       Insiders insiders,
       Newsletters newsletters,
@@ -56,6 +58,7 @@ class DaysAhead {
       Account account,
       AccountClock clock) {
     this.running = running;
+    this.letters = letters;
     this.news = news;
     this.drafts = drafts;
     this.insiders = insiders;
@@ -93,7 +96,8 @@ class DaysAhead {
     Catalogue catalogue = catalogues.current();
     List<Newsletters.Coming> coming = newsletters.coming();
     Map<Long, LaneAhead> lanes = new LinkedHashMap<>();
-    coming.forEach(one -> lanes.put(one.id(), news.lane(one, days, catalogue, only)));
+    coming.forEach(one -> lanes.put(one.id(), letters.lane(one, days, catalogue, only)));
+    news.lanes(days, catalogue, only).forEach(one -> lanes.put(one.id(), one));
     Set<Long> rules = rules();
     for (int n = 0; n < runs.journeys().size(); n++) {
       Insiders.Running one = runs.journeys().get(n);
@@ -176,8 +180,8 @@ class DaysAhead {
     Map<Long, Integer> positions = new HashMap<>();
     for (int n = 0; n < lanes.size(); n++) {
       positions.put(lanes.get(n).id(), n);
-      if (lanes.get(n).mainDay() >= 0) {
-        crowding.newsletter(n, lanes.get(n).mainDay(), lanes.get(n).readers());
+      for (int day : lanes.get(n).mainDays()) {
+        crowding.newsletter(n, day, lanes.get(n).readers());
       }
     }
     for (OfThoseInside.Ahead one : runs.ahead()) {

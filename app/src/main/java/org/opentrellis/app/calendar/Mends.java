@@ -48,7 +48,7 @@ final class Mends {
         .flatMap(meet -> Stream.of(meet.one(), meet.other()))
         .distinct()
         .map(lane -> of.lanes().get(lane))
-        .filter(lane -> lane.mainDay() == day)
+        .filter(lane -> lane.coming().isPresent() && lane.mainDays().contains(day))
         .flatMap(lane -> moves(of, lane, day))
         .filter(move -> move.then() < WORTH * (now + crowding.on(move.to()).mean()))
         .min(

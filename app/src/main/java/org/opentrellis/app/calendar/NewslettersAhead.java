@@ -69,7 +69,7 @@ class NewslettersAhead {
         outlook,
         LaneAhead.hours(days),
         who,
-        hour < 0 ? -1 : hour / 24,
+        hour < 0 ? List.of() : List.of(hour / 24),
         Optional.of(of));
   }
 

@@ -84,9 +84,12 @@ final class Doorkeeper extends OncePerRequestFilter {
     return path.startsWith("/r/") || path.startsWith("/e/");
   }
 
-  /** Pages of a reader of mail, and the shop, send forms, from nowhere but themselves. */
+  /** Pages of a reader of mail, shop and site send forms, from nowhere but themselves. */
   private static boolean isForAReader(String path) {
-    return path.startsWith("/c/") || path.startsWith("/u/") || path.equals("/shop");
+    return path.startsWith("/c/")
+        || path.startsWith("/u/")
+        || path.equals("/shop")
+        || path.equals("/site/news");
   }
 
   /**

@@ -209,6 +209,13 @@ class DoorsConfiguration {
     return standIn(http, "/site", SITE_POLICY);
   }
 
+  /** Its page of news, in which one posts. */
+  @Bean
+  @Order(Ordered.HIGHEST_PRECEDENCE + 4)
+  SecurityFilterChain newsDoors(HttpSecurity http) {
+    return standIn(http, "/site/*", SHOP_POLICY);
+  }
+
   /** A page that the workshop shows in a frame. */
   private static SecurityFilterChain standIn(HttpSecurity http, String path, String content) {
     return ourOwn(http)

@@ -17,6 +17,7 @@ public final class Schemas {
   public static final String HOUSE_STYLE = PLACE + "HouseStyle";
   public static final String ENTRANCE = PLACE + "Entrance";
   public static final String NEWSLETTER = PLACE + "Newsletter";
+  public static final String NEWS_SERIES = PLACE + "NewsSeries";
   public static final String CHOICES_PAGE = PLACE + "ChoicesPage";
   public static final String COHORT = PLACE + "CohortPlan";
 

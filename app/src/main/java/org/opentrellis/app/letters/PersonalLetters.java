@@ -16,6 +16,7 @@ import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.message.Filling;
 import org.opentrellis.core.message.Letterhead;
 import org.opentrellis.core.message.Manuscript;
+import org.opentrellis.core.message.NewsEntry;
 import org.opentrellis.core.problem.Refused;
 import org.opentrellis.core.problem.Severity;
 import org.opentrellis.mail.Letter;
@@ -31,18 +32,21 @@ public class PersonalLetters {
   private final Recipients recipients;
   private final Writing writing;
   private final Proofreader proofreader;
+  private final IssueNews news;
 
   PersonalLetters(
       MessageLibrary library,
       Account account,
       Recipients recipients,
       Writing writing,
-      Proofreader proofreader) {
+      Proofreader proofreader,
+      IssueNews news) {
     this.library = library;
     this.account = account;
     this.recipients = recipients;
     this.writing = writing;
     this.proofreader = proofreader;
+    this.news = news;
   }
 
   /**
@@ -53,7 +57,8 @@ public class PersonalLetters {
    * @param subject instead of the message's
    * @param preview likewise
    * @param sender a sender's address or name instead of the message's
-   * @param journey whose name links carry, if they do
+   * @param journey that sends it
+   * @param linked the journey's name, if links carry it
    * @param tracked whether it tells that it was opened
    */
   public record Outgoing(
@@ -64,7 +69,8 @@ public class PersonalLetters {
       Optional<String> subject,
       Optional<String> preview,
       Optional<String> sender,
-      Optional<String> journey,
+      long journey,
+      Optional<String> linked,
       boolean tracked) {}
 
   /**
@@ -86,6 +92,7 @@ public class PersonalLetters {
     private final Letterhead head;
     private final Recipients.Around around;
     private final Map<MessageId, Optional<Written>> messages = new HashMap<>();
+    private final Map<Long, List<NewsEntry>> issues = new HashMap<>();
     private final List<SentMailMapper.SentRow> sent = new ArrayList<>();
 
     private Desk(AccountWriter writer, Letterhead head, Recipients.Around around) {
@@ -117,8 +124,10 @@ public class PersonalLetters {
           what,
           email,
           sender,
-          around.known(what.person(), Optional.of(sender)),
-          what.journey().map(journey -> new Campaign(journey, written.name())),
+          around
+              .known(what.person(), Optional.of(sender))
+              .reading(issues.computeIfAbsent(what.journey(), news::of)),
+          what.linked().map(journey -> new Campaign(journey, written.name())),
           head,
           sent);
     }

@@ -1,10 +1,12 @@
 package org.opentrellis.app.letters;
 
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
 import org.opentrellis.app.account.Account;
 import org.opentrellis.app.account.AccountWriter;
 import org.opentrellis.app.messages.MessageLibrary;
@@ -18,6 +20,7 @@ import org.opentrellis.core.journey.PartId;
 import org.opentrellis.core.message.Filling;
 import org.opentrellis.core.message.Letterhead;
 import org.opentrellis.core.message.Manuscript;
+import org.opentrellis.core.message.NewsEntry;
 import org.opentrellis.core.message.Passages;
 import org.opentrellis.core.message.PlainText;
 import org.opentrellis.core.problem.Refused;
@@ -88,18 +91,39 @@ public class ReadAlone {
       String plain) {}
 
   /**
+   * An email as it stands in an issue of news.
+   *
+   * @throws Refused if it cannot be written, with the reason
+   */
+  public ReadMail issue(MessageId id, List<NewsEntry> news, Reader reader) {
+    Written written = find(id);
+    if (!(written.manuscript() instanceof Manuscript.Email email)) {
+      throw new Refused("the message is no email any more");
+    }
+    return email(written.name(), email, Instead.NOTHING, reader, so -> so.reading(news));
+  }
+
+  private Written find(MessageId id) {
+    return library.find(id).orElseThrow(() -> new Refused("the message is not there any more"));
+  }
+
+  /**
    * @throws Refused if it cannot be written, with the reason
    */
   public ReadMail read(MessageId id, Instead instead, Reader reader) {
-    Written written =
-        library.find(id).orElseThrow(() -> new Refused("the message is not there any more"));
+    Written written = find(id);
     return switch (written.manuscript()) {
-      case Manuscript.Email email -> email(written.name(), email, instead, reader);
+      case Manuscript.Email email -> email(written.name(), email, instead, reader, so -> so);
       case Manuscript.Text text -> text(written.name(), text, reader);
     };
   }
 
-  private ReadMail email(String name, Manuscript.Email kept, Instead instead, Reader reader) {
+  private ReadMail email(
+      String name,
+      Manuscript.Email kept,
+      Instead instead,
+      Reader reader,
+      UnaryOperator<Whoever> but) {
     AccountWriter writer = account.writer();
     Manuscript.Email email = kept.saying(instead.subject(), instead.preview());
     Optional<Sender> sender =
@@ -107,7 +131,7 @@ public class ReadAlone {
             .sender()
             .flatMap(said -> Senders.said(said, writer))
             .or(() -> Senders.of(email, writer));
-    Whoever whoever = recipients.alone(reader, writer, sender);
+    Whoever whoever = but.apply(recipients.alone(reader, writer, sender));
     Letterhead head = styles.letterhead(writer);
     Filling filling = new Filling(whoever, head.regional());
     Set<PartId> holding = Passages.holding(email, whoever);

@@ -88,6 +88,7 @@ class Composing {
         variant.flatMap(Variant::subject).or(step::subject),
         step.preview(),
         step.sender(),
+        row.journeyId(),
         step.linkParameters() ? Optional.of(open.nameOf(row.journeyId())) : Optional.empty(),
         !step.untracked());
   }

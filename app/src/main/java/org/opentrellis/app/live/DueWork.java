@@ -36,7 +36,7 @@ class DueWork {
   private final Postman postman;
   private final Lookouts lookouts;
   private final OutsideWorld outside;
-  private final Appointments appointments;
+  private final List<Appointments> appointments;
   private final ClockKeeper keeper;
   private final AccountClock clock;
   private final TrellisSettings settings;
@@ -55,7 +55,7 @@ class DueWork {
       Postman postman,
       Lookouts lookouts,
       OutsideWorld outside,
-      Appointments appointments,
+      List<Appointments> appointments,
       ClockKeeper keeper,
       AccountClock clock,
       TrellisSettings settings) {
@@ -170,6 +170,10 @@ class DueWork {
     }
   }
 
+  private long nextAppointment() {
+    return appointments.stream().mapToLong(Appointments::next).min().orElse(Long.MAX_VALUE);
+  }
+
   /** When the next thing is due, or {@link Long#MAX_VALUE}. */
   long next() {
     return LongStream.of(
@@ -179,7 +183,7 @@ class DueWork {
             putOff.next().orElse(Long.MAX_VALUE),
             lookouts.next(),
             outside.next(),
-            appointments.next())
+            nextAppointment())
         .min()
         .orElse(Long.MAX_VALUE);
   }
@@ -191,7 +195,7 @@ class DueWork {
       if (next > come) {
         // Whoever acts from outside does so at their own moment, and what is decided for all is
         // decided before anybody goes on by it.
-        long alone = Math.min(outside.next(), appointments.next());
+        long alone = Math.min(outside.next(), nextAppointment());
         come = Math.min(to, Math.min(next + TOGETHER_SECONDS, Math.max(next, alone - 1)));
         if (turn) {
           keeper.stand(Instant.ofEpochSecond(next));
@@ -219,7 +223,9 @@ class DueWork {
 
   private Worked workAt(long from, long until) {
     long turns = outside.goOn(clock.now());
-    turns += appointments.keep(from);
+    for (Appointments of : appointments) {
+      turns += of.keep(from);
+    }
     lookouts.lookTo(from);
     long end = Math.min(until, lookouts.next() - 1);
     List<LifeMapper.Due> due = batch.due(Math.max(from, end));

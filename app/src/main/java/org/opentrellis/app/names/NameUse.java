@@ -17,6 +17,7 @@ public record NameUse(What what, String name, @Nullable String id) {
     MESSAGE,
     ENTRANCE,
     NEWSLETTER,
-    RULE
+    RULE,
+    NEWS
   }
 }

@@ -8,7 +8,6 @@ import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.account.Account;
-import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.clock.AccountClock;
 import org.opentrellis.app.http.NameTaken;
 import org.opentrellis.app.http.NotFound;
@@ -32,22 +31,16 @@ import org.opentrellis.app.storage.AgainIfTaken;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.Json;
-import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.Journey;
-import org.opentrellis.core.journey.Message;
-import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.newsletter.Going;
 import org.opentrellis.core.newsletter.Newsletter;
 import org.opentrellis.core.newsletter.NewsletterChecks;
 import org.opentrellis.core.newsletter.NewsletterFinding;
 import org.opentrellis.core.newsletter.NewsletterJourney;
-import org.opentrellis.core.newsletter.NewsletterSheet;
-import org.opentrellis.core.newsletter.Readers;
 import org.opentrellis.core.newsletter.SubjectTest;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.problem.Severity;
-import org.opentrellis.core.sentence.Sentences;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -78,7 +71,7 @@ public class Newsletters {
   private final InsideJourneys inside;
   private final MailFigures mail;
   private final MailCalledOff calledOff;
-  private final Catalogues catalogues;
+  private final NewsletterWords words;
   private final Account account;
   private final AccountClock clock;
 
@@ -93,7 +86,7 @@ public class Newsletters {
       InsideJourneys inside,
       MailFigures mail,
       MailCalledOff calledOff,
-      Catalogues catalogues,
+      NewsletterWords words,
       Account account,
       AccountClock clock) {
     this.mapper = mapper;
@@ -106,7 +99,7 @@ public class Newsletters {
     this.inside = inside;
     this.mail = mail;
     this.calledOff = calledOff;
-    this.catalogues = catalogues;
+    this.words = words;
     this.account = account;
     this.clock = clock;
   }
@@ -173,7 +166,7 @@ public class Newsletters {
                     newsletter.name(),
                     row.state() != NewsletterRow.State.DRAFT,
                     row.firstAt() != null ? row.firstAt() : moments.of(going).first(),
-                    sheet(newsletter)));
+                    words.sheet(newsletter)));
   }
 
   /** Those that go first stand first; those without a time last. */
@@ -195,7 +188,7 @@ public class Newsletters {
         row.journeyId(),
         newsletter.name(),
         phase(row),
-        newsletter.message().map(this::called).orElse(null),
+        newsletter.message().map(words.called()).orElse(null),
         row.firstAt() != null
             ? row.firstAt()
             : newsletter.going().map(going -> moments.of(going).first()).orElse(null),
@@ -227,9 +220,9 @@ public class Newsletters {
         row.version(),
         phase,
         Documents.write(newsletter),
-        newsletter.who().flatMap(Readers::asked).map(this::typed).orElse(""),
-        newsletter.butNot().map(this::typed).orElse(""),
-        sheet(newsletter),
+        words.who(newsletter),
+        words.butNot(newsletter),
+        words.sheet(newsletter),
         open ? NewsletterFault.of(found(newsletter, people)) : List.of(),
         people,
         row.firstAt(),
@@ -248,7 +241,7 @@ public class Newsletters {
     Newsletter newsletter = read(given);
     long people = surroundings.people(newsletter);
     return new NewsletterLook(
-        sheet(newsletter),
+        words.sheet(newsletter),
         NewsletterFault.of(found(newsletter, people)),
         people,
         says.of(newsletter, people));
@@ -366,6 +359,46 @@ public class Newsletters {
   public void plan(long id) {
     NewsletterRow row = find(id);
     plan(id, new NewsletterPlan(row.version(), false, surroundings.people(row.newsletter()), true));
+  }
+
+  /**
+   * It goes out when it says, without anybody who looks at it.
+   *
+   * @param most people who may get it so
+   * @return why it stays a draft; nothing if it goes
+   */
+  public Optional<String> planUnseen(long id, long most) {
+    Newsletter newsletter = find(id).newsletter();
+    long people = surroundings.people(newsletter);
+    Optional<String> wrong =
+        found(newsletter, people).stream()
+            .filter(one -> one.severity() == Severity.ERROR)
+            .map(NewsletterFinding::sentence)
+            .findFirst();
+    if (wrong.isEmpty() && people > most) {
+      return Optional.of(
+          String.format(Locale.ROOT, "%,d people would get it, and so far %,d at most.", people, most));
+    }
+    if (wrong.isEmpty()) {
+      shelf.open(id);
+      schedule(id, newsletter, people);
+    }
+    return wrong;
+  }
+
+  /** How many get one, as people are now. */
+  @Transactional(readOnly = true)
+  public long people(Newsletter newsletter) {
+    return surroundings.people(newsletter);
+  }
+
+  /**
+   * What one stands among that is like others.
+   *
+   * @param people how many get it
+   */
+  public NewsletterChecks.Surroundings surroundings(long people) {
+    return surroundings.around(people);
   }
 
   private void schedule(long id, Newsletter newsletter, long people) {
@@ -544,18 +577,6 @@ public class Newsletters {
 
   private static Newsletter read(JsonNode given) {
     return ProblemsFound.within("/newsletter", () -> Documents.readNewsletter(given));
-  }
-
-  private List<String> sheet(Newsletter newsletter) {
-    return NewsletterSheet.of(newsletter, this::called, catalogues.current(), account.zone());
-  }
-
-  private String typed(Condition who) {
-    return Sentences.ofPeople(catalogues.current()).typed().condition(who).text();
-  }
-
-  private String called(MessageId id) {
-    return catalogues.current().message(id).map(Message::name).orElse(id.value());
   }
 
   private List<NewsletterFinding> found(Newsletter newsletter, long people) {

@@ -17,6 +17,7 @@ import org.opentrellis.core.machine.PersonState;
 import org.opentrellis.core.message.HouseStyle;
 import org.opentrellis.core.message.Manuscript;
 import org.opentrellis.core.message.Part;
+import org.opentrellis.core.news.NewsSeries;
 import org.opentrellis.core.newsletter.Newsletter;
 import org.opentrellis.core.problem.Problems;
 import org.opentrellis.core.problem.ProblemsFound;
@@ -176,6 +177,17 @@ public final class Documents {
   /**
    * @throws ProblemsFound with every problem and its place
    */
+  public static NewsSeries readNewsSeries(JsonNode given) {
+    return read(given, NewsSeries.class);
+  }
+
+  public static JsonNode write(NewsSeries series) {
+    return new DocumentWriter(true).write(series, NewsSeries.class);
+  }
+
+  /**
+   * @throws ProblemsFound with every problem and its place
+   */
   public static ChoicesPage readChoicesPage(JsonNode given) {
     return read(given, ChoicesPage.class);
   }
@@ -280,6 +292,7 @@ public final class Documents {
         HouseStyle.class,
         Entrance.class,
         ChoicesPage.class,
-        Newsletter.class);
+        Newsletter.class,
+        NewsSeries.class);
   }
 }

@@ -21,14 +21,12 @@ public final class NewsletterSheet {
   private final Newsletter newsletter;
   private final Function<MessageId, String> messages;
   private final Sentences people;
-  private final ZoneId zone;
 
   private NewsletterSheet(
-      Newsletter newsletter, Function<MessageId, String> messages, Sentences people, ZoneId zone) {
+      Newsletter newsletter, Function<MessageId, String> messages, Sentences people) {
     this.newsletter = newsletter;
     this.messages = messages;
     this.people = people;
-    this.zone = zone;
   }
 
   /**
@@ -43,12 +41,21 @@ public final class NewsletterSheet {
       Function<MessageId, String> messages,
       Catalogue catalogue,
       ZoneId zone) {
+    return of(newsletter, when(newsletter, zone), messages, catalogue);
+  }
+
+  /** The same of what goes out at times that another says. */
+  public static List<String> of(
+      Newsletter newsletter,
+      String when,
+      Function<MessageId, String> messages,
+      Catalogue catalogue) {
     NewsletterSheet sheet =
-        new NewsletterSheet(newsletter, messages, Sentences.ofPeople(catalogue), zone);
+        new NewsletterSheet(newsletter, messages, Sentences.ofPeople(catalogue));
     List<String> lines = new ArrayList<>();
     lines.add("Sends " + sheet.message() + " " + sheet.whom() + ".");
     sheet.butNot().ifPresent(lines::add);
-    lines.add(sheet.when());
+    lines.add(when);
     newsletter.subjects().ifPresent(tried -> lines.add(sheet.tried(tried)));
     newsletter.text().ifPresent(text -> lines.add(sheet.text(text)));
     newsletter.onceMore().ifPresent(again -> lines.add(onceMore(again)));
@@ -94,7 +101,8 @@ public final class NewsletterSheet {
         : String.join(", ", names.subList(0, names.size() - 1)) + " or " + names.getLast();
   }
 
-  private String when() {
+  private static String when(Newsletter newsletter, ZoneId zone) {
+    String over = over(newsletter.overHours());
     return newsletter
         .going()
         .map(
@@ -104,12 +112,12 @@ public final class NewsletterSheet {
                         DAY.format(going.date()),
                         going.at(),
                         going.theirTime() ? "by each person\u2019s own clock" : "in " + zone,
-                        over()))
-        .orElse("Goes out at no time yet" + over() + ".");
+                        over))
+        .orElse("Goes out at no time yet" + over + ".");
   }
 
-  private String over() {
-    int hours = newsletter.overHours();
+  /** Over how long it goes out, behind when; empty for all at once. */
+  public static String over(int hours) {
     return hours == 0
         ? ""
         : hours == 1

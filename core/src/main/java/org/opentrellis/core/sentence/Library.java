@@ -59,23 +59,11 @@ public final class Library {
       byName.forEach(
           (name, all) -> {
             for (int i = 0; i < all.size(); i++) {
-              String which = all.size() == 1 ? "" : "the " + ordinal(i + 1) + " ";
+              String which = all.size() == 1 ? "" : "the " + Style.ordinal(i + 1) + " ";
               labels.put(all.get(i), which + Style.quoted(name));
             }
           });
     }
-  }
-
-  /** "1st", "2nd", "13th". */
-  static String ordinal(int number) {
-    int last = number % 100 / 10 == 1 ? 0 : number % 10;
-    return number
-        + switch (last) {
-          case 1 -> "st";
-          case 2 -> "nd";
-          case 3 -> "rd";
-          default -> "th";
-        };
   }
 
   /** The sends of the journey, in order. */

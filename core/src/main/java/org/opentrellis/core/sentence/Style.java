@@ -28,4 +28,16 @@ public enum Style {
   public static String quoted(String name) {
     return OPEN + name.replace(CLOSE, CLOSE + CLOSE) + CLOSE;
   }
+
+  /** "1st", "2nd", "13th". */
+  public static String ordinal(int number) {
+    int last = number % 100 / 10 == 1 ? 0 : number % 10;
+    return number
+        + switch (last) {
+          case 1 -> "st";
+          case 2 -> "nd";
+          case 3 -> "rd";
+          default -> "th";
+        };
+  }
 }

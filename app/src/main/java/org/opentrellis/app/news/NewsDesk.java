@@ -1,0 +1,180 @@
+package org.opentrellis.app.news;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.opentrellis.app.http.Refusal;
+import org.opentrellis.app.letters.ReadAlone;
+import org.opentrellis.app.news.NewsOrders.SeriesGiven;
+import org.opentrellis.app.news.NewsOrders.SeriesGo;
+import org.opentrellis.app.news.NewsViews.SeriesEntry;
+import org.opentrellis.app.news.NewsViews.SeriesFault;
+import org.opentrellis.app.news.NewsViews.SeriesLook;
+import org.opentrellis.app.news.NewsViews.SeriesView;
+import org.opentrellis.app.newsletters.NewsletterWords;
+import org.opentrellis.app.newsletters.Newsletters;
+import org.opentrellis.core.format.Documents;
+import org.opentrellis.core.journey.MessageId;
+import org.opentrellis.core.message.NewsEntry;
+import org.opentrellis.core.news.IssueContent;
+import org.opentrellis.core.news.NewsItem;
+import org.opentrellis.core.news.NewsSeries;
+import org.opentrellis.core.problem.ProblemsFound;
+import org.opentrellis.core.problem.Refused;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Component;
+
+/** What needs the source of a series, which may take seconds: so nothing is held meanwhile. */
+@Component
+class NewsDesk {
+  private final NewsOnRhythm news;
+  private final NewsSource source;
+  private final Issues issues;
+  private final Newsletters newsletters;
+  private final NewsletterWords words;
+  private final ReadAlone letters;
+
+  /** While one types, a source on the web is not asked with each key. */
+  private final Cache<String, Read> lately =
+      Caffeine.newBuilder().maximumSize(50).expireAfterWrite(Duration.ofSeconds(20)).build();
+
+  /**
+   * What a source gives.
+   *
+   * @param fault why it cannot be read; empty if it can
+   */
+  private record Read(List<NewsItem> items, String fault) {}
+
+  NewsDesk(
+      NewsOnRhythm news,
+      NewsSource source,
+      Issues issues,
+      Newsletters newsletters,
+      NewsletterWords words,
+      ReadAlone letters) {
+    this.news = news;
+    this.source = source;
+    this.issues = issues;
+    this.newsletters = newsletters;
+    this.words = words;
+    this.letters = letters;
+  }
+
+  /**
+   * How a series would be and what its next issue would hold, without keeping it.
+   *
+   * @throws ProblemsFound if something cannot be so
+   */
+  SeriesLook look(long id, SeriesGiven given) {
+    NewsSeries series =
+        ProblemsFound.within("/series", () -> Documents.readNewsSeries(given.series()));
+    long people = newsletters.people(series.letter());
+    long at = news.nextAt(id, series);
+    Read read = series.source().isBlank() ? new Read(List.of(), "") : read(series);
+    IssueContent content = news.content(id, series, read.items());
+    return new SeriesLook(
+        words.sheet(series),
+        SeriesFault.of(news.found(series, people)),
+        people,
+        at,
+        read.fault().isEmpty() ? "" : sentence(read.fault()),
+        content.shown().stream().map(NewsDesk::entry).toList(),
+        content.leftOut().size(),
+        says(content, people, series),
+        html(series, content, at));
+  }
+
+  private Read read(NewsSeries series) {
+    return series.isFromSite()
+        ? readNow(series)
+        : lately.get(series.source(), address -> readNow(series));
+  }
+
+  private Read readNow(NewsSeries series) {
+    try {
+      return new Read(source.read(series), "");
+    } catch (Refused refused) {
+      return new Read(List.of(), refused.sentence());
+    }
+  }
+
+  private static String sentence(String fault) {
+    return "Its news cannot be read just now: " + fault + ".";
+  }
+
+  private static SeriesEntry entry(NewsItem item) {
+    return new SeriesEntry(
+        item.title(),
+        item.words(),
+        item.address(),
+        item.posted().map(posted -> posted.getEpochSecond()).orElse(null));
+  }
+
+  private List<String> says(IssueContent content, long people, NewsSeries series) {
+    List<String> says = new ArrayList<>();
+    if (content.isEmpty()) {
+      says.add("Nothing is new so far: unless something is posted, nothing goes out.");
+    } else {
+      says.add(
+          String.format(
+              Locale.ROOT,
+              "%s so far; %,d %s it as people are now.",
+              Issues.pieces(content.shown().size()),
+              people,
+              people == 1 ? "person gets" : "people get"));
+    }
+    int left = content.leftOut().size();
+    if (left > 0 && !content.isEmpty()) {
+      says.add(
+          "%s older and left out: the message shows %d at most."
+              .formatted(left == 1 ? "One more is" : left + " more are", issues.shown(series)));
+    }
+    return says;
+  }
+
+  private String html(NewsSeries series, IssueContent content, long at) {
+    if (series.letter().message().isEmpty() || content.isEmpty()) {
+      return "";
+    }
+    MessageId message = series.letter().message().get();
+    List<NewsEntry> entries = content.shown().stream().map(NewsItem::entry).toList();
+    LocalDate day = issues.local(at).toLocalDate();
+    try {
+      return letters
+          .issue(message, entries, new ReadAlone.Reader("", "", Map.of(), day, who -> false))
+          .html();
+    } catch (Refused refused) {
+      return "";
+    }
+  }
+
+  /**
+   * @throws Refusal if its source cannot be read, or as {@link NewsOnRhythm#turnOn} says
+   */
+  SeriesView turnOn(long id, SeriesGo go) {
+    return news.turnOn(id, go, required(news.series(id)));
+  }
+
+  /**
+   * @throws Refusal if its source cannot be read, or as {@link NewsOnRhythm#sendEarly} says
+   */
+  SeriesView sendEarly(long id, SeriesGo go) {
+    return news.sendEarly(id, go, required(news.series(id)));
+  }
+
+  private List<NewsItem> required(NewsSeries series) {
+    if (series.source().isBlank()) {
+      throw ProblemsFound.badValue("/series/source", "Say where the news comes from.");
+    }
+    Read read = readNow(series);
+    if (!read.fault().isEmpty()) {
+      throw new Refusal(HttpStatus.CONFLICT, "source", sentence(read.fault()), null);
+    }
+    return read.items();
+  }
+}
