@@ -90,6 +90,12 @@ export const router = createRouter({
       component: () => import('@/features/rules/RulesView.vue'),
     },
     {
+      path: '/news/:id(\\d+)',
+      name: 'news',
+      props: numbered,
+      component: () => import('@/features/news/NewsPage.vue'),
+    },
+    {
       path: '/newsletters/:id(\\d+)',
       name: 'newsletter',
       props: numbered,

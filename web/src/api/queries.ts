@@ -13,6 +13,7 @@ import type {
   EstimateView,
   ChoicesPageDocument,
   EntranceDocument,
+  NewsDocument,
   NewsletterDocument,
   HouseStyleDocument,
   ManuscriptDocument,
@@ -346,6 +347,29 @@ export const questions = {
       queryKey: ['newsletter-look', newsletter],
       queryFn: ({ signal }) =>
         answerOf(api.POST('/api/newsletters/looks', { body: { newsletter }, signal })),
+      placeholderData: keepPreviousData,
+    }),
+
+  news: () =>
+    queryOptions({
+      queryKey: ['news'],
+      queryFn: () => answerOf(api.GET('/api/news')),
+    }),
+
+  newsOf: (id: number) =>
+    queryOptions({
+      queryKey: ['news', id],
+      queryFn: () => answerOf(api.GET('/api/news/{id}', { params: { path: { id } } })),
+    }),
+
+  /** How news would be that is being changed, and its next issue. */
+  newsLook: (id: number, series: NewsDocument) =>
+    queryOptions({
+      queryKey: ['news', id, 'look', series],
+      queryFn: ({ signal }) =>
+        answerOf(
+          api.POST('/api/news/{id}/looks', { params: { path: { id } }, body: { series }, signal }),
+        ),
       placeholderData: keepPreviousData,
     }),
 

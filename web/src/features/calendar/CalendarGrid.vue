@@ -10,6 +10,7 @@ import {
   shortDay,
   type CalendarDay,
 } from './days'
+import { isLetter, placeOf } from './lanes'
 import LaneMark from './LaneMark.vue'
 
 /** A lane for each newsletter and journey, a column for each day; newsletters are moved here. */
@@ -30,7 +31,7 @@ const most = computed(() =>
   Math.max(
     1,
     ...props.view.lanes
-      .filter((lane) => lane.kind !== 'NEWSLETTER')
+      .filter((lane) => !isLetter(lane))
       .flatMap((lane) => props.days.map((_, n) => emailsOn(lane.emails, n))),
   ),
 )
@@ -121,7 +122,7 @@ function column(day: CalendarDay) {
     </div>
     <div
       v-for="lane in view.lanes"
-      :key="lane.id"
+      :key="`${lane.kind} ${lane.id}`"
       class="grid border-t border-line2"
       :style="columns"
       role="group"
@@ -129,11 +130,7 @@ function column(day: CalendarDay) {
     >
       <RouterLink
         class="flex min-w-0 flex-col justify-center py-2 pr-3 hover:underline"
-        :to="
-          lane.kind === 'NEWSLETTER'
-            ? { name: 'newsletter', params: { id: lane.id } }
-            : { name: 'workbench', params: { id: lane.id } }
-        "
+        :to="placeOf(lane)"
       >
         <b class="truncate font-semibold">{{ lane.name }}</b>
         <span class="note truncate">{{ lane.note }}</span>
@@ -154,7 +151,7 @@ function column(day: CalendarDay) {
         @drop.prevent="drop(day.day)"
       >
         <span
-          v-if="lane.kind !== 'NEWSLETTER'"
+          v-if="!isLetter(lane)"
           class="absolute inset-x-0 bottom-0 h-1.5"
           :class="lane.sure ? 'bg-vine-soft' : 'border-t border-dashed border-line'"
           aria-hidden="true"
@@ -177,7 +174,7 @@ function column(day: CalendarDay) {
             emailsIn(emailsOn(lane.emails, n))
           }}</span>
           <LaneMark
-            :newsletter="lane.kind === 'NEWSLETTER'"
+            :newsletter="isLetter(lane)"
             :size="leafSize(emailsOn(lane.emails, n), most)"
             :gone="(lane.emails.gone[n] ?? 0) > 0 && (lane.emails.mean[n] ?? 0) < 0.05"
             :sure="lane.sure"

@@ -71,6 +71,7 @@ const { data: day } = useQuery(
   })),
 )
 const { data: newsletters } = useQuery(questions.newsletters())
+const { data: news } = useQuery(questions.news())
 const { told, busy, send } = useForm()
 /** The address for calendar programs that was made just now. */
 const feed = ref<{ address: string | null; trouble: string | null } | null>(null)
@@ -97,6 +98,14 @@ async function add() {
     const added = await answerOf(api.POST('/api/newsletters', { body: { name: null } }))
     await outdated('newsletters')
     await router.push({ name: 'newsletter', params: { id: added.id } })
+  })
+}
+
+async function addNews() {
+  await send(async () => {
+    const added = await answerOf(api.POST('/api/news', { body: { name: null } }))
+    await outdated('news')
+    await router.push({ name: 'news', params: { id: added.id } })
   })
 }
 
@@ -243,7 +252,12 @@ function moveLane(lane: CalendarLane, to: string) {
       />
       <div class="grid h-44 shrink-0 grid-cols-3 gap-3">
         <DayPanel :day="chosen" :view="day" />
-        <NewsletterList :newsletters="newsletters ?? []" />
+        <NewsletterList
+          :newsletters="newsletters ?? []"
+          :news="news ?? []"
+          :busy="busy"
+          @news="addNews"
+        />
         <TooMuchPanel :view="view" :busy="busy" @move="move" @choose="(one) => ask({ day: one })" />
       </div>
     </template>

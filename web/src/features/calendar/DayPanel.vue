@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { DayView } from '@/api/types'
 import { emailsIn, longDay } from './days'
+import { placeOf } from './lanes'
 
 /** A day, hour by hour. */
 const props = defineProps<{ day: string; view: DayView | undefined }>()
@@ -42,16 +43,14 @@ const total = (hours: number[]) => hours.reduce((sum, one) => sum + one, 0)
       <span>0:00</span><span>6:00</span><span>12:00</span><span>18:00</span><span>24:00</span>
     </p>
     <ul class="grid gap-0.5">
-      <li v-for="lane in view?.lanes" :key="lane.id" class="flex justify-between gap-3">
-        <RouterLink
-          class="truncate hover:underline"
-          :to="
-            lane.kind === 'NEWSLETTER'
-              ? { name: 'newsletter', params: { id: lane.id } }
-              : { name: 'workbench', params: { id: lane.id } }
-          "
-          >{{ lane.name }}</RouterLink
-        >
+      <li
+        v-for="lane in view?.lanes"
+        :key="`${lane.kind} ${lane.id}`"
+        class="flex justify-between gap-3"
+      >
+        <RouterLink class="truncate hover:underline" :to="placeOf(lane)">{{
+          lane.name
+        }}</RouterLink>
         <span class="figure">{{ emailsIn(total(lane.hours)) }}</span>
       </li>
     </ul>

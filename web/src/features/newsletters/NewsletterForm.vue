@@ -7,7 +7,7 @@ import WhoField from '@/features/people/WhoField.vue'
 import SenderChoices from '@/features/workbench/SenderChoices.vue'
 import Labelled from '@/ui/Labelled.vue'
 import AfterwardsForm from './AfterwardsForm.vue'
-import { about, MOST_HOURS, tomorrow } from './newsletters'
+import { about, OVER_HOURS, tomorrow } from './newsletters'
 import SubjectsForm from './SubjectsForm.vue'
 
 /** What a newsletter says: message, people, time, and what follows. */
@@ -136,7 +136,8 @@ const timed = computed({
         </span>
       </div>
     </fieldset>
-    <fieldset class="grid gap-2">
+    <slot v-if="$slots.when" name="when" />
+    <fieldset v-else class="grid gap-2">
       <legend class="label">When</legend>
       <span class="flex flex-wrap items-center gap-2">
         <button v-if="!timed" type="button" class="button" @click="timed = true">
@@ -162,9 +163,8 @@ const timed = computed({
             <option value="theirs">each person’s own time</option>
           </select>
           <select v-model.number="given.overHours" class="field w-28!" aria-label="Over how long">
-            <option :value="0">all at once</option>
-            <option v-for="n in MOST_HOURS" :key="n" :value="n">
-              over {{ n === 1 ? 'an hour' : `${n} hours` }}
+            <option v-for="(name, hours) in OVER_HOURS" :key="hours" :value="hours">
+              {{ name }}
             </option>
           </select>
         </template>

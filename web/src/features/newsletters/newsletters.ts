@@ -21,7 +21,12 @@ export const BEGINS = {
 }
 
 export const MOST_SUBJECTS = 3
-export const MOST_HOURS = 12
+const MOST_HOURS = 12
+
+/** Over how long one goes out, by hours. */
+export const OVER_HOURS = Array.from({ length: MOST_HOURS + 1 }, (_, hours) =>
+  hours === 0 ? 'all at once' : hours === 1 ? 'over an hour' : `over ${hours} hours`,
+)
 
 /** The finding about a field, if there is one. */
 export function about<F extends { place: string; sentence: string }>(

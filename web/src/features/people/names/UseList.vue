@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { NameUse } from '@/api/types'
 
-/** What uses a name, to go to: journeys, strands, segments, messages, entrances, newsletters and rules. */
+/** What uses a name, to go to: journeys, strands, segments, messages, entrances, newsletters, news and rules. */
 defineProps<{ uses: NameUse[] }>()
 
 const KINDS: Record<NameUse['what'], { word: string; route: string | null }> = {
@@ -12,6 +12,7 @@ const KINDS: Record<NameUse['what'], { word: string; route: string | null }> = {
   ENTRANCE: { word: 'entrance', route: 'entrance' },
   NEWSLETTER: { word: 'newsletter', route: 'newsletter' },
   RULE: { word: 'rule', route: 'rules' },
+  NEWS: { word: 'news', route: 'news' },
 }
 
 /** Where it is looked at; nothing for what stands on this page. */

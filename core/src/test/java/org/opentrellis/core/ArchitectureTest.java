@@ -86,8 +86,7 @@ class ArchitectureTest {
           Map.entry(
               "newsletter",
               Set.of("account", "message", "sentence", "journey", "calendar", "stats", "problem")),
-          Map.entry(
-              "news", Set.of("newsletter", "message", "sentence", "journey", "problem")),
+          Map.entry("news", Set.of("newsletter", "message", "sentence", "journey", "problem")),
           Map.entry(
               "rule",
               Set.of(

@@ -32,7 +32,16 @@ record LaneAhead(
   static LaneAhead of(
       long id, CalendarView.LaneKind kind, String name, String note, boolean sure, Outlook ahead) {
     return new LaneAhead(
-        id, kind, name, note, sure, ahead, hours(ahead.days()), new BitSet(), List.of(), Optional.empty());
+        id,
+        kind,
+        name,
+        note,
+        sure,
+        ahead,
+        hours(ahead.days()),
+        new BitSet(),
+        List.of(),
+        Optional.empty());
   }
 
   static long ofNews(long series) {

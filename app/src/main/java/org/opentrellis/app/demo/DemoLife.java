@@ -42,6 +42,7 @@ class DemoLife {
   private final Journeys journeys;
   private final JourneyShelf shelf;
   private final DemoNewsletters newsletters;
+  private final DemoNews news;
   private final Rules rules;
   private final Crowds crowds;
   private final ClockKeeper keeper;
@@ -52,6 +53,7 @@ class DemoLife {
       Journeys journeys,
       JourneyShelf shelf,
       DemoNewsletters newsletters,
+      DemoNews news,
       Rules rules,
       Crowds crowds,
       ClockKeeper keeper,
@@ -60,6 +62,7 @@ class DemoLife {
     this.journeys = journeys;
     this.shelf = shelf;
     this.newsletters = newsletters;
+    this.news = news;
     this.rules = rules;
     this.crowds = crowds;
     this.keeper = keeper;
@@ -93,6 +96,7 @@ class DemoLife {
           rules.add("when someone buys Membership, tag member", true);
           rules.add("when someone gets tag lapsed, add to list Quiet", false);
         });
+    transaction.executeWithoutResult(status -> news.lay((int) OPEN_FOR.toDays()));
     long letter =
         Objects.requireNonNull(
             transaction.execute(status -> newsletters.lay((int) OPEN_FOR.toDays())));

@@ -65,6 +65,7 @@ class HttpConfiguration implements WebMvcConfigurer {
           "/side-by-side",
           "/calendar",
           "/rules",
+          "/news/**",
           "/newsletters/**",
           "/glasshouse"
         }) {

@@ -2,6 +2,7 @@ package org.opentrellis.app.news;
 
 import com.rometools.rome.feed.synd.SyndContent;
 import com.rometools.rome.feed.synd.SyndEntry;
+import com.rometools.rome.feed.synd.SyndFeed;
 import com.rometools.rome.io.FeedException;
 import com.rometools.rome.io.SyndFeedInput;
 import com.rometools.rome.io.XmlReader;
@@ -12,8 +13,8 @@ import java.util.Date;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
 import org.jsoup.Jsoup;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.message.WebAddress;
 import org.opentrellis.core.news.NewsItem;
 import org.opentrellis.core.problem.Refused;
@@ -42,9 +43,11 @@ final class FeedReading {
     // An entity could bring in files of this machine, or grow without end.
     input.setAllowDoctypes(false);
     try (XmlReader reader = new XmlReader(new ByteArrayInputStream(feed))) {
-      return input.build(reader).getEntries().stream()
+      SyndFeed read = input.build(reader);
+      boolean atom = read.getFeedType().startsWith("atom");
+      return read.getEntries().stream()
           .limit(MOST)
-          .flatMap(entry -> item(entry).stream())
+          .flatMap(entry -> item(entry, atom).stream())
           .toList();
     } catch (IOException | FeedException | IllegalArgumentException fault) {
       throw new Refused("what stands there is no feed that can be read (Atom or RSS)");
@@ -52,9 +55,9 @@ final class FeedReading {
   }
 
   /** What has neither a title nor words is no news. */
-  private static Optional<NewsItem> item(SyndEntry entry) {
-    String words = words(content(entry));
-    String title = cut(words(entry.getTitleEx()), LONGEST_TITLE);
+  private static Optional<NewsItem> item(SyndEntry entry, boolean atom) {
+    String words = words(content(entry), atom);
+    String title = cut(words(entry.getTitleEx(), atom), LONGEST_TITLE);
     String said = cut(words, LONGEST);
     String id =
         Stream.of(entry.getUri(), entry.getLink(), title + said)
@@ -86,13 +89,14 @@ final class FeedReading {
         : entry.getContents().stream().findFirst().orElse(null);
   }
 
-  /** Without the marks of HTML, if it is any: RSS does not say what it is. */
-  private static String words(@Nullable SyndContent content) {
+  /** Without the marks of HTML, which Atom says if it is any; RSS does not (RFC 4287, 3.1.1). */
+  private static String words(@Nullable SyndContent content, boolean atom) {
     if (content == null || content.getValue() == null) {
       return "";
     }
     String value = content.getValue();
-    return "text".equals(content.getType())
+    String type = content.getType();
+    return atom && (type == null || type.equals("text"))
         ? value.strip().replaceAll("\\s+", " ")
         : Jsoup.parse(value).text();
   }

@@ -1,7 +1,6 @@
 package org.opentrellis.app.news;
 
 import java.time.Instant;
-import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.HashSet;
 import java.util.List;
@@ -9,7 +8,6 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.opentrellis.app.account.Account;
 import org.opentrellis.app.clock.AccountClock;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.messages.MessageLibrary;
@@ -21,13 +19,14 @@ import org.opentrellis.core.message.Part;
 import org.opentrellis.core.news.IssueContent;
 import org.opentrellis.core.news.NewsItem;
 import org.opentrellis.core.news.NewsSeries;
-import org.opentrellis.core.newsletter.Going;
 import org.opentrellis.core.newsletter.Newsletter;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Makes issues of series. Each is a newsletter with its news beside it, kept in one transaction. */
+/**
+ * Makes issues of series. Each is a newsletter with its news beside it, kept in one transaction.
+ */
 @Component
 @Transactional(propagation = Propagation.MANDATORY)
 class Issues {
@@ -44,7 +43,7 @@ class Issues {
   private final Newsletters newsletters;
   private final MessageLibrary messages;
   private final Journeys journeys;
-  private final Account account;
+  private final NewsMoments moments;
   private final AccountClock clock;
 
   Issues(
@@ -52,13 +51,13 @@ class Issues {
       Newsletters newsletters,
       MessageLibrary messages,
       Journeys journeys,
-      Account account,
+      NewsMoments moments,
       AccountClock clock) {
     this.mapper = mapper;
     this.newsletters = newsletters;
     this.messages = messages;
     this.journeys = journeys;
-    this.account = account;
+    this.moments = moments;
     this.clock = clock;
   }
 
@@ -98,15 +97,12 @@ class Issues {
    * if something stands in the way, or if many more people would get it than so far.
    */
   void send(NewsRow row, long at, IssueContent content) {
-    LocalDateTime moment = local(at);
-    LocalDateTime next = local(clock.now() / 60 * 60 + 60);
     Newsletter letter = row.series().letter();
-    LocalDateTime goes = moment.isBefore(next) ? next : moment;
     String name = letter.name().substring(0, Math.min(LONGEST_NAME, letter.name().length()));
     Newsletter issue =
         letter
-            .called(journeys.freeName(name.strip() + ", " + DAY.format(moment)))
-            .going(Optional.of(going(goes)));
+            .called(journeys.freeName(name.strip() + ", " + DAY.format(moments.local(at))))
+            .going(Optional.of(moments.going(at)));
     long journey = newsletters.keep(issue);
     long most = GROWN * row.people() + GROWN_BY;
     Optional<String> inTheWay = newsletters.planUnseen(journey, most);
@@ -120,7 +116,13 @@ class Issues {
         content,
         inTheWay
             .map(why -> "Waits as a draft with %s: %s".formatted(news, why))
-            .orElseGet(() -> String.format(Locale.ROOT, "%s to %,d people.", news, people)));
+            .orElseGet(
+                () ->
+                    String.format(
+                        Locale.ROOT,
+                        people == 1 ? "%s to %,d person." : "%s to %,d people.",
+                        news,
+                        people)));
     if (inTheWay.isEmpty()) {
       mapper.reached(row.id(), people);
     }
@@ -137,13 +139,7 @@ class Issues {
         there.stream()
             .filter(item -> item.posted().map(posted -> posted.isBefore(since)).orElse(first))
             .toList();
-    record(
-        row,
-        clock.now(),
-        Outcome.BEGUN,
-        null,
-        new IssueContent(List.of(), old),
-        "Turned on.");
+    record(row, clock.now(), Outcome.BEGUN, null, new IssueContent(List.of(), old), "Turned on.");
   }
 
   /** A moment at which nothing goes out. */
@@ -174,24 +170,5 @@ class Issues {
             Json.write(content.shown()),
             Json.write(content.leftOut()),
             says.substring(0, Math.min(2000, says.length()))));
-  }
-
-  static Going going(LocalDateTime moment) {
-    return new Going(moment.toLocalDate(), moment.toLocalTime(), false);
-  }
-
-  /** By the account's clock. */
-  LocalDateTime local(long at) {
-    return LocalDateTime.ofInstant(Instant.ofEpochSecond(at), account.zone());
-  }
-
-  /** The first moment of a rhythm after another, in epoch seconds. */
-  long after(NewsSeries series, long at) {
-    return series.rhythm().after(local(at)).atZone(account.zone()).toEpochSecond();
-  }
-
-  /** The last one before it. */
-  long before(NewsSeries series, long at) {
-    return series.rhythm().before(local(at)).atZone(account.zone()).toEpochSecond();
   }
 }

@@ -53,8 +53,7 @@ class NamesInNews implements NamesElsewhere {
     for (NewsRow row : mapper.holding(change.text())) {
       NewsSeries renamed = exchange.in(row.series());
       if (!renamed.equals(row.series())) {
-        mapper.save(
-            row.id(), row.version(), Json.write(Documents.write(renamed)), clock.now());
+        mapper.save(row.id(), row.version(), Json.write(Documents.write(renamed)), clock.now());
       }
     }
   }

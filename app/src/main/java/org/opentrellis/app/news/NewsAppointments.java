@@ -34,13 +34,19 @@ class NewsAppointments implements Appointments {
   private final NewsMapper mapper;
   private final NewsSource source;
   private final Issues issues;
+  private final NewsMoments moments;
   private final TransactionTemplate transaction;
 
   NewsAppointments(
-      NewsMapper mapper, NewsSource source, Issues issues, TransactionTemplate transaction) {
+      NewsMapper mapper,
+      NewsSource source,
+      Issues issues,
+      NewsMoments moments,
+      TransactionTemplate transaction) {
     this.mapper = mapper;
     this.source = source;
     this.issues = issues;
+    this.moments = moments;
     this.transaction = transaction;
   }
 
@@ -87,7 +93,7 @@ class NewsAppointments implements Appointments {
     try {
       return new Read(source.read(row.series()), "");
     } catch (Refused refused) {
-      return new Read(List.of(), refused.sentence());
+      return new Read(List.of(), refused.getMessage());
     }
   }
 
@@ -123,7 +129,7 @@ class NewsAppointments implements Appointments {
     } else {
       issues.send(row, at, content);
     }
-    long next = issues.after(row.series(), Math.max(at, until));
+    long next = moments.after(row.series(), Math.max(at, until));
     mapper.next(row.id(), next, next - BEFORE);
   }
 }

@@ -31,10 +31,10 @@ import org.springframework.stereotype.Component;
 
 /** What needs the source of a series, which may take seconds: so nothing is held meanwhile. */
 @Component
-class NewsDesk {
+public class NewsDesk {
   private final NewsOnRhythm news;
   private final NewsSource source;
-  private final Issues issues;
+  private final NewsMoments moments;
   private final Newsletters newsletters;
   private final NewsletterWords words;
   private final ReadAlone letters;
@@ -53,13 +53,13 @@ class NewsDesk {
   NewsDesk(
       NewsOnRhythm news,
       NewsSource source,
-      Issues issues,
+      NewsMoments moments,
       Newsletters newsletters,
       NewsletterWords words,
       ReadAlone letters) {
     this.news = news;
     this.source = source;
-    this.issues = issues;
+    this.moments = moments;
     this.newsletters = newsletters;
     this.words = words;
     this.letters = letters;
@@ -99,7 +99,7 @@ class NewsDesk {
     try {
       return new Read(source.read(series), "");
     } catch (Refused refused) {
-      return new Read(List.of(), refused.sentence());
+      return new Read(List.of(), refused.getMessage());
     }
   }
 
@@ -132,7 +132,7 @@ class NewsDesk {
     if (left > 0 && !content.isEmpty()) {
       says.add(
           "%s older and left out: the message shows %d at most."
-              .formatted(left == 1 ? "One more is" : left + " more are", issues.shown(series)));
+              .formatted(left == 1 ? "One more is" : left + " more are", news.shown(series)));
     }
     return says;
   }
@@ -143,7 +143,7 @@ class NewsDesk {
     }
     MessageId message = series.letter().message().get();
     List<NewsEntry> entries = content.shown().stream().map(NewsItem::entry).toList();
-    LocalDate day = issues.local(at).toLocalDate();
+    LocalDate day = moments.local(at).toLocalDate();
     try {
       return letters
           .issue(message, entries, new ReadAlone.Reader("", "", Map.of(), day, who -> false))
@@ -158,6 +158,12 @@ class NewsDesk {
    */
   SeriesView turnOn(long id, SeriesGo go) {
     return news.turnOn(id, go, required(news.series(id)));
+  }
+
+  /** From now on it goes by itself, to however many. */
+  public void turnOn(long id) {
+    SeriesView so = news.view(id);
+    turnOn(id, new SeriesGo(so.version(), so.people(), true));
   }
 
   /**

@@ -35,8 +35,7 @@ interface NewsMapper {
       insert into news_series (document, version, changed_at) values (#{document}, 1, #{now})
       """)
   @Options(useGeneratedKeys = true, keyProperty = "key.id", keyColumn = "id")
-  void insert(
-      @Param("document") String document, @Param("now") long now, @Param("key") NewKey key);
+  void insert(@Param("document") String document, @Param("now") long now, @Param("key") NewKey key);
 
   /** How many were changed: none if somebody else has changed it since. */
   @Update(
@@ -101,7 +100,10 @@ interface NewsMapper {
   void add(IssueRow issue);
 
   /** The latest first. */
-  @Select("select " + OF_ISSUE + " from news_issue where series_id = #{series} order by at desc, id desc")
+  @Select(
+      "select "
+          + OF_ISSUE
+          + " from news_issue where series_id = #{series} order by at desc, id desc")
   List<IssueRow> issues(long series);
 
   @Select("select " + OF_ISSUE + " from news_issue where journey_id = #{journey}")

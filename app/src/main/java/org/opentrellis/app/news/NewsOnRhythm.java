@@ -51,6 +51,7 @@ public class NewsOnRhythm {
 
   private final NewsMapper mapper;
   private final Issues issues;
+  private final NewsMoments moments;
   private final Newsletters newsletters;
   private final NewsletterWords words;
   private final AccountClock clock;
@@ -58,11 +59,13 @@ public class NewsOnRhythm {
   NewsOnRhythm(
       NewsMapper mapper,
       Issues issues,
+      NewsMoments moments,
       Newsletters newsletters,
       NewsletterWords words,
       AccountClock clock) {
     this.mapper = mapper;
     this.issues = issues;
+    this.moments = moments;
     this.newsletters = newsletters;
     this.words = words;
     this.clock = clock;
@@ -85,13 +88,9 @@ public class NewsOnRhythm {
         continue;
       }
       NewsSeries series = row.series();
-      for (long at = row.nextAt(); at <= end; at = issues.after(series, at)) {
+      for (long at = row.nextAt(); at <= end; at = moments.after(series, at)) {
         if (at != row.nextAt() || !row.skipsNext()) {
-          due.add(
-              new Due(
-                  row.id(),
-                  at,
-                  series.letter().going(Optional.of(Issues.going(issues.local(at))))));
+          due.add(new Due(row.id(), at, series.letter().going(Optional.of(moments.going(at)))));
         }
       }
     }
@@ -225,7 +224,7 @@ public class NewsOnRhythm {
     NewsRow row = find(id);
     NewsSeries series = row.series();
     long people = requireMeant(series, go);
-    long next = issues.after(series, clock.now() + NewsAppointments.BEFORE);
+    long next = moments.next(series);
     Instant since = since(series, next);
     if (row.isOn()
         || mapper.turn(
@@ -244,7 +243,7 @@ public class NewsOnRhythm {
 
   /** What was posted before it is no news of the first issue. */
   Instant since(NewsSeries series, long next) {
-    return Instant.ofEpochSecond(issues.before(series, next));
+    return Instant.ofEpochSecond(moments.before(series, next));
   }
 
   private long requireMeant(NewsSeries series, SeriesGo go) {
@@ -315,7 +314,8 @@ public class NewsOnRhythm {
     long people = requireMeant(row.series(), go);
     IssueContent content = issues.content(row, row.series(), there, row.from());
     if (content.isEmpty()) {
-      throw refused("nothing-new", "Nothing is new since the last issue: there is nothing to send.");
+      throw refused(
+          "nothing-new", "Nothing is new since the last issue: there is nothing to send.");
     }
     mapper.reached(id, people);
     issues.send(find(id), clock.now(), content);
@@ -334,9 +334,13 @@ public class NewsOnRhythm {
   @Transactional(readOnly = true)
   long nextAt(long id, NewsSeries series) {
     NewsRow row = find(id);
-    return row.nextAt() == null
-        ? issues.after(series, clock.now() + NewsAppointments.BEFORE)
-        : row.nextAt();
+    return row.nextAt() == null ? moments.next(series) : row.nextAt();
+  }
+
+  /** How many entries the message of one shows. */
+  @Transactional(readOnly = true)
+  int shown(NewsSeries series) {
+    return issues.shown(series);
   }
 
   /** What is wrong with one, for so many people. */

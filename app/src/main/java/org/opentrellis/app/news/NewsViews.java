@@ -20,12 +20,7 @@ final class NewsViews {
    * @param last what became of the last moment; empty for none
    */
   record SeriesLine(
-      long id,
-      String name,
-      String rhythm,
-      @Nullable Long nextAt,
-      boolean skipsNext,
-      String last) {}
+      long id, String name, String rhythm, @Nullable Long nextAt, boolean skipsNext, String last) {}
 
   /**
    * A series.
@@ -58,7 +53,11 @@ final class NewsViews {
    * @param titles of the news in it
    */
   record SeriesIssue(
-      long at, IssueRow.Outcome outcome, @Nullable Long newsletter, String says, List<String> titles) {}
+      long at,
+      IssueRow.Outcome outcome,
+      @Nullable Long newsletter,
+      String says,
+      List<String> titles) {}
 
   /**
    * How a series would be that is being changed, and its next issue.

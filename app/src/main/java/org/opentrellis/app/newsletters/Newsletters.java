@@ -377,7 +377,8 @@ public class Newsletters {
             .findFirst();
     if (wrong.isEmpty() && people > most) {
       return Optional.of(
-          String.format(Locale.ROOT, "%,d people would get it, and so far %,d at most.", people, most));
+          String.format(
+              Locale.ROOT, "%,d people would get it, and so far %,d at most.", people, most));
     }
     if (wrong.isEmpty()) {
       shelf.open(id);

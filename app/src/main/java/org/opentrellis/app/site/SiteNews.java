@@ -9,6 +9,7 @@ import com.rometools.rome.feed.synd.SyndFeedImpl;
 import com.rometools.rome.io.FeedException;
 import com.rometools.rome.io.SyndFeedOutput;
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.util.Date;
 import java.util.List;
 import java.util.Optional;
@@ -58,7 +59,7 @@ public class SiteNews {
   /** The newest first. */
   @Transactional(readOnly = true)
   List<SitePost> newest() {
-    return mapper.newest(SHOWN);
+    return mapper.newest(clock.now(), SHOWN);
   }
 
   @Transactional(readOnly = true)
@@ -71,10 +72,15 @@ public class SiteNews {
    *
    * @throws Refused if it has no title, or is too long
    */
-  public void post(String title, String words) {
+  void post(String title, String words) {
+    post(title, words, clock.instant());
+  }
+
+  /** The same at another moment; what is still to come is not shown until then. */
+  public void post(String title, String words, Instant at) {
     require(title, "title", LONGEST_TITLE);
     require(words, "text", LONGEST);
-    mapper.insert(title.strip(), words.strip(), clock.now());
+    mapper.insert(title.strip(), words.strip(), at.getEpochSecond());
   }
 
   private static void require(String what, String called, int most) {

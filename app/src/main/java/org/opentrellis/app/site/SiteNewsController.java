@@ -70,7 +70,8 @@ class SiteNewsController {
   /** Posts something. */
   @PostMapping("/site/news")
   ResponseEntity<String> post(
-      @RequestParam(defaultValue = "") String title, @RequestParam(defaultValue = "") String words) {
+      @RequestParam(defaultValue = "") String title,
+      @RequestParam(defaultValue = "") String words) {
     if (!news.isOpen()) {
       return page(HttpStatus.NOT_FOUND, List.of(), Optional.empty(), "", "", "");
     }

@@ -18,10 +18,10 @@ interface SitePostMapper {
   /** The newest first. */
   @Select(
       """
-      select id, title, words, posted_at from site_post order by posted_at desc, id desc
-      limit #{most}
+      select id, title, words, posted_at from site_post where posted_at <= #{now}
+      order by posted_at desc, id desc limit #{most}
       """)
-  List<SitePost> newest(int most);
+  List<SitePost> newest(@Param("now") long now, @Param("most") int most);
 
   @Select("select id, title, words, posted_at from site_post where id = #{id}")
   Optional<SitePost> find(long id);

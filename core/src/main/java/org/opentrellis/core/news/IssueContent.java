@@ -27,8 +27,7 @@ public record IssueContent(List<NewsItem> shown, List<NewsItem> leftOut) {
    * @param since nothing that was posted before it is new
    * @param most so many are shown
    */
-  public static IssueContent of(
-      List<NewsItem> there, Set<String> taken, Instant since, int most) {
+  public static IssueContent of(List<NewsItem> there, Set<String> taken, Instant since, int most) {
     Set<String> seen = new HashSet<>(taken);
     List<NewsItem> fresh = new ArrayList<>();
     for (NewsItem item : there) {

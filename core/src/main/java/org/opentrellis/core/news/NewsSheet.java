@@ -36,8 +36,6 @@ public final class NewsSheet {
   private static String source(NewsSeries series) {
     return series.isFromSite()
         ? "on the site"
-        : series.source().isBlank()
-            ? "nowhere yet"
-            : "at " + Style.quoted(series.source());
+        : series.source().isBlank() ? "nowhere yet" : "at " + Style.quoted(series.source());
   }
 }

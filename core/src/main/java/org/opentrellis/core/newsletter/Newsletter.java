@@ -81,6 +81,22 @@ public record Newsletter(
         name, message, who, butNot, notInside, other, overHours, subjects, text, onceMore, sender);
   }
 
+  /** The same for other people. */
+  public Newsletter to(Readers other) {
+    return new Newsletter(
+        name,
+        message,
+        Optional.of(other),
+        butNot,
+        notInside,
+        going,
+        overHours,
+        subjects,
+        text,
+        onceMore,
+        sender);
+  }
+
   /** The same with another message. */
   public Newsletter sending(MessageId other) {
     return new Newsletter(
