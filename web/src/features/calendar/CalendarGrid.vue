@@ -160,6 +160,7 @@ function column(day: CalendarDay) {
           :is="moves(lane, day.day) ? 'button' : 'span'"
           v-if="emailsOn(lane.emails, n) >= 0.05"
           :type="moves(lane, day.day) ? 'button' : undefined"
+          :role="moves(lane, day.day) ? undefined : 'img'"
           class="relative flex flex-col items-center rounded-md"
           :class="{ 'cursor-grab': moves(lane, day.day) }"
           :draggable="moves(lane, day.day)"

@@ -26,8 +26,8 @@ function rhythm(one: NewsLine): string {
     tabindex="0"
     aria-labelledby="newsletters"
   >
-    <h2 id="newsletters" class="flex items-center">
-      <b>Newsletters</b>
+    <div class="flex items-center">
+      <h2 id="newsletters"><b>Newsletters</b></h2>
       <button
         type="button"
         class="button button-small ml-auto"
@@ -36,7 +36,7 @@ function rhythm(one: NewsLine): string {
       >
         News on a rhythm
       </button>
-    </h2>
+    </div>
     <p v-if="!newsletters.length && !news.length" class="text-ink2">
       There is none yet. Give one a name: then say who gets which message, and when.
     </p>

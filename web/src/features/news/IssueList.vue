@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { NewsView } from '@/api/types'
-import { fullMoment } from '@/ui/moments'
+import { fullMoment, shortMoment } from '@/ui/moments'
 import { OUTCOMES } from './news'
 
 /** What became of each moment of the rhythm, the latest first. */
@@ -13,9 +13,9 @@ defineProps<{ issues: NewsView['issues'] }>()
     <li
       v-for="one in issues"
       :key="`${one.at} ${one.outcome}`"
-      class="grid grid-cols-[170px_80px_minmax(0,1fr)] items-baseline gap-x-3 border-t border-line2 py-2"
+      class="grid grid-cols-[104px_72px_minmax(0,1fr)] items-baseline gap-x-3 border-t border-line2 py-2"
     >
-      <span class="figure whitespace-nowrap">{{ fullMoment(one.at) }}</span>
+      <span class="whitespace-nowrap" :title="fullMoment(one.at)">{{ shortMoment(one.at) }}</span>
       <span
         class="font-semibold"
         :class="one.outcome === 'WAITS' || one.outcome === 'FAILED' ? 'text-clay' : ''"

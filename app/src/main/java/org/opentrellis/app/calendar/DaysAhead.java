@@ -98,6 +98,7 @@ class DaysAhead {
     Map<Long, LaneAhead> lanes = new LinkedHashMap<>();
     coming.forEach(one -> lanes.put(one.id(), letters.lane(one, days, catalogue, only)));
     news.lanes(days, catalogue, only).forEach(one -> lanes.put(one.id(), one));
+    Map<Long, Long> issues = news.issues(lanes.keySet());
     Set<Long> rules = rules();
     for (int n = 0; n < runs.journeys().size(); n++) {
       Insiders.Running one = runs.journeys().get(n);
@@ -105,7 +106,7 @@ class DaysAhead {
       if (rules.contains(one.journey())) {
         continue;
       }
-      LaneAhead there = lanes.get(one.journey());
+      LaneAhead there = lanes.get(issues.getOrDefault(one.journey(), one.journey()));
       if (there != null) {
         there.ahead().add(outlook);
       } else {
@@ -113,13 +114,13 @@ class DaysAhead {
       }
     }
     if (only.isEmpty()) {
-      gone(lanes, days, now);
+      gone(lanes, issues, days, now);
       wanted.drafts().stream()
           .filter(one -> !lanes.containsKey(one.journey()))
           .forEach(one -> lanes.put(one.journey(), drafts.lane(one, days)));
     }
     List<LaneAhead> all = List.copyOf(lanes.values());
-    return new Ahead(days, today, all, crowding(runs, all, days), runs.inside().inside());
+    return new Ahead(days, today, all, crowding(runs, all, issues, days), runs.inside().inside());
   }
 
   /** Which send nothing. */
@@ -129,8 +130,12 @@ class DaysAhead {
         .collect(Collectors.toSet());
   }
 
-  /** What has gone, also of what is open no more. */
-  private void gone(Map<Long, LaneAhead> lanes, Days days, long now) {
+  /**
+   * What has gone, also of what is open no more.
+   *
+   * @param issues the lanes of issues of news, by the newsletter that each is
+   */
+  private void gone(Map<Long, LaneAhead> lanes, Map<Long, Long> issues, Days days, long now) {
     long end = Math.min(now, days.begins() + days.count() * 24L * HOUR);
     if (end <= days.begins()) {
       return;
@@ -141,7 +146,7 @@ class DaysAhead {
             gone.stream()
                 .map(Insiders.Gone::journey)
                 .distinct()
-                .filter(one -> !lanes.containsKey(one))
+                .filter(one -> !lanes.containsKey(one) && !issues.containsKey(one))
                 .toList());
     names.forEach(
         (id, name) ->
@@ -164,7 +169,7 @@ class DaysAhead {
                         new Outlook(days))));
     for (Insiders.Gone one : gone) {
       int hour = days.hourOf(one.hour() * HOUR);
-      LaneAhead lane = lanes.get(one.journey());
+      LaneAhead lane = lanes.get(issues.getOrDefault(one.journey(), one.journey()));
       if (hour >= 0 && lane != null) {
         lane.gone()[hour] += one.emails();
       }
@@ -175,7 +180,8 @@ class DaysAhead {
     return journeys.names().stream().noneMatch(one -> one.id() == id);
   }
 
-  private Crowding crowding(JourneysAhead.Running runs, List<LaneAhead> lanes, Days days) {
+  private Crowding crowding(
+      JourneysAhead.Running runs, List<LaneAhead> lanes, Map<Long, Long> issues, Days days) {
     Crowding crowding = new Crowding(days, runs.inside().all(), account.limits().emailsPerWeek());
     Map<Long, Integer> positions = new HashMap<>();
     for (int n = 0; n < lanes.size(); n++) {
@@ -192,11 +198,16 @@ class DaysAhead {
                 .map(
                     got ->
                         new Crowding.Got(
-                            positions.get(runs.journeys().get(got.lane()).journey()), got.day()))
+                            position(positions, issues, runs.journeys().get(got.lane()).journey()),
+                            got.day()))
                 .toList());
       }
       crowding.goesOn(one.number(), one.weight(), draws);
     }
     return crowding;
+  }
+
+  private static int position(Map<Long, Integer> positions, Map<Long, Long> issues, long journey) {
+    return positions.get(issues.getOrDefault(journey, journey));
   }
 }

@@ -2,10 +2,12 @@ package org.opentrellis.app.calendar;
 
 import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.opentrellis.app.account.Account;
 import org.opentrellis.app.news.NewsOnRhythm;
 import org.opentrellis.app.newsletters.Newsletters;
@@ -43,6 +45,23 @@ class NewsAhead {
           .add(newsletters.lane(issue(due), days, catalogue, only));
     }
     return issues.values().stream().map(NewsAhead::together).toList();
+  }
+
+  /**
+   * The lanes of issues that were made, by the newsletter that each is.
+   *
+   * @param lanes those that are shown; issues of others stand for themselves
+   */
+  Map<Long, Long> issues(Set<Long> lanes) {
+    Map<Long, Long> issues = new HashMap<>();
+    news.issues()
+        .forEach(
+            (newsletter, series) -> {
+              if (lanes.contains(LaneAhead.ofNews(series))) {
+                issues.put(newsletter, LaneAhead.ofNews(series));
+              }
+            });
+    return issues;
   }
 
   private Newsletters.Coming issue(NewsOnRhythm.Due due) {

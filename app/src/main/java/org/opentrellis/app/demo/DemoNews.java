@@ -94,7 +94,7 @@ class DemoNews {
     Newsletter letter =
         Newsletter.begun("The week at the hive")
             .sending(WEEK)
-            .to(new Readers.Those(new Condition.OnList(new ListName("Friends of the hive"))));
+            .to(new Readers.Those(new Condition.OnList(new ListName("Members"))));
     long id =
         news.keep(
             new NewsSeries(

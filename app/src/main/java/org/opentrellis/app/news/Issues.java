@@ -108,6 +108,7 @@ class Issues {
     Optional<String> inTheWay = newsletters.planUnseen(journey, most);
     long people = newsletters.people(issue);
     String news = pieces(content.shown().size());
+    String capital = news.substring(0, 1).toUpperCase(Locale.ROOT) + news.substring(1);
     record(
         row,
         at,
@@ -121,7 +122,7 @@ class Issues {
                     String.format(
                         Locale.ROOT,
                         people == 1 ? "%s to %,d person." : "%s to %,d people.",
-                        news,
+                        capital,
                         people)));
     if (inTheWay.isEmpty()) {
       mapper.reached(row.id(), people);
@@ -129,7 +130,7 @@ class Issues {
   }
 
   static String pieces(int count) {
-    return count == 1 ? "One piece of news" : count + " pieces of news";
+    return count == 1 ? "one piece of news" : count + " pieces of news";
   }
 
   /** What stood at the source before it was turned on is no news. */

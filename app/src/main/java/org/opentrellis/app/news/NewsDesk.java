@@ -123,7 +123,7 @@ public class NewsDesk {
       says.add(
           String.format(
               Locale.ROOT,
-              "%s so far; %,d %s it as people are now.",
+              "New so far: %s; %,d %s it as people are now.",
               Issues.pieces(content.shown().size()),
               people,
               people == 1 ? "person gets" : "people get"));

@@ -106,6 +106,12 @@ interface NewsMapper {
           + " from news_issue where series_id = #{series} order by at desc, id desc")
   List<IssueRow> issues(long series);
 
+  @Select("select journey_id, series_id from news_issue where journey_id is not null")
+  List<OfSeries> newsletters();
+
+  /** An issue by its newsletter. */
+  record OfSeries(long journeyId, long seriesId) {}
+
   @Select("select " + OF_ISSUE + " from news_issue where journey_id = #{journey}")
   Optional<IssueRow> issueOf(long journey);
 }

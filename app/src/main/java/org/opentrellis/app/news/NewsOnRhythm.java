@@ -6,6 +6,7 @@ import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -95,6 +96,13 @@ public class NewsOnRhythm {
       }
     }
     return due;
+  }
+
+  /** The series of each issue, by the newsletter that it is. */
+  @Transactional(readOnly = true)
+  public Map<Long, Long> issues() {
+    return mapper.newsletters().stream()
+        .collect(Collectors.toMap(NewsMapper.OfSeries::journeyId, NewsMapper.OfSeries::seriesId));
   }
 
   /** In the order in which they were made. */

@@ -30,7 +30,7 @@ class NewsletterController {
     this.newsletters = newsletters;
   }
 
-  /** In the order in which they go out. */
+  /** What is still to go first, in the order of time; then what has gone, the latest first. */
   @GetMapping
   List<NewsletterLine> listNewsletters() {
     return newsletters.list();

@@ -169,17 +169,25 @@ public class Newsletters {
                     words.sheet(newsletter)));
   }
 
-  /** Those that go first stand first; those without a time last. */
+  /**
+   * What is still to go first, in the order of time, and without a time after it; then what has
+   * gone, the latest first.
+   */
   @Transactional(readOnly = true)
   List<NewsletterLine> list() {
+    long now = clock.now();
     return mapper.all().stream()
         .map(this::line)
         .sorted(
-            Comparator.comparing(
-                    (NewsletterLine line) ->
-                        line.firstAt() == null ? Long.MAX_VALUE : line.firstAt())
+            Comparator.comparingLong((NewsletterLine line) -> place(line, now))
                 .thenComparing(NewsletterLine::id))
         .toList();
+  }
+
+  private static long place(NewsletterLine line, long now) {
+    return line.firstAt() == null
+        ? Long.MAX_VALUE / 2
+        : line.firstAt() > now ? line.firstAt() : Long.MAX_VALUE - line.firstAt();
   }
 
   private NewsletterLine line(NewsletterRow row) {
@@ -378,7 +386,10 @@ public class Newsletters {
     if (wrong.isEmpty() && people > most) {
       return Optional.of(
           String.format(
-              Locale.ROOT, "%,d people would get it, and so far %,d at most.", people, most));
+              Locale.ROOT,
+              "%,d people would get it, and more than %,d are looked at first.",
+              people,
+              most));
     }
     if (wrong.isEmpty()) {
       shelf.open(id);

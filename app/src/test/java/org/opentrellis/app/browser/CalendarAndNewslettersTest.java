@@ -122,4 +122,67 @@ class CalendarAndNewslettersTest {
         .isVisible();
     Accessibility.assertNothingFound(page);
   }
+
+  @Test
+  void newsIsPostedLookedAtBeforehandSkippedAndSentEarly() {
+    for (int n = 0; n < 6; n++) {
+      WORKSHOP.onList("weekly%d@example.com".formatted(n), "Weekly");
+    }
+    BOX.withNews("the-week", "The week");
+    Page page = BROWSER.open(APP.address() + "/calendar");
+    button(page, "News on a rhythm").click();
+    assertThat(page.getByText("Nothing yet: it has not been turned on.")).isVisible();
+    field(page, "Name").fill("News of the week");
+    field(page, "Message").selectOption("The week");
+    field(page, "To whom").selectOption("all who …");
+    page.getByLabel("All who", new Page.GetByLabelOptions().setExact(true))
+        .fill("are on list Weekly");
+    field(page, "Day of the week").selectOption("on Monday");
+    field(page, "Time of day").fill("08:15");
+    assertThat(page.getByText(Pattern.compile("Goes out every Monday at 08:15"))).isVisible();
+    button(page, "Save").click();
+    button(page, "Turn it on").click();
+    assertThat(page.getByText("Turned on.")).isVisible();
+    assertThat(page.getByText("Nothing is new so far")).isVisible();
+    Accessibility.assertNothingFound(page);
+
+    Page site = BROWSER.open(APP.address() + "/site/news");
+    field(site, "Title").fill("Wax is melted");
+    field(site, "Text").fill("Bring your <b>frames</b>.");
+    button(site, "Post it").click();
+    assertThat(site.getByText("Bring your <b>frames</b>.")).isVisible();
+    Accessibility.assertNothingFound(site);
+
+    page.reload();
+    Locator next =
+        page.getByRole(AriaRole.REGION, new GetByRoleOptions().setName("The next issue"));
+    assertThat(next).containsText("Wax is melted");
+    button(page, "Skip the next issue").click();
+    assertThat(next).containsText("It is skipped: what is new waits for the one after it.");
+    button(page, "Do not skip the next issue").click();
+    assertThat(next).not().containsText("It is skipped");
+    button(page, "Send an issue now").click();
+    assertThat(page.getByText("What is new, at the next minute, to 6?")).isVisible();
+    button(page, "Send").click();
+    Locator issues =
+        page.getByRole(AriaRole.REGION, new GetByRoleOptions().setName("Issue by issue"));
+    assertThat(issues).containsText("One piece of news to 6 people.");
+    assertThat(next).containsText("Nothing is new so far");
+    WORKSHOP.turn(300);
+    org.assertj.core.api.Assertions.assertThat(
+            WORKSHOP.mails("weekly0@example.com").getFirst().toString())
+        .contains("Wax is melted");
+    page.getByRole(AriaRole.LINK, new GetByRoleOptions().setName("What came of it")).click();
+    assertThat(page.getByText("It has gone: 6 got it.")).isVisible();
+
+    page.getByRole(AriaRole.LINK, new GetByRoleOptions().setName("Calendar")).first().click();
+    assertThat(
+            page.getByRole(AriaRole.GROUP, new GetByRoleOptions().setName("News of the week"))
+                .first())
+        .containsText("news, whenever there is any");
+    page.getByLabel("News on a rhythm").getByText("News of the week").click();
+    button(page, "Turn it off").click();
+    button(page, "Put it away").click();
+    assertThat(page.getByText("every Monday at 08:15")).hasCount(0);
+  }
 }

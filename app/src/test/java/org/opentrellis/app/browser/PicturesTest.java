@@ -97,7 +97,6 @@ class PicturesTest {
                 .getByText("here is the planner"))
         .isVisible();
     take(composer, "composer");
-    take(at("/messages/house-style", "Text on paper"), "house-style");
     Page sending = at("/messages/of/choosing-a-kit", "nothing to mend");
     press(sending, "Send me a test");
     press(sending, "Send the test");
@@ -132,6 +131,9 @@ class PicturesTest {
     assertThat(letter.getByText("Goes out on").first()).isVisible();
     assertThat(letter.frameLocator("iframe").getByText("hive").first()).isVisible();
     take(letter, "newsletter");
+    Page news = at("/news/1", "New so far");
+    assertThat(news.frameLocator("iframe").getByText("The extractor is back")).isVisible();
+    take(news, "news");
     Page rules = at("/rules", "of 3 on");
     rules
         .getByRole(AriaRole.COMBOBOX, new GetByRoleOptions().setName("Rule"))

@@ -7,7 +7,6 @@ import java.io.IOException;
 import java.net.InetSocketAddress;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.ArrayList;
@@ -23,13 +22,10 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 import org.opentrellis.app.Answers.Answer;
 import org.opentrellis.app.RunningApplication;
 import org.opentrellis.app.live.LiveWorkshop;
-import org.opentrellis.app.messages.MessageLibrary;
-import org.opentrellis.app.messages.Written;
 import org.opentrellis.app.newsletters.Letterbox;
 import org.opentrellis.app.site.SiteNews;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.Json;
-import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.ListName;
 import org.opentrellis.core.journey.MessageId;
@@ -37,9 +33,6 @@ import org.opentrellis.core.news.NewsSeries;
 import org.opentrellis.core.news.Rhythm;
 import org.opentrellis.core.newsletter.Newsletter;
 import org.opentrellis.core.newsletter.Readers;
-import org.opentrellis.core.reading.KnownNames;
-import org.opentrellis.core.reading.ManuscriptReader;
-import org.opentrellis.core.reading.PartReader;
 import tools.jackson.databind.JsonNode;
 
 /** News goes out on its rhythm: what is new, once, to whom it is meant for, or nothing. */
@@ -54,19 +47,7 @@ class NewsOnRhythmTest {
 
   @BeforeAll
   static void aMessageHasAListOfNews() {
-    PartReader parts =
-        new PartReader(
-            Catalogue.EMPTY, KnownNames.of(Map.of()), List.of(), List.of(), LocalDate.EPOCH);
-    APP.bean(MessageLibrary.class)
-        .keep(
-            new Written(
-                WEEK,
-                "The week",
-                List.of(),
-                ManuscriptReader.read(
-                        "Subject: The week\nPreview text: In short\nHello.\nnews at most 2", parts)
-                    .email(),
-                null));
+    BOX.withNews(WEEK.value(), "The week");
   }
 
   private static LocalDateTime local() {
@@ -252,7 +233,7 @@ class NewsOnRhythmTest {
     String news = post();
     WORKSHOP.turn(DAY);
     assertThat(outcomes(id)).startsWith("WAITS");
-    assertThat(says(id)).contains("31 people would get it, and so far 22 at most.");
+    assertThat(says(id)).contains("31 people would get it, and more than 22 are looked at first.");
     assertThat(BOX.mailsTo("one@example.com")).isZero();
     // Whoever looks at it and means it sends it, and the news stands in it.
     long issue = view(id).at("/issues/0/newsletter").asLong();

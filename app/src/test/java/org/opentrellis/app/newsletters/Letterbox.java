@@ -3,22 +3,31 @@ package org.opentrellis.app.newsletters;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import org.opentrellis.app.Answers.Answer;
 import org.opentrellis.app.RunningApplication;
 import org.opentrellis.app.live.LiveWorkshop;
+import org.opentrellis.app.messages.MessageLibrary;
+import org.opentrellis.app.messages.Written;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.Json;
+import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.ListName;
 import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.newsletter.Going;
 import org.opentrellis.core.newsletter.Newsletter;
 import org.opentrellis.core.newsletter.Readers;
+import org.opentrellis.core.reading.KnownNames;
+import org.opentrellis.core.reading.ManuscriptReader;
+import org.opentrellis.core.reading.PartReader;
 import tools.jackson.databind.JsonNode;
 
 /** What tests do with newsletters, over HTTP as the page does. */
@@ -50,6 +59,25 @@ public final class Letterbox {
         .orElseThrow();
   }
 
+  /** Keeps a message with a list of news, two at most. */
+  public MessageId withNews(String id, String name) {
+    PartReader parts =
+        new PartReader(
+            Catalogue.EMPTY, KnownNames.of(Map.of()), List.of(), List.of(), LocalDate.EPOCH);
+    MessageId message = new MessageId(id);
+    app.bean(MessageLibrary.class)
+        .keep(
+            new Written(
+                message,
+                name,
+                List.of(),
+                ManuscriptReader.read(
+                        "Subject: The week\nPreview text: In short\nHello.\nnews at most 2", parts)
+                    .email(),
+                null));
+    return message;
+  }
+
   /** In so many hours, to the minute. */
   public Going inHours(int hours, boolean theirTime) {
     LocalDateTime then =
@@ -66,7 +94,7 @@ public final class Letterbox {
         Optional.of(message("Choosing a kit")),
         Optional.of(new Readers.Those(new Condition.OnList(new ListName(list)))),
         Optional.empty(),
-        java.util.List.of(),
+        List.of(),
         Optional.of(inHours(1, false)),
         0,
         Optional.empty(),
@@ -77,8 +105,7 @@ public final class Letterbox {
 
   /** Keeps one as a draft. */
   public long draft(Newsletter newsletter) {
-    Answer added =
-        app.post("/api/newsletters", Json.write(java.util.Map.of("name", newsletter.name())));
+    Answer added = app.post("/api/newsletters", Json.write(Map.of("name", newsletter.name())));
     assertThat(added.status()).as("%s", added.body()).isEqualTo(201);
     long id = added.body().get("id").asLong();
     Answer saved = save(id, newsletter);

@@ -26,6 +26,7 @@ public final class MessageChecks {
           new WordsLeftIn(),
           new LinksOfOneName(),
           new SpeaksOfAttachment(),
+          new NewsInIssuesOnly(),
           new HtmlWithScripts(),
           new SameSubject(),
           new SeveralSegments(),

@@ -37,6 +37,10 @@ public record MessageFinding(
     return new MessageFinding(code, Severity.WARNING, part, sentence, Optional.empty());
   }
 
+  static MessageFinding note(String code, Optional<PartId> part, String sentence) {
+    return new MessageFinding(code, Severity.NOTE, part, sentence, Optional.empty());
+  }
+
   /** The same with a way to mend it. */
   MessageFinding fixedBy(String label, Manuscript mended) {
     return new MessageFinding(

@@ -288,6 +288,13 @@ class MessageChecksTest {
             fine,
             "It speaks of something attached",
             false),
+        new Case(
+            "news-in-issues-only",
+            Severity.NOTE,
+            with("news at most 5"),
+            fine,
+            "The list of news is filled when this goes out on a rhythm",
+            false),
         warning(
             "html-with-scripts",
             with("html <p onclick=\"x()\">Own</p><script>y()</script>"),
