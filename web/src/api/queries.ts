@@ -298,6 +298,18 @@ export const questions = {
       placeholderData: keepPreviousData,
     }),
 
+  /** What rules of journeys would do for those who get too much on a day. */
+  calendarRules: (asked: CalendarAsked, day: string) =>
+    queryOptions({
+      queryKey: ['calendar', asked, day, 'rules'],
+      queryFn: () =>
+        answerOf(
+          api.GET('/api/calendar/days/{day}/rules', {
+            params: { path: { day }, query: asked },
+          }),
+        ),
+    }),
+
   /** Whether mail is welcome, and who has opened none for so many days. */
   health: (days: number) =>
     queryOptions({

@@ -258,7 +258,13 @@ function moveLane(lane: CalendarLane, to: string) {
           :busy="busy"
           @news="addNews"
         />
-        <TooMuchPanel :view="view" :busy="busy" @move="move" @choose="(one) => ask({ day: one })" />
+        <TooMuchPanel
+          :view="view"
+          :asked="{ ...asked, from: view.from }"
+          :busy="busy"
+          @move="move"
+          @choose="(one) => ask({ day: one })"
+        />
       </div>
     </template>
     <p v-else-if="!error" class="panel p-6 text-ink2">Working out what goes out …</p>

@@ -1,16 +1,21 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { CalendarView } from '@/api/types'
+import type { CalendarAsked } from '@/api/queries'
 import { emailsIn, longDay } from './days'
+import RulesTried from './RulesTried.vue'
 
 /** Who gets too much, of which emails, and what would mend it. */
-const props = defineProps<{ view: CalendarView; busy: boolean }>()
+const props = defineProps<{ view: CalendarView; asked: CalendarAsked; busy: boolean }>()
 const emit = defineEmits<{ move: [newsletter: number, to: string]; choose: [day: string] }>()
 
 const SHOWN = 4
 const days = computed(() =>
   [...props.view.crowded].sort((a, b) => b.people.mean - a.people.mean).slice(0, SHOWN),
 )
+
+/** The day for which rules of journeys are tried. */
+const trying = ref<string | null>(null)
 
 function people(value: number): string {
   return value === 1 ? '1 person gets' : `${emailsIn(value)} people get`
@@ -52,6 +57,15 @@ function people(value: number): string {
           @click="emit('move', one.mend.newsletter, one.mend.to)"
         >
           {{ one.mend.sentence }}
+        </button>
+        <RulesTried v-if="trying === one.day" :asked="asked" :day="one.day" />
+        <button
+          v-else
+          type="button"
+          class="button button-small mt-0.5 ml-1 py-0.5!"
+          @click="trying = one.day"
+        >
+          Try rules on them
         </button>
       </li>
       <li v-for="week in view.weeks" :key="week.monday">

@@ -47,14 +47,21 @@ class Calendar {
   static final double SOME = 0.5;
 
   private final DaysAhead ahead;
+  private final RulesTried tried;
   private final Insiders insiders;
   private final People people;
   private final Account account;
   private final Pressures pressures;
 
   Calendar(
-      DaysAhead ahead, Insiders insiders, People people, Account account, Pressures pressures) {
+      DaysAhead ahead,
+      RulesTried tried,
+      Insiders insiders,
+      People people,
+      Account account,
+      Pressures pressures) {
     this.ahead = ahead;
+    this.tried = tried;
     this.insiders = insiders;
     this.people = people;
     this.account = account;
@@ -119,7 +126,7 @@ class Calendar {
       Comparator.comparingInt((LaneAhead lane) -> place(lane.kind()))
           .thenComparing(
               lane ->
-                  lane.coming()
+                  lane.movable()
                       .flatMap(one -> one.newsletter().going())
                       .map(going -> going.date().atTime(going.at()))
                       .orElse(LocalDateTime.MIN))
@@ -142,14 +149,25 @@ class Calendar {
     }
   }
 
-  /** A day hour by hour. */
-  DayView day(CalendarAsked asked, LocalDate date) {
+  /** What rules of journeys would do for those who get too much on a day, tried on them. */
+  List<RulesTried.TriedRule> rules(CalendarAsked asked, LocalDate date) {
     DaysAhead.Wanted wanted = wanted(asked);
-    DaysAhead.Ahead of = ahead.of(wanted);
+    return tried.of(wanted, dayOf(wanted, date));
+  }
+
+  private static int dayOf(DaysAhead.Wanted wanted, LocalDate date) {
     int day = (int) ChronoUnit.DAYS.between(wanted.from(), date);
     if (day < 0 || day >= wanted.count()) {
       throw ProblemsFound.badValue("/day", date + " is not one of the days that are shown.");
     }
+    return day;
+  }
+
+  /** A day hour by hour. */
+  DayView day(CalendarAsked asked, LocalDate date) {
+    DaysAhead.Wanted wanted = wanted(asked);
+    DaysAhead.Ahead of = ahead.of(wanted);
+    int day = dayOf(wanted, date);
     double[] sums = new double[24];
     List<DayView.DayLane> lanes = new ArrayList<>();
     for (LaneAhead lane : of.lanes().stream().sorted(ORDER).toList()) {
@@ -187,7 +205,7 @@ class Calendar {
         lane.name(),
         lane.note(),
         lane.sure(),
-        lane.coming().flatMap(one -> one.newsletter().going()).map(Going::date).orElse(null),
+        lane.movable().flatMap(one -> one.newsletter().going()).map(Going::date).orElse(null),
         sums(lane.ahead(), lane.gone()));
   }
 

@@ -78,8 +78,18 @@ class DaysAhead {
    */
   record Wanted(LocalDate from, int count, Optional<Condition> filter, List<AsOpened> drafts) {}
 
-  /** All of it. */
-  record Ahead(Days days, LocalDate today, List<LaneAhead> lanes, Crowding crowding, long people) {}
+  /**
+   * All of it.
+   *
+   * @param issues the lanes of issues of news, by the newsletter that each is
+   */
+  record Ahead(
+      Days days,
+      LocalDate today,
+      List<LaneAhead> lanes,
+      Map<Long, Long> issues,
+      Crowding crowding,
+      long people) {}
 
   /** By the account's clock. */
   LocalDate today() {
@@ -120,7 +130,22 @@ class DaysAhead {
           .forEach(one -> lanes.put(one.journey(), drafts.lane(one, days)));
     }
     List<LaneAhead> all = List.copyOf(lanes.values());
-    return new Ahead(days, today, all, crowding(runs, all, issues, days), runs.inside().inside());
+    return new Ahead(
+        days,
+        today,
+        all,
+        issues,
+        crowding(runs, runs.ahead(), all, issues, days),
+        runs.inside().inside());
+  }
+
+  /**
+   * Who would get too much.
+   *
+   * @param people what those who are inside would get instead
+   */
+  Crowding crowding(JourneysAhead.Running runs, List<OfThoseInside.Ahead> people, Ahead shown) {
+    return crowding(runs, people, shown.lanes(), shown.issues(), shown.days());
   }
 
   /** Which send nothing. */
@@ -181,16 +206,22 @@ class DaysAhead {
   }
 
   private Crowding crowding(
-      JourneysAhead.Running runs, List<LaneAhead> lanes, Map<Long, Long> issues, Days days) {
+      JourneysAhead.Running runs,
+      List<OfThoseInside.Ahead> people,
+      List<LaneAhead> lanes,
+      Map<Long, Long> issues,
+      Days days) {
     Crowding crowding = new Crowding(days, runs.inside().all(), account.limits().emailsPerWeek());
     Map<Long, Integer> positions = new HashMap<>();
     for (int n = 0; n < lanes.size(); n++) {
       positions.put(lanes.get(n).id(), n);
-      for (int day : lanes.get(n).mainDays()) {
-        crowding.newsletter(n, day, lanes.get(n).readers());
-      }
+      int lane = n;
+      lanes
+          .get(n)
+          .letterDays()
+          .forEach(day -> crowding.newsletter(lane, day, lanes.get(lane).readers()));
     }
-    for (OfThoseInside.Ahead one : runs.ahead()) {
+    for (OfThoseInside.Ahead one : people) {
       List<List<Crowding.Got>> draws = new ArrayList<>();
       for (List<Crowding.Got> draw : one.draws()) {
         draws.add(

@@ -25,7 +25,7 @@ final class Mends {
   private static final int NEAR = 3;
 
   /** Less than this is not worth a move. */
-  private static final double WORTH = 0.7;
+  static final double WORTH = 0.7;
 
   private Mends() {}
 
@@ -48,7 +48,7 @@ final class Mends {
         .flatMap(meet -> Stream.of(meet.one(), meet.other()))
         .distinct()
         .map(lane -> of.lanes().get(lane))
-        .filter(lane -> lane.coming().isPresent() && lane.mainDays().contains(day))
+        .filter(lane -> lane.movable().isPresent() && lane.letterDays().anyMatch(on -> on == day))
         .flatMap(lane -> moves(of, lane, day))
         .filter(move -> move.then() < WORTH * (now + crowding.on(move.to()).mean()))
         .min(

@@ -76,11 +76,7 @@ class NewsAhead {
   private static LaneAhead together(List<LaneAhead> issues) {
     LaneAhead first = issues.getFirst();
     Outlook all = new Outlook(first.ahead().days());
-    List<Integer> mainDays = new ArrayList<>();
-    for (LaneAhead one : issues) {
-      all.add(one.ahead());
-      mainDays.addAll(one.mainDays());
-    }
+    issues.forEach(one -> all.add(one.ahead()));
     return new LaneAhead(
         first.id(),
         CalendarView.LaneKind.NEWS,
@@ -90,7 +86,6 @@ class NewsAhead {
         all,
         first.gone(),
         first.readers(),
-        mainDays,
-        Optional.empty());
+        issues.stream().flatMap(one -> one.letters().stream()).toList());
   }
 }

@@ -59,7 +59,6 @@ class NewslettersAhead {
                         READERS, 1, date.atStartOfDay(ZoneOffset.UTC).toInstant(), READERS_DAYS)));
     Outlook outlook = OfNewcomers.of(run.run(), run.tallies(), who.cardinality(), true, days);
     account.quietHours().ifPresent(outlook::holdOver);
-    int hour = days.hourOf(date.atTime(going.at()).atZone(days.zone()).toEpochSecond());
     return new LaneAhead(
         of.id(),
         CalendarView.LaneKind.NEWSLETTER,
@@ -69,8 +68,7 @@ class NewslettersAhead {
         outlook,
         LaneAhead.hours(days),
         who,
-        hour < 0 ? List.of() : List.of(hour / 24),
-        Optional.of(of));
+        List.of(of));
   }
 
   private static BitSet both(BitSet one, BitSet other) {

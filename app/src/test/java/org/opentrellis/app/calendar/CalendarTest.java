@@ -5,7 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.format.TextStyle;
+import java.time.temporal.ChronoUnit;
 import java.time.temporal.TemporalAdjusters;
+import java.util.Locale;
 import java.util.Optional;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
@@ -103,6 +106,66 @@ class CalendarTest {
                 .status())
         .isEqualTo(400);
     BOX.callBack(first);
+  }
+
+  /** Three are inside and get an email at 15:00 of the day on which a newsletter came at 9:00. */
+  @Test
+  void rulesAreTriedOnThoseWhoGetTooMuch() {
+    long journey =
+        WORKSHOP.open(
+            "other: Meets a letter\nStarts when someone gets tag \"never-met\"\nWait 5 days\n"
+                + "Wait until 15:00\nSend \"Before the frost\"");
+    for (int n = 0; n < 3; n++) {
+      long person = WORKSHOP.onList("ruled%d@example.com".formatted(n), "Ruled");
+      assertThat(
+              APP.post(
+                      "/api/live/journeys/" + journey + "/people",
+                      "{\"person\": %d}".formatted(person))
+                  .status())
+          .isEqualTo(200);
+    }
+    LocalDate gets = gets(lane(calendar("are%20on%20list%20Ruled"), "Meets a letter"));
+    int day = (int) ChronoUnit.DAYS.between(today(), gets);
+    long letter = BOX.planned(inDays(BOX.toList("Meets a journey", "Ruled"), day, 9));
+    assertThat(crowded(calendar(""), day).at("/people/mean").asDouble()).isEqualTo(3);
+
+    Answer tried =
+        APP.get("/api/calendar/days/%s/rules?from=%s&days=%d".formatted(gets, today(), DAYS));
+    assertThat(tried.status()).as("%s", tried.body()).isEqualTo(200);
+    assertThat(tried.body()).hasSize(2);
+    for (JsonNode one : tried.body()) {
+      assertThat(one.get("now").asDouble()).as("%s", one).isEqualTo(3);
+      assertThat(one.get("then").asDouble()).as("%s", one).isZero();
+      assertThat(one.get("helps").asBoolean()).isTrue();
+      assertThat(one.get("sentence").asString())
+          .contains("0 people get more than one email", "and 3 without it");
+    }
+    assertThat(tried.body().toString())
+        .contains(
+            "sends nothing on %ss"
+                .formatted(gets.getDayOfWeek().getDisplayName(TextStyle.FULL, Locale.ENGLISH)),
+            "waits until somebody has got nothing for a day");
+
+    // Taken, it stands in the journey as it is saved, and not yet in what runs.
+    String rule = "{\"rule\": \"WINDOW\", \"day\": \"%s\"}".formatted(gets);
+    assertThat(APP.put("/api/calendar/journeys/" + journey + "/rule", rule).status())
+        .isEqualTo(204);
+    assertThat(APP.get("/api/journeys/" + journey).body().at("/journey/sendWindow/days"))
+        .hasSize(6);
+    assertThat(crowded(calendar(""), day).at("/people/mean").asDouble()).isEqualTo(3);
+    assertThat(APP.put("/api/calendar/journeys/" + journey + "/rule", rule).body().toString())
+        .contains("only to be put into effect");
+    BOX.callBack(letter);
+    WORKSHOP.state(journey, "STOPPED", false);
+  }
+
+  private static LocalDate gets(JsonNode lane) {
+    for (int day = 0; day < DAYS; day++) {
+      if (on(lane, day) > 0) {
+        return today().plusDays(day);
+      }
+    }
+    throw new AssertionError("nothing goes out: " + lane);
   }
 
   private static JsonNode crowded(JsonNode calendar, int day) {

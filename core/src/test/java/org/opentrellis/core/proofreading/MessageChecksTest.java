@@ -291,7 +291,7 @@ class MessageChecksTest {
         new Case(
             "news-in-issues-only",
             Severity.NOTE,
-            with("news at most 5"),
+            email(with("news at most 5")),
             fine,
             "The list of news is filled when this goes out on a rhythm",
             false),
