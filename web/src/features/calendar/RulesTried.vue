@@ -6,6 +6,7 @@ import { answerOf, api, reasonOf } from '@/api/client'
 import { type CalendarAsked, outdated, questions } from '@/api/queries'
 import type { TriedRule } from '@/api/types'
 import { useForm } from '@/api/useForm'
+import { emailsIn } from './days'
 
 /** What rules of journeys would do for those who get too much on a day, tried on the same people. */
 const props = defineProps<{ asked: CalendarAsked; day: string }>()
@@ -14,6 +15,7 @@ const router = useRouter()
 const { data: tried, error } = useQuery(
   computed(() => questions.calendarRules(props.asked, props.day)),
 )
+const helping = computed(() => tried.value?.filter((one) => one.helps) ?? [])
 const { told, busy, send } = useForm()
 
 /** The journey keeps it as a change that is still to be put into effect. */
@@ -42,10 +44,14 @@ async function take(one: TriedRule) {
     <p v-else-if="!tried.length" class="note">
       No journey sends to them that could keep a rule: newsletters alone meet.
     </p>
-    <p v-for="one in tried" :key="`${one.journey} ${one.rule}`">
-      <span :class="one.helps ? '' : 'text-ink2'">{{ one.sentence }}</span>
+    <p v-else-if="!helping.length" class="note">
+      Rules of journeys hardly change it:
+      {{ emailsIn(Math.min(...tried.map((one) => one.then))) }} people get more than one email then,
+      and {{ emailsIn(tried[0]!.now) }} without them.
+    </p>
+    <p v-for="one in helping" :key="`${one.journey} ${one.rule}`">
+      {{ one.sentence }}
       <button
-        v-if="one.helps"
         type="button"
         class="button button-small ml-1 py-0.5!"
         :disabled="busy"

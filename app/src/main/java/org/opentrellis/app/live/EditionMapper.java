@@ -44,6 +44,14 @@ interface EditionMapper {
       @Param("document") @Nullable String document,
       @Param("catalogue") @Nullable String catalogue);
 
+  /** The newest of anything but newsletters; 0 if there is none. */
+  @Select(
+      """
+      select coalesce(max(e.number), 0) from edition e left join journey j on j.id = e.journey_id
+      where j.kind is null or j.kind <> 'NEWSLETTER'
+      """)
+  int newestOfOthers();
+
   /** What people enter, or could enter last; nothing if it never was open. */
   @Select(
       "select "

@@ -15,6 +15,8 @@ import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.journeys.JourneyKind;
+import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.people.Standings;
 import org.opentrellis.core.ahead.OfThoseInside;
 import org.opentrellis.core.calendar.ZoneClock;
@@ -36,6 +38,7 @@ public class Insiders {
   private static final long DAY = 24L * 3600;
 
   private final OpenJourneys open;
+  private final Journeys journeys;
   private final EditionMapper editions;
   private final LifeMapper lives;
   private final HappeningMapper log;
@@ -46,6 +49,7 @@ public class Insiders {
 
   Insiders(
       OpenJourneys open,
+      Journeys journeys,
       EditionMapper editions,
       LifeMapper lives,
       HappeningMapper log,
@@ -54,6 +58,7 @@ public class Insiders {
       Standings standings,
       ZoneClocks clocks) {
     this.open = open;
+    this.journeys = journeys;
     this.editions = editions;
     this.lives = lives;
     this.log = log;
@@ -63,11 +68,14 @@ public class Insiders {
     this.clocks = clocks;
   }
 
-  /** What is known: the last line of the log, and the newest edition. */
+  /**
+   * What is known: the last line of the log, and the newest edition of anything but newsletters,
+   * which nobody is inside of before they go out.
+   */
   public record UpTo(long happening, int edition) {}
 
   public UpTo upTo() {
-    return new UpTo(log.last(), open.newest());
+    return new UpTo(log.last(), editions.newestOfOthers());
   }
 
   /**
@@ -86,10 +94,19 @@ public class Insiders {
       double comePerDay,
       boolean byDate) {}
 
-  /** In the order in which they were opened first. */
+  /**
+   * In the order in which they were opened first. Newsletters that nobody is inside of are left
+   * out: it is known otherwise when they go, and to whom.
+   */
   public List<Running> journeys(long now) {
     Map<Long, @Nullable Long> all = new LinkedHashMap<>();
-    open.entrances().forEach(one -> all.put(one.journey(), one.since()));
+    Set<Long> newsletters =
+        journeys.namesOf(JourneyKind.NEWSLETTER).stream()
+            .map(Journeys.Named::id)
+            .collect(Collectors.toSet());
+    open.entrances().stream()
+        .filter(one -> !newsletters.contains(one.journey()))
+        .forEach(one -> all.put(one.journey(), one.since()));
     lives.atSteps().forEach(at -> all.putIfAbsent(at.journeyId(), null));
     long from = now - LOOKED_BACK * DAY;
     Map<Long, Long> came =
@@ -187,16 +204,18 @@ public class Insiders {
   /** Whom dates bring into journeys, and when. */
   private Map<Long, Map<JourneyName, Long>> comings(long from, long until) {
     Map<Long, Map<JourneyName, Long>> all = new TreeMap<>();
-    for (OpenJourneys.Open one : open.entrances()) {
-      for (Lookouts.Moment moment : lookouts.ahead(one, from, until)) {
-        lookouts
-            .whom(moment)
-            .forEach(
-                person ->
-                    all.computeIfAbsent(person, none -> new HashMap<>())
-                        .putIfAbsent(one.name(), moment.at()));
-      }
-    }
+    List<Lookouts.Moment> moments =
+        open.entrances().stream()
+            .flatMap(one -> lookouts.ahead(one, from, until).stream())
+            .toList();
+    lookouts
+        .whom(moments)
+        .forEach(
+            (moment, people) ->
+                people.forEach(
+                    person ->
+                        all.computeIfAbsent(person, none -> new HashMap<>())
+                            .putIfAbsent(moment.journey().name(), moment.at())));
     return all;
   }
 

@@ -7,8 +7,11 @@ import java.time.ZoneId;
 import java.time.ZonedDateTime;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
@@ -17,6 +20,7 @@ import org.opentrellis.app.clock.AccountClock;
 import org.opentrellis.app.clock.ClockKeeper;
 import org.opentrellis.app.people.DatedPeople;
 import org.opentrellis.core.happening.Happening;
+import org.opentrellis.core.journey.FieldName;
 import org.opentrellis.core.journey.SegmentName;
 import org.opentrellis.core.journey.Trigger;
 import org.springframework.stereotype.Component;
@@ -212,11 +216,65 @@ class Lookouts {
     return audiences.isOne(one.journey());
   }
 
+  private record Yearly(FieldName field, boolean onFirstOfMarch) {}
+
+  private record On(ZoneId zone, LocalDate day) {}
+
+  /**
+   * Whom some moments bring, of those that bring anybody. Dates that return every year are looked
+   * up together, for all journeys and zones.
+   */
+  Map<Moment, List<Long>> whom(List<Moment> moments) {
+    Map<Yearly, Set<LocalDate>> asked = new HashMap<>();
+    for (Moment moment : moments) {
+      yearly(moment)
+          .ifPresent(of -> asked.computeIfAbsent(of, none -> new HashSet<>()).add(dated(moment)));
+    }
+    Map<Yearly, Map<On, List<Long>>> known = new HashMap<>();
+    asked.forEach(
+        (of, days) -> {
+          Map<On, List<Long>> found = new HashMap<>();
+          people
+              .returning(of.field(), days, of.onFirstOfMarch())
+              .forEach(
+                  one ->
+                      found
+                          .computeIfAbsent(new On(one.zone(), one.day()), on -> new ArrayList<>())
+                          .add(one.person()));
+          known.put(of, found);
+        });
+    Map<Moment, List<Long>> all = new LinkedHashMap<>();
+    for (Moment moment : moments) {
+      List<Long> who =
+          yearly(moment)
+              .map(
+                  of -> known.get(of).getOrDefault(new On(moment.zone(), dated(moment)), List.of()))
+              .orElseGet(() -> whom(moment));
+      if (!who.isEmpty()) {
+        all.put(moment, who);
+      }
+    }
+    return all;
+  }
+
+  private static Optional<Yearly> yearly(Moment moment) {
+    return moment.trigger() instanceof Trigger.DateComes comes && comes.everyYear()
+        ? Optional.of(new Yearly(comes.field(), comes.onFirstOfMarch()))
+        : Optional.empty();
+  }
+
+  /** The date in the field that brings somebody at a moment. */
+  private static LocalDate dated(Moment moment) {
+    return moment.trigger() instanceof Trigger.DateComes comes
+        ? moment.day().minusDays(comes.days())
+        : moment.day();
+  }
+
   /** Whom a moment brings. */
   List<Long> whom(Moment moment) {
     return switch (moment.trigger()) {
       case Trigger.DateComes comes -> {
-        LocalDate date = moment.day().minusDays(comes.days());
+        LocalDate date = dated(moment);
         yield comes.everyYear()
             ? people.returning(comes.field(), moment.zone(), date, comes.onFirstOfMarch())
             : people.with(comes.field(), moment.zone(), date);

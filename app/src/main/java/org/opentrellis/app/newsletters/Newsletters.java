@@ -219,10 +219,22 @@ public class Newsletters {
   }
 
   private NewsletterView view(NewsletterRow row) {
+    return view(
+        row,
+        isOpen(phase(row)) || row.people() == null
+            ? surroundings.people(row.newsletter())
+            : row.people());
+  }
+
+  /** Whether it is still to go out. */
+  private static boolean isOpen(NewsletterPhase phase) {
+    return phase == NewsletterPhase.DRAFT || phase == NewsletterPhase.PLANNED;
+  }
+
+  private NewsletterView view(NewsletterRow row, long people) {
     Newsletter newsletter = row.newsletter();
     NewsletterPhase phase = phase(row);
-    boolean open = phase == NewsletterPhase.DRAFT || phase == NewsletterPhase.PLANNED;
-    long people = open || row.people() == null ? surroundings.people(newsletter) : row.people();
+    boolean open = isOpen(phase);
     return new NewsletterView(
         row.journeyId(),
         row.version(),
@@ -456,18 +468,19 @@ public class Newsletters {
                     new Going(move.date(), move.at() == null ? so.at() : move.at(), so.theirTime()))
             .orElseGet(() -> new Going(move.date(), move.at(), false));
     Newsletter moved = before.going(Optional.of(going));
-    if (row.isPlanned()) {
-      requireNoErrors(found(moved, surroundings.people(moved)));
-    }
     if (moved.equals(before)) {
       return view(row);
+    }
+    long people = surroundings.people(moved);
+    if (row.isPlanned()) {
+      requireNoErrors(found(moved, people));
     }
     write(id, move.version(), moved, move);
     if (row.isPlanned()) {
       shelf.putIntoEffect(id);
-      schedule(id, moved, surroundings.people(moved));
+      schedule(id, moved, people);
     }
-    return view(id);
+    return view(find(id), people);
   }
 
   /**

@@ -3,7 +3,11 @@ package org.opentrellis.app.people;
 import java.time.LocalDate;
 import java.time.MonthDay;
 import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.opentrellis.app.names.RegisteredNames;
 import org.opentrellis.core.calendar.YearlyDate;
 import org.opentrellis.core.journey.Condition;
@@ -58,23 +62,49 @@ public class DatedPeople {
         .map(
             number ->
                 mapper.datedOn(number, zone.getId(), days(day, onFirstOfMarch)).stream()
-                    .filter(
-                        one ->
-                            YearlyDate.inYear(one.dated(), day.getYear(), onFirstOfMarch)
-                                .equals(day))
+                    .filter(one -> returns(one.dated(), day, onFirstOfMarch))
                     .map(DatedMapper.Dated::personId)
                     .toList())
         .orElse(List.of());
   }
 
+  /** Somebody for whom a date returns on a day. */
+  public record Returning(long person, ZoneId zone, LocalDate day) {}
+
+  /** Those for whom the date in a field returns on one of some days, in order of their numbers. */
+  public List<Returning> returning(
+      FieldName field, Collection<LocalDate> days, boolean onFirstOfMarch) {
+    Map<Integer, List<LocalDate>> on = new HashMap<>();
+    for (LocalDate day : days) {
+      for (int of : days(day, onFirstOfMarch)) {
+        on.computeIfAbsent(of, none -> new ArrayList<>()).add(day);
+      }
+    }
+    return names.find(field).filter(number -> !on.isEmpty()).stream()
+        .flatMap(number -> mapper.datedOn(number, null, on.keySet()).stream())
+        .flatMap(
+            one ->
+                on.get(number(one.dated())).stream()
+                    .filter(day -> returns(one.dated(), day, onFirstOfMarch))
+                    .map(day -> new Returning(one.personId(), ZoneId.of(one.zone()), day)))
+        .toList();
+  }
+
+  private static boolean returns(LocalDate date, LocalDate day, boolean onFirstOfMarch) {
+    return YearlyDate.inYear(date, day.getYear(), onFirstOfMarch).equals(day);
+  }
+
+  private static int number(LocalDate day) {
+    return day.getMonthValue() * 100 + day.getDayOfMonth();
+  }
+
   /** The days of which the return may fall on a day, such as 1231. */
-  private static Integer[] days(LocalDate day, boolean onFirstOfMarch) {
+  private static List<Integer> days(LocalDate day, boolean onFirstOfMarch) {
     boolean leaps = day.isLeapYear();
     MonthDay instead = onFirstOfMarch ? MonthDay.of(3, 1) : MonthDay.of(2, 28);
-    int that = day.getMonthValue() * 100 + day.getDayOfMonth();
     return !leaps && MonthDay.from(day).equals(instead)
-        ? new Integer[] {that, LEAP_DAY.getMonthValue() * 100 + LEAP_DAY.getDayOfMonth()}
-        : new Integer[] {that};
+        ? List.of(number(day), LEAP_DAY.getMonthValue() * 100 + LEAP_DAY.getDayOfMonth())
+        : List.of(number(day));
   }
 
   /** Those whom a condition means now. */

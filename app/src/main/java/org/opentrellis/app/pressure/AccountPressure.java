@@ -15,6 +15,7 @@ import org.opentrellis.app.computing.Lane;
 import org.opentrellis.app.http.SaveLost;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.journeys.KeptJourney;
+import org.opentrellis.app.news.NewsOnRhythm;
 import org.opentrellis.app.newsletters.Newsletters;
 import org.opentrellis.app.pressure.PressureView.Enough;
 import org.opentrellis.app.pressure.PressureView.PressureOrder;
@@ -25,6 +26,8 @@ import org.opentrellis.core.journey.FrequencyGuard;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.JourneyState;
 import org.opentrellis.core.journey.Pressure;
+import org.opentrellis.core.newsletter.Newsletter;
+import org.opentrellis.core.newsletter.NewsletterJourney;
 import org.opentrellis.core.pressure.PressureTrial;
 import org.opentrellis.core.pressure.PressureWords;
 import org.opentrellis.core.problem.ProblemsFound;
@@ -36,10 +39,13 @@ import org.springframework.transaction.annotation.Transactional;
 class AccountPressure {
   private static final int PEOPLE = 2_000;
 
+  private static final long FOUR_WEEKS = 28 * 24 * 3600;
+
   private final Pressures pressures;
   private final Account account;
   private final Journeys journeys;
   private final Newsletters newsletters;
+  private final NewsOnRhythm news;
   private final Catalogues catalogues;
   private final ComputingRoom room;
   private final AccountClock clock;
@@ -49,6 +55,7 @@ class AccountPressure {
       Account account,
       Journeys journeys,
       Newsletters newsletters,
+      NewsOnRhythm news,
       Catalogues catalogues,
       ComputingRoom room,
       AccountClock clock) {
@@ -56,6 +63,7 @@ class AccountPressure {
     this.account = account;
     this.journeys = journeys;
     this.newsletters = newsletters;
+    this.news = news;
     this.catalogues = catalogues;
     this.room = room;
     this.clock = clock;
@@ -135,6 +143,10 @@ class AccountPressure {
       plans.add(one.plan().edit().entryFilter(Optional.empty()).done());
       behaviours.add(journeys.usual());
     }
+    for (NewsOnRhythm.Due one : news.upTo(clock.now() + FOUR_WEEKS)) {
+      plans.add(issue(one));
+      behaviours.add(journeys.usual());
+    }
     if (plans.isEmpty()) {
       throw ProblemsFound.badValue("", "Nothing is open or planned, so nobody gets too much.");
     }
@@ -156,5 +168,16 @@ class AccountPressure {
                         today.atStartOfDay(ZoneOffset.UTC).toInstant(),
                         effort),
                     pressure)));
+  }
+
+  /** An issue as it goes to whoever comes, under a name of its own. */
+  private Journey issue(NewsOnRhythm.Due due) {
+    Newsletter letter = due.letter();
+    LocalDate day = letter.going().orElseThrow().date();
+    return NewsletterJourney.of(letter, account.zone(), 0)
+        .edit()
+        .name(letter.name() + ", " + day)
+        .entryFilter(Optional.empty())
+        .done();
   }
 }

@@ -104,6 +104,10 @@ class CalendarAndNewslettersTest {
         page.getByRole(AriaRole.REGION, new GetByRoleOptions().setName("Too much for somebody"));
     assertThat(much).containsText("4 people get more than one email");
     assertThat(much).containsText("Morning letter and Evening letter: 4");
+    much.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Try rules on them"))
+        .first()
+        .click();
+    assertThat(much).containsText("newsletters alone meet");
     much.getByRole(
             AriaRole.BUTTON,
             new Locator.GetByRoleOptions().setName(Pattern.compile("^Move .*nobody does")))
