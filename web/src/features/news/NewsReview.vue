@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import type { NewsView } from '@/api/types'
+import FindingLines from '@/features/newsletters/FindingLines.vue'
 import { count } from '@/ui/figures'
 
 /** What news on a rhythm does, and the keys that turn it on and off. */
@@ -25,7 +26,6 @@ const emit = defineEmits<{
 /** More than the usual number get it: that is said, and meant. */
 const many = computed(() => props.findings.some((one) => one.code === 'many'))
 const meansIt = ref(false)
-watch(many, () => (meansIt.value = false))
 const errors = computed(() => props.findings.filter((one) => one.severity === 'ERROR'))
 const held = computed(
   () => props.busy || props.changed || errors.value.length > 0 || (many.value && !meansIt.value),
@@ -49,19 +49,7 @@ function early() {
     <p class="text-ink2">
       {{ count(people) }} {{ people === 1 ? 'person gets' : 'people get' }} it, as people are now.
     </p>
-    <ul v-if="findings.length" class="grid gap-1" aria-label="Findings">
-      <li
-        v-for="one in findings"
-        :key="one.code + one.place"
-        class="warning"
-        :class="{ 'font-semibold': one.severity === 'ERROR' }"
-      >
-        {{ one.sentence }}
-      </li>
-    </ul>
-    <label v-if="many" class="flex items-center gap-2">
-      <input v-model="meansIt" type="checkbox" /> I mean so many
-    </label>
+    <FindingLines v-model="meansIt" :findings="findings" asks />
     <p class="flex flex-wrap items-center gap-2">
       <template v-if="on">
         <button type="button" class="button" :disabled="busy" @click="emit('off')">

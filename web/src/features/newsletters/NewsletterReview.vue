@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import type { NewsletterFault, NewsletterView } from '@/api/types'
+import FindingLines from './FindingLines.vue'
 import { PHASES } from './newsletters'
 
 /** What a newsletter does, what is to be known before it goes, and the keys that send it. */
@@ -22,7 +23,6 @@ const emit = defineEmits<{
 /** More than the usual number get it: that is said, and meant. */
 const many = computed(() => props.findings.find((one) => one.code === 'many'))
 const meansIt = ref(false)
-watch(many, () => (meansIt.value = false))
 /** For now a time is not needed. */
 const errors = computed(() => props.findings.filter((one) => one.severity === 'ERROR'))
 const inTheWayNow = computed(() =>
@@ -43,20 +43,8 @@ const asksNow = ref(false)
     <ul class="grid gap-1" aria-label="What is to be known">
       <li v-for="line in says" :key="line" class="text-ink2">{{ line }}</li>
     </ul>
-    <ul v-if="findings.length" class="grid gap-1" aria-label="Findings">
-      <li
-        v-for="one in findings"
-        :key="one.code + one.place"
-        class="warning"
-        :class="{ 'font-semibold': one.severity === 'ERROR' }"
-      >
-        {{ one.sentence }}
-      </li>
-    </ul>
+    <FindingLines v-model="meansIt" :findings="findings" :asks="phase === 'DRAFT'" />
     <template v-if="phase === 'DRAFT'">
-      <label v-if="many" class="flex items-center gap-2">
-        <input v-model="meansIt" type="checkbox" /> I mean so many
-      </label>
       <p class="flex flex-wrap items-center gap-2">
         <button
           type="button"

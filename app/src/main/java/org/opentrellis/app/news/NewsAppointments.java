@@ -1,6 +1,7 @@
 package org.opentrellis.app.news;
 
 import java.util.List;
+import org.opentrellis.app.clock.AccountClock;
 import org.opentrellis.app.live.Appointments;
 import org.opentrellis.app.news.IssueRow.Outcome;
 import org.opentrellis.core.news.IssueContent;
@@ -35,6 +36,7 @@ class NewsAppointments implements Appointments {
   private final NewsSource source;
   private final Issues issues;
   private final NewsMoments moments;
+  private final AccountClock clock;
   private final TransactionTemplate transaction;
 
   NewsAppointments(
@@ -42,11 +44,13 @@ class NewsAppointments implements Appointments {
       NewsSource source,
       Issues issues,
       NewsMoments moments,
+      AccountClock clock,
       TransactionTemplate transaction) {
     this.mapper = mapper;
     this.source = source;
     this.issues = issues;
     this.moments = moments;
+    this.clock = clock;
     this.transaction = transaction;
   }
 
@@ -62,17 +66,19 @@ class NewsAppointments implements Appointments {
     if (next() > until) {
       return 0;
     }
+    // What was due while the machine was off is done in its order, and late by what it is now.
+    long now = Math.max(until, clock.now());
     List<NewsRow> due = mapper.due(until);
     for (NewsRow row : due) {
       try {
-        Read read = read(row, until);
-        transaction.executeWithoutResult(status -> keep(row, read, until));
+        Read read = read(row, now);
+        transaction.executeWithoutResult(status -> keep(row, read, now));
       } catch (PessimisticLockingFailureException taken) {
         throw taken;
       } catch (RuntimeException fault) {
         LOG.error("News {} has to wait: {}", row.id(), fault.getMessage(), fault);
         transaction.executeWithoutResult(
-            status -> mapper.dueAgain(row.id(), until + TRIED_AGAIN_AFTER));
+            status -> mapper.dueAgain(row.id(), now + TRIED_AGAIN_AFTER));
       }
     }
     return due.size();
@@ -86,8 +92,8 @@ class NewsAppointments implements Appointments {
   private record Read(List<NewsItem> items, String fault) {}
 
   /** Outside of any transaction, since it may take some seconds. */
-  private Read read(NewsRow row, long until) {
-    if (row.skipsNext() || isTooLate(row, until)) {
+  private Read read(NewsRow row, long now) {
+    if (row.skipsNext() || isTooLate(row, now)) {
       return new Read(List.of(), "");
     }
     try {
@@ -97,11 +103,11 @@ class NewsAppointments implements Appointments {
     }
   }
 
-  private static boolean isTooLate(NewsRow row, long until) {
-    return row.nextAt() != null && until > row.nextAt() + TOO_LATE;
+  private static boolean isTooLate(NewsRow row, long now) {
+    return row.nextAt() != null && now > row.nextAt() + TOO_LATE;
   }
 
-  private void keep(NewsRow seen, Read read, long until) {
+  private void keep(NewsRow seen, Read read, long now) {
     NewsRow row = mapper.hold(seen.id()).orElseThrow();
     if (!row.equals(seen) || row.nextAt() == null) {
       // Somebody has changed it meanwhile: it is looked at again, as it is now.
@@ -111,13 +117,13 @@ class NewsAppointments implements Appointments {
     IssueContent content = issues.content(row, row.series(), read.items(), row.from());
     if (row.skipsNext()) {
       issues.none(row, Outcome.SKIPPED, "Skipped: what was new waits for the next.");
-    } else if (isTooLate(row, until)) {
+    } else if (isTooLate(row, now)) {
       issues.none(
           row,
           Outcome.FAILED,
           "Did not go: Open Trellis was not running. What was new waits for the next.");
-    } else if (!read.fault().isEmpty() && until < at + TRIED_FOR) {
-      mapper.dueAgain(row.id(), until + TRIED_AGAIN_AFTER);
+    } else if (!read.fault().isEmpty() && now < at + TRIED_FOR) {
+      mapper.dueAgain(row.id(), now + TRIED_AGAIN_AFTER);
       return;
     } else if (!read.fault().isEmpty()) {
       issues.none(
@@ -129,7 +135,7 @@ class NewsAppointments implements Appointments {
     } else {
       issues.send(row, at, content);
     }
-    long next = moments.after(row.series(), Math.max(at, until));
+    long next = moments.after(row.series(), Math.max(at, now));
     mapper.next(row.id(), next, next - BEFORE);
   }
 }

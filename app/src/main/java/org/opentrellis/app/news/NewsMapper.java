@@ -100,10 +100,7 @@ interface NewsMapper {
   void add(IssueRow issue);
 
   /** The latest first. */
-  @Select(
-      "select "
-          + OF_ISSUE
-          + " from news_issue where series_id = #{series} order by at desc, id desc")
+  @Select("select " + OF_ISSUE + " from news_issue where series_id = #{series} order by id desc")
   List<IssueRow> issues(long series);
 
   @Select("select journey_id, series_id from news_issue where journey_id is not null")

@@ -5,7 +5,6 @@ import java.time.Instant;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -22,6 +21,7 @@ import org.opentrellis.app.news.NewsViews.SeriesFault;
 import org.opentrellis.app.news.NewsViews.SeriesIssue;
 import org.opentrellis.app.news.NewsViews.SeriesLine;
 import org.opentrellis.app.news.NewsViews.SeriesView;
+import org.opentrellis.app.newsletters.Meant;
 import org.opentrellis.app.newsletters.NewsletterWords;
 import org.opentrellis.app.newsletters.Newsletters;
 import org.opentrellis.app.storage.NewKey;
@@ -34,9 +34,7 @@ import org.opentrellis.core.news.NewsSeries;
 import org.opentrellis.core.news.Rhythm;
 import org.opentrellis.core.newsletter.Newsletter;
 import org.opentrellis.core.newsletter.NewsletterFinding;
-import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
-import org.opentrellis.core.problem.Severity;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -45,9 +43,6 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 @Transactional
 public class NewsOnRhythm {
-  /** So many more than were said may have come since somebody looked. */
-  private static final double GROWN = 1.1;
-
   private static final int LATEST = 50;
 
   private final NewsMapper mapper;
@@ -256,31 +251,7 @@ public class NewsOnRhythm {
 
   private long requireMeant(NewsSeries series, SeriesGo go) {
     long people = newsletters.people(series.letter());
-    List<NewsletterFinding> found = found(series, people);
-    List<Problem> errors =
-        found.stream()
-            .filter(one -> one.severity() == Severity.ERROR)
-            .map(one -> new Problem(one.code(), one.place(), one.sentence()))
-            .toList();
-    if (!errors.isEmpty()) {
-      throw new ProblemsFound(errors);
-    }
-    if (people > GROWN * go.people()) {
-      throw refused(
-          "more-people",
-          String.format(
-              Locale.ROOT,
-              "%,d people get it by now, not %,d: look at it again.",
-              people,
-              go.people()));
-    }
-    found.stream()
-        .filter(one -> one.code().equals("many") && !go.evenSoMany())
-        .findFirst()
-        .ifPresent(
-            many -> {
-              throw refused("many", many.sentence() + " Say that you mean it.");
-            });
+    Meant.require(found(series, people), people, go.people(), go.evenSoMany());
     return people;
   }
 

@@ -38,7 +38,6 @@ import org.opentrellis.core.newsletter.NewsletterChecks;
 import org.opentrellis.core.newsletter.NewsletterFinding;
 import org.opentrellis.core.newsletter.NewsletterJourney;
 import org.opentrellis.core.newsletter.SubjectTest;
-import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.problem.Severity;
 import org.springframework.dao.DuplicateKeyException;
@@ -57,9 +56,6 @@ public class Newsletters {
   private static final int MOST_IN_RUN = 26;
 
   private static final int MOST_APART = 52;
-
-  /** So many more than were said may have come since somebody looked. */
-  private static final double GROWN = 1.1;
 
   private final NewsletterMapper mapper;
   private final Journeys journeys;
@@ -351,24 +347,7 @@ public class Newsletters {
           newsletter.going(Optional.of(new Going(next.toLocalDate(), next.toLocalTime(), false)));
     }
     long people = surroundings.people(newsletter);
-    List<NewsletterFinding> found = found(newsletter, people);
-    requireNoErrors(found);
-    if (people > GROWN * order.people()) {
-      throw refused(
-          "more-people",
-          String.format(
-              Locale.ROOT,
-              "%,d people get it by now, not %,d: look at it again.",
-              people,
-              order.people()));
-    }
-    found.stream()
-        .filter(one -> one.code().equals("many") && !order.evenSoMany())
-        .findFirst()
-        .ifPresent(
-            many -> {
-              throw refused("many", many.sentence() + " Say that you mean it.");
-            });
+    Meant.require(found(newsletter, people), people, order.people(), order.evenSoMany());
     write(id, order.version(), newsletter, order);
     shelf.open(id);
     schedule(id, newsletter, people);
@@ -473,7 +452,7 @@ public class Newsletters {
     }
     long people = surroundings.people(moved);
     if (row.isPlanned()) {
-      requireNoErrors(found(moved, people));
+      Meant.requireNoErrors(found(moved, people));
     }
     write(id, move.version(), moved, move);
     if (row.isPlanned()) {
@@ -606,16 +585,6 @@ public class Newsletters {
 
   private List<NewsletterFinding> found(Newsletter newsletter, long people) {
     return NewsletterChecks.of(newsletter, surroundings.around(people));
-  }
-
-  private static void requireNoErrors(List<NewsletterFinding> found) {
-    List<Problem> errors = new ArrayList<>();
-    found.stream()
-        .filter(one -> one.severity() == Severity.ERROR)
-        .forEach(one -> errors.add(new Problem(one.code(), one.place(), one.sentence())));
-    if (!errors.isEmpty()) {
-      throw new ProblemsFound(errors);
-    }
   }
 
   private NewsletterRow find(long id) {
