@@ -76,7 +76,11 @@ async function save() {
 
 const go = (evenSoMany: boolean) => ({
   ...at.value,
-  body: { version: view.value!.version, people: look.value!.people, evenSoMany },
+  body: {
+    version: view.value!.version,
+    people: look.value?.people ?? view.value!.people,
+    evenSoMany,
+  },
 })
 
 async function turnOn(evenSoMany: boolean) {

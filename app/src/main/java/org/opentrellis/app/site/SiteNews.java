@@ -13,6 +13,7 @@ import java.time.Instant;
 import java.util.Date;
 import java.util.List;
 import java.util.Optional;
+import org.jdom2.Verifier;
 import org.opentrellis.app.account.Account;
 import org.opentrellis.app.clock.AccountClock;
 import org.opentrellis.app.http.PublicAddress;
@@ -78,9 +79,18 @@ public class SiteNews {
 
   /** The same at another moment; what is still to come is not shown until then. */
   public void post(String title, String words, Instant at) {
-    require(title, "title", LONGEST_TITLE);
-    require(words, "text", LONGEST);
-    mapper.insert(title.strip(), words.strip(), at.getEpochSecond());
+    String head = legal(title);
+    String body = legal(words);
+    require(head, "title", LONGEST_TITLE);
+    require(body, "text", LONGEST);
+    mapper.insert(head.strip(), body.strip(), at.getEpochSecond());
+  }
+
+  /** Without what cannot stand in a feed (XML 1.0, section 2.2). */
+  private static String legal(String typed) {
+    StringBuilder legal = new StringBuilder();
+    typed.codePoints().filter(Verifier::isXMLCharacter).forEach(legal::appendCodePoint);
+    return legal.toString();
   }
 
   private static void require(String what, String called, int most) {

@@ -369,6 +369,14 @@ class NewsOnRhythmTest {
         .contains("no issue comes that could be skipped");
   }
 
+  /** The feed stays one whatever is posted, and a source is never our fault. */
+  @Test
+  void whatCannotStandInAFeedIsLeftOut() {
+    String title = "Piece \u0000\u0008\uFFFE\uD800with noise";
+    APP.bean(SiteNews.class).post(title, "\u001BWords.", Instant.ofEpochSecond(BOX.now()));
+    assertThat(APP.text("/site/news.atom")).contains("Piece with noise", "Words.");
+  }
+
   /** A list of news in anything that is no issue shows nothing, least of all an example. */
   @Test
   void nobodyGetsAnExampleOfNews() {

@@ -92,6 +92,17 @@ class DiskTroubleTest {
     return answer;
   }
 
+  /** The database may clear up behind itself at any moment, and what it saves then is saved. */
+  private Answers.Answer saveOnAFullDisk() throws IOException {
+    Answers.Answer answer;
+    int times = 0;
+    do {
+      disk.fillUpTo(0);
+      answer = save();
+    } while (answer.status() == 200 && ++times < 20);
+    return answer;
+  }
+
   private void assertKept() {
     assertThat(read("/api/journeys/1").get("version").asInt()).isEqualTo(version);
   }
@@ -120,8 +131,7 @@ class DiskTroubleTest {
       assertThat(answer.body().get("code").asString()).isEqualTo("disk-full");
       assertThat(answer.body().get("detail").asString()).contains("Make room");
       assertKept();
-      disk.fillUpTo(0);
-      answer = save();
+      answer = saveOnAFullDisk();
     }
     assertHealth(503, "The disk that holds the data is full.");
     disk.makeRoom();
