@@ -24,6 +24,7 @@ final class Living {
 
   private final Score score;
   private final int crowd;
+  private final NewsOrdeal news;
   private final List<Long> putIn = new ArrayList<>();
   private long journey;
   private long newsletter;
@@ -36,6 +37,7 @@ final class Living {
   Living(Score score, int crowd) {
     this.score = score;
     this.crowd = crowd;
+    this.news = new NewsOrdeal(score);
   }
 
   /** Opens the journey, and has a crowd come over the next days. */
@@ -60,6 +62,7 @@ final class Living {
         "let a crowd come");
     rule(api);
     newsletter(api);
+    news.begin(api);
   }
 
   /** Acts once on each who is put on its list. */
@@ -201,6 +204,7 @@ final class Living {
     Map<Long, Integer> copies = copies(api);
     letterIsGone(api);
     rulesHaveActed(api);
+    news.end(api);
     long sent = 0;
     for (long person : everybody(api)) {
       for (JsonNode message : api.get("/api/live/people/" + person).body().at("/messages")) {
