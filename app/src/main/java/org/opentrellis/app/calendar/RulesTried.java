@@ -3,16 +3,20 @@ package org.opentrellis.app.calendar;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.opentrellis.app.calendar.CalendarView.LaneKind;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.Refusal;
 import org.opentrellis.app.journeys.Journeys;
+import org.opentrellis.app.live.Insiders;
 import org.opentrellis.app.newsletters.Newsletters;
 import org.opentrellis.core.ahead.Crowding;
 import org.opentrellis.core.journey.Journey;
@@ -90,27 +94,25 @@ class RulesTried {
 
   private static List<Candidate> candidates(
       DaysAhead.Ahead of, JourneysAhead.Running runs, int day, DayOfWeek weekday) {
-    return of.crowding().meetings(day).stream()
-        .flatMap(meet -> Stream.of(meet.one(), meet.other()))
-        .distinct()
-        .map(lane -> of.lanes().get(lane))
-        .filter(lane -> lane.kind() == LaneKind.JOURNEY)
-        .limit(JOURNEYS)
-        .flatMap(
-            lane ->
-                runs.journeys().stream()
-                    .filter(one -> one.journey() == lane.id())
-                    .flatMap(
-                        one ->
-                            Stream.of(MailRule.values())
-                                .flatMap(
-                                    rule ->
-                                        rule.in(one.plan(), weekday).stream()
-                                            .map(
-                                                plan ->
-                                                    new Candidate(
-                                                        lane.id(), lane.name(), rule, plan)))))
-        .toList();
+    Map<Long, Journey> plans =
+        runs.journeys().stream()
+            .collect(Collectors.toMap(Insiders.Running::journey, Insiders.Running::plan));
+    List<LaneAhead> meeting =
+        of.crowding().meetings(day).stream()
+            .flatMap(meet -> Stream.of(meet.one(), meet.other()))
+            .distinct()
+            .map(lane -> of.lanes().get(lane))
+            .filter(lane -> lane.kind() == LaneKind.JOURNEY && plans.containsKey(lane.id()))
+            .limit(JOURNEYS)
+            .toList();
+    List<Candidate> candidates = new ArrayList<>();
+    for (LaneAhead lane : meeting) {
+      for (MailRule rule : MailRule.values()) {
+        rule.in(plans.get(lane.id()), weekday)
+            .ifPresent(plan -> candidates.add(new Candidate(lane.id(), lane.name(), rule, plan)));
+      }
+    }
+    return candidates;
   }
 
   /** The newsletters of the days around one, which reach those who are inside, too. */
@@ -191,7 +193,7 @@ class RulesTried {
                 new Refusal(
                     HttpStatus.CONFLICT,
                     "kept-already",
-                    "As it is saved, the journey does that already: it is only to be put into effect.",
+                    "As it is saved, the journey keeps such a rule already: it is only to be put into effect.",
                     null)));
   }
 }

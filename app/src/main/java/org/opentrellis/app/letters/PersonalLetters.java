@@ -124,9 +124,8 @@ public class PersonalLetters {
           what,
           email,
           sender,
-          around
-              .known(what.person(), Optional.of(sender))
-              .reading(issues.computeIfAbsent(what.journey(), news::of)),
+          around.known(
+              what.person(), Optional.of(sender), issues.computeIfAbsent(what.journey(), news::of)),
           what.linked().map(journey -> new Campaign(journey, written.name())),
           head,
           sent);

@@ -6,7 +6,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
-import java.util.function.UnaryOperator;
 import org.opentrellis.app.account.Account;
 import org.opentrellis.app.account.AccountWriter;
 import org.opentrellis.app.messages.MessageLibrary;
@@ -100,7 +99,7 @@ public class ReadAlone {
     if (!(written.manuscript() instanceof Manuscript.Email email)) {
       throw new Refused("the message is no email any more");
     }
-    return email(written.name(), email, Instead.NOTHING, reader, so -> so.reading(news));
+    return email(written.name(), email, Instead.NOTHING, reader, news);
   }
 
   private Written find(MessageId id) {
@@ -113,17 +112,14 @@ public class ReadAlone {
   public ReadMail read(MessageId id, Instead instead, Reader reader) {
     Written written = find(id);
     return switch (written.manuscript()) {
-      case Manuscript.Email email -> email(written.name(), email, instead, reader, so -> so);
+      case Manuscript.Email email ->
+          email(written.name(), email, instead, reader, Recipients.SAMPLE_NEWS);
       case Manuscript.Text text -> text(written.name(), text, reader);
     };
   }
 
   private ReadMail email(
-      String name,
-      Manuscript.Email kept,
-      Instead instead,
-      Reader reader,
-      UnaryOperator<Whoever> but) {
+      String name, Manuscript.Email kept, Instead instead, Reader reader, List<NewsEntry> news) {
     AccountWriter writer = account.writer();
     Manuscript.Email email = kept.saying(instead.subject(), instead.preview());
     Optional<Sender> sender =
@@ -131,7 +127,7 @@ public class ReadAlone {
             .sender()
             .flatMap(said -> Senders.said(said, writer))
             .or(() -> Senders.of(email, writer));
-    Whoever whoever = but.apply(recipients.alone(reader, writer, sender));
+    Whoever whoever = recipients.alone(reader, writer, sender, news);
     Letterhead head = styles.letterhead(writer);
     Filling filling = new Filling(whoever, head.regional());
     Set<PartId> holding = Passages.holding(email, whoever);
@@ -147,7 +143,7 @@ public class ReadAlone {
 
   private ReadMail text(String name, Manuscript.Text text, Reader reader) {
     AccountWriter writer = account.writer();
-    Whoever whoever = recipients.alone(reader, writer, Optional.empty());
+    Whoever whoever = recipients.alone(reader, writer, Optional.empty(), Recipients.SAMPLE_NEWS);
     String words =
         account.texting().ended(new Filling(whoever, writer.regional()).of(text.words()));
     return new ReadMail(name, true, account.texting().sender(), "", "", "", words);

@@ -43,7 +43,7 @@ class Recipients {
   private static final int SOME = 2;
 
   /** Until a site has news, so that one sees where they will stand. */
-  private static final List<NewsEntry> SAMPLE_NEWS =
+  static final List<NewsEntry> SAMPLE_NEWS =
       List.of(
           new NewsEntry("A piece of news", "The first lines of it stand here.", ""),
           new NewsEntry("Another one", "As many as are new, up to the number that you set.", ""));
@@ -73,7 +73,7 @@ class Recipients {
 
   /** Somebody of the account, as they are now. */
   Whoever known(long id, AccountWriter writer, Optional<Sender> sender) {
-    return around(writer, List.of(id)).known(id, sender);
+    return around(writer, List.of(id)).known(id, sender, SAMPLE_NEWS);
   }
 
   /** Likewise, for whoever looks on while they type: passages are those of some seconds ago. */
@@ -82,6 +82,7 @@ class Recipients {
         .known(
             id,
             sender,
+            SAMPLE_NEWS,
             who -> answers.get(new Asked(who, id), asked -> people.meant(asked.who()).test(id)));
   }
 
@@ -104,11 +105,12 @@ class Recipients {
      *
      * @throws NotFound if there is nobody of that number
      */
-    Whoever known(long id, Optional<Sender> sender) {
-      return known(id, sender, who -> meant.computeIfAbsent(who, people::meant).test(id));
+    Whoever known(long id, Optional<Sender> sender, List<NewsEntry> news) {
+      return known(id, sender, news, who -> meant.computeIfAbsent(who, people::meant).test(id));
     }
 
-    private Whoever known(long id, Optional<Sender> sender, Predicate<Condition> holding) {
+    private Whoever known(
+        long id, Optional<Sender> sender, List<NewsEntry> news, Predicate<Condition> holding) {
       KnownPerson person = those.get(id);
       if (person == null) {
         throw NotFound.of("person", id);
@@ -126,7 +128,7 @@ class Recipients {
           sender,
           holding,
           which -> shown(which, person, cards, writer.regional()),
-          SAMPLE_NEWS);
+          news);
     }
   }
 
@@ -157,16 +159,25 @@ class Recipients {
             holding::contains),
         nobody ? 0 : SOME,
         writer,
-        sender);
+        sender,
+        SAMPLE_NEWS);
   }
 
   /** Somebody who is nobody of the account, with two of the shop's products in their cart. */
-  Whoever alone(ReadAlone.Reader reader, AccountWriter writer, Optional<Sender> sender) {
-    return madeUp(reader, SOME, writer, sender);
+  Whoever alone(
+      ReadAlone.Reader reader,
+      AccountWriter writer,
+      Optional<Sender> sender,
+      List<NewsEntry> news) {
+    return madeUp(reader, SOME, writer, sender, news);
   }
 
   private Whoever madeUp(
-      ReadAlone.Reader reader, int products, AccountWriter writer, Optional<Sender> sender) {
+      ReadAlone.Reader reader,
+      int products,
+      AccountWriter writer,
+      Optional<Sender> sender,
+      List<NewsEntry> news) {
     List<ProductCard> cards = names.products();
     List<ProductCard> some = cards.stream().limit(products).toList();
     Optional<Double> total =
@@ -189,7 +200,7 @@ class Recipients {
             which instanceof Shown.Chosen chosen
                 ? chosen(chosen, cards, writer.regional())
                 : some.stream().map(card -> shown(card, writer.regional())).toList(),
-        SAMPLE_NEWS);
+        news);
   }
 
   private Map<FieldName, Operand> fields(Map<String, String> typed) {

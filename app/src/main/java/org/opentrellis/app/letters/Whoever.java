@@ -39,24 +39,6 @@ record Whoever(
     List<NewsEntry> news)
     implements Recipient {
 
-  /** The same with other news. */
-  Whoever reading(List<NewsEntry> other) {
-    return new Whoever(
-        called,
-        address,
-        firstName,
-        lastName,
-        fields,
-        cartTotal,
-        orderTotal,
-        today,
-        writer,
-        sender,
-        holding,
-        shop,
-        other);
-  }
-
   @Override
   public Optional<Operand> value(Source source) {
     return switch (source) {

@@ -13,6 +13,7 @@ import java.util.Date;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.apache.commons.text.WordUtils;
 import org.jsoup.Jsoup;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.message.WebAddress;
@@ -101,12 +102,10 @@ final class FeedReading {
         : Jsoup.parse(value).text();
   }
 
-  /** At the end of a word. */
+  /** At the end of a word, if there is one in the last quarter. */
   private static String cut(String text, int most) {
-    if (text.length() <= most) {
-      return text;
-    }
-    int end = text.lastIndexOf(' ', most - 1);
-    return text.substring(0, end > most / 2 ? end : most - 1) + "\u2026";
+    return text.length() <= most
+        ? text
+        : WordUtils.abbreviate(text, most - most / 4, most - 1, "\u2026");
   }
 }

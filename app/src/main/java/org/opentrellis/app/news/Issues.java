@@ -98,10 +98,9 @@ class Issues {
    */
   void send(NewsRow row, long at, IssueContent content) {
     Newsletter letter = row.series().letter();
-    String name = letter.name().substring(0, Math.min(LONGEST_NAME, letter.name().length()));
     Newsletter issue =
         letter
-            .called(journeys.freeName(name.strip() + ", " + DAY.format(moments.local(at))))
+            .called(journeys.freeName(begun(letter.name()) + ", " + DAY.format(moments.local(at))))
             .going(Optional.of(moments.going(at)));
     long journey = newsletters.keep(issue);
     long most = GROWN * row.people() + GROWN_BY;
@@ -127,6 +126,13 @@ class Issues {
     if (inTheWay.isEmpty()) {
       mapper.reached(row.id(), people);
     }
+  }
+
+  /** So much of a name that a day fits behind it; no character is cut in two. */
+  private static String begun(String name) {
+    int end = Math.min(LONGEST_NAME, name.length());
+    boolean within = Character.isHighSurrogate(name.charAt(end - 1));
+    return name.substring(0, within ? end - 1 : end).strip();
   }
 
   static String pieces(int count) {

@@ -5,8 +5,6 @@ import org.opentrellis.app.clock.AccountClock;
 import org.opentrellis.app.live.Appointments;
 import org.opentrellis.app.news.IssueRow.Outcome;
 import org.opentrellis.core.news.IssueContent;
-import org.opentrellis.core.news.NewsItem;
-import org.opentrellis.core.problem.Refused;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.PessimisticLockingFailureException;
@@ -71,7 +69,7 @@ class NewsAppointments implements Appointments {
     List<NewsRow> due = mapper.due(until);
     for (NewsRow row : due) {
       try {
-        Read read = read(row, now);
+        NewsSource.Read read = read(row, now);
         transaction.executeWithoutResult(status -> keep(row, read, now));
       } catch (PessimisticLockingFailureException taken) {
         throw taken;
@@ -84,30 +82,18 @@ class NewsAppointments implements Appointments {
     return due.size();
   }
 
-  /**
-   * What a source gives.
-   *
-   * @param fault why it cannot be read; empty if it can
-   */
-  private record Read(List<NewsItem> items, String fault) {}
-
   /** Outside of any transaction, since it may take some seconds. */
-  private Read read(NewsRow row, long now) {
-    if (row.skipsNext() || isTooLate(row, now)) {
-      return new Read(List.of(), "");
-    }
-    try {
-      return new Read(source.read(row.series()), "");
-    } catch (Refused refused) {
-      return new Read(List.of(), refused.getMessage());
-    }
+  private NewsSource.Read read(NewsRow row, long now) {
+    return row.skipsNext() || isTooLate(row, now)
+        ? NewsSource.Read.NOTHING
+        : source.tryToRead(row.series());
   }
 
   private static boolean isTooLate(NewsRow row, long now) {
     return row.nextAt() != null && now > row.nextAt() + TOO_LATE;
   }
 
-  private void keep(NewsRow seen, Read read, long now) {
+  private void keep(NewsRow seen, NewsSource.Read read, long now) {
     NewsRow row = mapper.hold(seen.id()).orElseThrow();
     if (!row.equals(seen) || row.nextAt() == null) {
       // Somebody has changed it meanwhile: it is looked at again, as it is now.

@@ -13,9 +13,9 @@ import org.opentrellis.app.letters.ReadAlone;
 import org.opentrellis.app.news.NewsOrders.SeriesGiven;
 import org.opentrellis.app.news.NewsOrders.SeriesGo;
 import org.opentrellis.app.news.NewsViews.SeriesEntry;
-import org.opentrellis.app.news.NewsViews.SeriesFault;
 import org.opentrellis.app.news.NewsViews.SeriesLook;
 import org.opentrellis.app.news.NewsViews.SeriesView;
+import org.opentrellis.app.newsletters.NewsletterFault;
 import org.opentrellis.app.newsletters.NewsletterWords;
 import org.opentrellis.app.newsletters.Newsletters;
 import org.opentrellis.core.format.Documents;
@@ -40,15 +40,8 @@ public class NewsDesk {
   private final ReadAlone letters;
 
   /** While one types, a source on the web is not asked with each key. */
-  private final Cache<String, Read> lately =
+  private final Cache<String, NewsSource.Read> lately =
       Caffeine.newBuilder().maximumSize(50).expireAfterWrite(Duration.ofSeconds(20)).build();
-
-  /**
-   * What a source gives.
-   *
-   * @param fault why it cannot be read; empty if it can
-   */
-  private record Read(List<NewsItem> items, String fault) {}
 
   NewsDesk(
       NewsOnRhythm news,
@@ -75,11 +68,11 @@ public class NewsDesk {
         ProblemsFound.within("/series", () -> Documents.readNewsSeries(given.series()));
     long people = newsletters.people(series.letter());
     long at = news.nextAt(id, series);
-    Read read = series.source().isBlank() ? new Read(List.of(), "") : read(series);
+    NewsSource.Read read = series.source().isBlank() ? NewsSource.Read.NOTHING : read(series);
     IssueContent content = news.content(id, series, read.items());
     return new SeriesLook(
         words.sheet(series),
-        SeriesFault.of(news.found(series, people)),
+        NewsletterFault.of(news.found(series, people)),
         people,
         at,
         read.fault().isEmpty() ? "" : sentence(read.fault()),
@@ -89,18 +82,10 @@ public class NewsDesk {
         html(series, content, at));
   }
 
-  private Read read(NewsSeries series) {
+  private NewsSource.Read read(NewsSeries series) {
     return series.isFromSite()
-        ? readNow(series)
-        : lately.get(series.source(), address -> readNow(series));
-  }
-
-  private Read readNow(NewsSeries series) {
-    try {
-      return new Read(source.read(series), "");
-    } catch (Refused refused) {
-      return new Read(List.of(), refused.getMessage());
-    }
+        ? source.tryToRead(series)
+        : lately.get(series.source(), address -> source.tryToRead(series));
   }
 
   private static String sentence(String fault) {
@@ -177,7 +162,7 @@ public class NewsDesk {
     if (series.source().isBlank()) {
       throw ProblemsFound.badValue("/series/source", "Say where the news comes from.");
     }
-    Read read = readNow(series);
+    NewsSource.Read read = source.tryToRead(series);
     if (!read.fault().isEmpty()) {
       throw new Refusal(HttpStatus.CONFLICT, "source", sentence(read.fault()), null);
     }

@@ -103,6 +103,9 @@ interface NewsMapper {
   @Select("select " + OF_ISSUE + " from news_issue where series_id = #{series} order by id desc")
   List<IssueRow> issues(long series);
 
+  @Select("select says from news_issue where series_id = #{series} order by id desc limit 1")
+  Optional<String> saidLast(long series);
+
   @Select("select journey_id, series_id from news_issue where journey_id is not null")
   List<OfSeries> newsletters();
 

@@ -17,11 +17,11 @@ import org.opentrellis.app.http.Refusal;
 import org.opentrellis.app.http.SaveLost;
 import org.opentrellis.app.news.NewsOrders.SeriesDraft;
 import org.opentrellis.app.news.NewsOrders.SeriesGo;
-import org.opentrellis.app.news.NewsViews.SeriesFault;
 import org.opentrellis.app.news.NewsViews.SeriesIssue;
 import org.opentrellis.app.news.NewsViews.SeriesLine;
 import org.opentrellis.app.news.NewsViews.SeriesView;
 import org.opentrellis.app.newsletters.Meant;
+import org.opentrellis.app.newsletters.NewsletterFault;
 import org.opentrellis.app.newsletters.NewsletterWords;
 import org.opentrellis.app.newsletters.Newsletters;
 import org.opentrellis.app.storage.NewKey;
@@ -113,7 +113,7 @@ public class NewsOnRhythm {
                   series.rhythm().words(),
                   row.nextAt(),
                   row.skipsNext(),
-                  mapper.issues(row.id()).stream().map(IssueRow::says).findFirst().orElse(""));
+                  mapper.saidLast(row.id()).orElse(""));
             })
         .toList();
   }
@@ -134,7 +134,7 @@ public class NewsOnRhythm {
         words.who(series.letter()),
         words.butNot(series.letter()),
         words.sheet(series),
-        SeriesFault.of(found(series, people)),
+        NewsletterFault.of(found(series, people)),
         people,
         row.nextAt(),
         row.skipsNext(),
@@ -185,7 +185,7 @@ public class NewsOnRhythm {
   private void requireFree(NewsSeries series, long but, String place) {
     String name = series.letter().name();
     if (mapper.all().stream()
-        .anyMatch(row -> row.id() != but && row.series().letter().name().equals(name))) {
+        .anyMatch(row -> row.id() != but && row.series().letter().name().equalsIgnoreCase(name))) {
       throw NameTaken.of("news", name, place);
     }
   }

@@ -41,6 +41,24 @@ class NewsSource {
     return FeedReading.items(series.isFromSite() ? ownFeed() : feed(series.source()));
   }
 
+  /**
+   * What a source gives.
+   *
+   * @param fault why it cannot be read, as half a sentence; empty if it can
+   */
+  record Read(List<NewsItem> items, String fault) {
+    static final Read NOTHING = new Read(List.of(), "");
+  }
+
+  /** The same, with the fault told. */
+  Read tryToRead(NewsSeries series) {
+    try {
+      return new Read(read(series), "");
+    } catch (Refused refused) {
+      return new Read(List.of(), String.valueOf(refused.getMessage()));
+    }
+  }
+
   private byte[] ownFeed() {
     if (!site.isOpen()) {
       throw new Refused("the site is a stand-in, and shut where real people get mail");

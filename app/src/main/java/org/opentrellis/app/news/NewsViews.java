@@ -4,8 +4,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.Schemas;
-import org.opentrellis.core.newsletter.NewsletterFinding;
-import org.opentrellis.core.problem.Severity;
+import org.opentrellis.app.newsletters.NewsletterFault;
 import tools.jackson.databind.JsonNode;
 
 /** What users are told of news on a rhythm. Moments are epoch seconds. */
@@ -40,7 +39,7 @@ final class NewsViews {
       String whoSays,
       String butNotSays,
       List<String> review,
-      List<SeriesFault> findings,
+      List<NewsletterFault> findings,
       long people,
       @Nullable Long nextAt,
       boolean skipsNext,
@@ -70,7 +69,7 @@ final class NewsViews {
    */
   record SeriesLook(
       List<String> review,
-      List<SeriesFault> findings,
+      List<NewsletterFault> findings,
       long people,
       long at,
       String fault,
@@ -86,13 +85,4 @@ final class NewsViews {
    * @param postedAt null if the source does not say when
    */
   record SeriesEntry(String title, String words, String address, @Nullable Long postedAt) {}
-
-  /** A problem. */
-  record SeriesFault(String code, Severity severity, String place, String sentence) {
-    static List<SeriesFault> of(List<NewsletterFinding> found) {
-      return found.stream()
-          .map(one -> new SeriesFault(one.code(), one.severity(), one.place(), one.sentence()))
-          .toList();
-    }
-  }
 }

@@ -4,8 +4,6 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.Schemas;
-import org.opentrellis.core.newsletter.NewsletterFinding;
-import org.opentrellis.core.problem.Severity;
 import tools.jackson.databind.JsonNode;
 
 /** What users are told of newsletters. Moments are epoch seconds. */
@@ -60,15 +58,6 @@ final class NewsletterViews {
    */
   record NewsletterLook(
       List<String> review, List<NewsletterFault> findings, long people, List<String> says) {}
-
-  /** A problem. */
-  record NewsletterFault(String code, Severity severity, String place, String sentence) {
-    static List<NewsletterFault> of(List<NewsletterFinding> found) {
-      return found.stream()
-          .map(one -> new NewsletterFault(one.code(), one.severity(), one.place(), one.sentence()))
-          .toList();
-    }
-  }
 
   /**
    * What became of one of its messages.

@@ -23,7 +23,6 @@ import org.opentrellis.app.newsletters.NewsletterOrders.NewsletterDraft;
 import org.opentrellis.app.newsletters.NewsletterOrders.NewsletterMove;
 import org.opentrellis.app.newsletters.NewsletterOrders.NewsletterPlan;
 import org.opentrellis.app.newsletters.NewsletterOrders.NewsletterRun;
-import org.opentrellis.app.newsletters.NewsletterViews.NewsletterFault;
 import org.opentrellis.app.newsletters.NewsletterViews.NewsletterLine;
 import org.opentrellis.app.newsletters.NewsletterViews.NewsletterLook;
 import org.opentrellis.app.newsletters.NewsletterViews.NewsletterView;

@@ -8,7 +8,6 @@ import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.account.Account;
 import org.opentrellis.app.http.Templates;
@@ -45,26 +44,34 @@ class SiteNewsController {
   record Shown(long id, String title, String words, String when) {}
 
   /**
+   * The form as it stands there.
+   *
+   * @param wrong what is to be said first; empty for nothing
+   */
+  record Form(String wrong, String title, String words) {
+    static final Form EMPTY = new Form("", "", "");
+  }
+
+  /**
    * @param post the number of the one that alone is shown; null for all
    */
   @GetMapping("/site/news")
   ResponseEntity<String> read(@RequestParam(required = false) @Nullable Long post) {
     if (!news.isOpen()) {
-      return page(HttpStatus.NOT_FOUND, List.of(), Optional.empty(), "", "", "");
+      return shut();
     }
     if (post == null) {
-      return page(HttpStatus.OK, news.newest(), Optional.empty(), "", "", "");
+      return page(HttpStatus.OK, news.newest(), List.of(), Form.EMPTY);
     }
-    Optional<SitePost> one = news.find(post);
-    return one.isPresent()
-        ? page(HttpStatus.OK, List.of(), one, "", "", "")
-        : page(
-            HttpStatus.NOT_FOUND,
-            news.newest(),
-            Optional.empty(),
-            "This piece of news is not there any more.",
-            "",
-            "");
+    return news.find(post)
+        .map(one -> page(HttpStatus.OK, List.of(), List.of(one), Form.EMPTY))
+        .orElseGet(
+            () ->
+                page(
+                    HttpStatus.NOT_FOUND,
+                    news.newest(),
+                    List.of(),
+                    new Form("This piece of news is not there any more.", "", "")));
   }
 
   /** Posts something. */
@@ -73,7 +80,7 @@ class SiteNewsController {
       @RequestParam(defaultValue = "") String title,
       @RequestParam(defaultValue = "") String words) {
     if (!news.isOpen()) {
-      return page(HttpStatus.NOT_FOUND, List.of(), Optional.empty(), "", "", "");
+      return shut();
     }
     try {
       news.post(title, words);
@@ -81,12 +88,14 @@ class SiteNewsController {
       return page(
           HttpStatus.BAD_REQUEST,
           news.newest(),
-          Optional.empty(),
-          refused.sentence(),
-          title,
-          words);
+          List.of(),
+          new Form(refused.sentence(), title, words));
     }
     return ResponseEntity.status(HttpStatus.SEE_OTHER).location(URI.create("/site/news")).build();
+  }
+
+  private ResponseEntity<String> shut() {
+    return page(HttpStatus.NOT_FOUND, List.of(), List.of(), Form.EMPTY);
   }
 
   @GetMapping(path = NewsSeries.SITE)
@@ -99,13 +108,11 @@ class SiteNewsController {
         : ResponseEntity.notFound().build();
   }
 
+  /**
+   * @param alone the one that is shown without the others and the form, if any is
+   */
   private ResponseEntity<String> page(
-      HttpStatus status,
-      List<SitePost> posts,
-      Optional<SitePost> alone,
-      String wrong,
-      String title,
-      String words) {
+      HttpStatus status, List<SitePost> posts, List<SitePost> alone, Form form) {
     ZoneId zone = account.zone();
     return ResponseEntity.status(status)
         .contentType(HTML)
@@ -124,12 +131,8 @@ class SiteNewsController {
                         posts.stream().map(one -> shown(one, zone)).toList(),
                         "alone",
                         alone.stream().map(one -> shown(one, zone)).toList(),
-                        "wrong",
-                        wrong,
-                        "title",
-                        title,
-                        "words",
-                        words))));
+                        "form",
+                        form))));
   }
 
   private static Shown shown(SitePost post, ZoneId zone) {

@@ -44,7 +44,7 @@ public final class NewsChecks {
   }
 
   /** The issue that would go next. */
-  public static Newsletter next(NewsSeries series, LocalDateTime now) {
+  private static Newsletter next(NewsSeries series, LocalDateTime now) {
     LocalDateTime moment = series.rhythm().after(now);
     return series
         .letter()

@@ -20,17 +20,12 @@ public record NewsSeries(Newsletter letter, String source, Rhythm rhythm) {
     source = Limits.line("the address of a feed", source, 2000).strip();
   }
 
-  /** As it begins: every week, with the site's news. */
+  /** As it begins: with the site's news, to nobody yet. */
   public static NewsSeries begun(String name, Rhythm rhythm) {
     return new NewsSeries(Newsletter.begun(name), SITE, rhythm);
   }
 
   public boolean isFromSite() {
     return source.equals(SITE);
-  }
-
-  /** The same with its letter changed. */
-  public NewsSeries with(Newsletter other) {
-    return new NewsSeries(other, source, rhythm);
   }
 }
