@@ -7,14 +7,9 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.BitSet;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
-import java.util.stream.IntStream;
-import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.account.Account;
 import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.clock.AccountClock;
@@ -37,7 +32,6 @@ import org.opentrellis.core.dryrun.GoingOn;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Condition;
 import org.opentrellis.core.journey.Journey;
-import org.opentrellis.core.journey.JourneyName;
 import org.opentrellis.core.journey.Purpose;
 import org.opentrellis.core.journey.Trigger;
 import org.springframework.stereotype.Component;
@@ -158,8 +152,13 @@ class JourneysAhead {
     return new Running(all, outlooks, inside, ahead);
   }
 
-  /** Those who are inside go on, each as often as there is time for. */
-  private List<OfThoseInside.Ahead> goOn(
+  /**
+   * Those who are inside go on, each as often as there is time for; the same people go the same
+   * way.
+   *
+   * @param outlooks by plan; added to
+   */
+  List<OfThoseInside.Ahead> goOn(
       List<OfThoseInside.Insider> people,
       List<Journey> plans,
       List<Behaviour> behaviours,
@@ -179,105 +178,10 @@ class JourneysAhead {
     return OfThoseInside.of(people, draws, going, outlooks);
   }
 
-  private static int left(long now, Days days) {
+  /** How many days of those shown are still to come. */
+  static int left(long now, Days days) {
     long end = days.begins() + days.count() * 24L * HOUR;
     return (int) Math.max(0, Math.ceilDiv(end - now, 24 * HOUR));
-  }
-
-  /**
-   * A letter that reaches those who are inside, too.
-   *
-   * @param plan the journey that it is
-   * @param at when, in epoch seconds
-   */
-  record Reaching(Journey plan, long at, BitSet readers) {
-
-    /** By a name that no journey has where it runs, and for whoever comes. */
-    Journey named(int number) {
-      return plan.edit().name(nameOf(number).value()).entryFilter(Optional.empty()).done();
-    }
-
-    static JourneyName nameOf(int number) {
-      return new JourneyName("letter " + number);
-    }
-  }
-
-  /**
-   * A journey that would be otherwise.
-   *
-   * @param journey 0 for none
-   */
-  record Change(long journey, @Nullable Journey plan) {
-    static final Change NONE = new Change(0, null);
-
-    Journey of(Insiders.Running one) {
-      return one.journey() == journey && plan != null ? plan : one.plan();
-    }
-  }
-
-  /**
-   * What those who are inside would get, the same people in the same way each time.
-   *
-   * @param reaching newsletters that they get meanwhile; these are not told
-   * @return by change
-   */
-  List<List<OfThoseInside.Ahead>> tried(
-      Days days, Optional<Condition> filter, List<Reaching> reaching, List<Change> changes) {
-    long now = clock.now();
-    List<Insiders.Running> all = of(days, filter).journeys();
-    if (left(now, days) == 0) {
-      return changes.stream().map(one -> List.<OfThoseInside.Ahead>of()).toList();
-    }
-    List<OfThoseInside.Insider> people =
-        of(days, filter).inside().some().stream().map(one -> reached(one, reaching)).toList();
-    List<Journey> letters =
-        IntStream.range(0, reaching.size()).mapToObj(n -> reaching.get(n).named(n)).toList();
-    Catalogue catalogue = catalogues.current();
-    Behaviour usual = journeys.usual();
-    List<Behaviour> behaviours =
-        Stream.concat(
-                all.stream().map(one -> journeys.find(one.journey()).behaviour()),
-                letters.stream().map(one -> usual))
-            .toList();
-    return ComputingRoom.await(
-        room.begin(
-                Lane.QUICK,
-                effort ->
-                    changes.stream()
-                        .map(
-                            change ->
-                                goOn(
-                                    people,
-                                    Stream.concat(all.stream().map(change::of), letters.stream())
-                                        .toList(),
-                                    behaviours,
-                                    catalogue,
-                                    now,
-                                    days,
-                                    behaviours.stream().map(one -> new Outlook(days)).toList()))
-                        .map(ahead -> ahead.stream().map(one -> but(one, all.size())).toList())
-                        .toList())
-            .result());
-  }
-
-  private static OfThoseInside.Insider reached(OfThoseInside.Insider one, List<Reaching> reaching) {
-    Map<JourneyName, Long> comings = new HashMap<>(one.comings());
-    for (int n = 0; n < reaching.size(); n++) {
-      if (reaching.get(n).readers().get(one.number())) {
-        comings.put(Reaching.nameOf(n), reaching.get(n).at());
-      }
-    }
-    return new OfThoseInside.Insider(one.number(), one.weight(), one.standing(), comings);
-  }
-
-  /** Without what journeys from a number on send. */
-  private static OfThoseInside.Ahead but(OfThoseInside.Ahead one, int from) {
-    return new OfThoseInside.Ahead(
-        one.number(),
-        one.weight(),
-        one.draws().stream()
-            .map(draw -> draw.stream().filter(got -> got.lane() < from).toList())
-            .toList());
   }
 
   private Outlook newcomers(

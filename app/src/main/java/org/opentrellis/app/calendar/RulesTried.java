@@ -38,11 +38,13 @@ class RulesTried {
 
   private final DaysAhead ahead;
   private final JourneysAhead running;
+  private final TriedAhead otherwise;
   private final Journeys journeys;
 
-  RulesTried(DaysAhead ahead, JourneysAhead running, Journeys journeys) {
+  RulesTried(DaysAhead ahead, JourneysAhead running, TriedAhead otherwise, Journeys journeys) {
     this.ahead = ahead;
     this.running = running;
+    this.otherwise = otherwise;
     this.journeys = journeys;
   }
 
@@ -74,13 +76,13 @@ class RulesTried {
     if (candidates.isEmpty()) {
       return List.of();
     }
-    List<JourneysAhead.Change> changes =
+    List<TriedAhead.Change> changes =
         Stream.concat(
-                Stream.of(JourneysAhead.Change.NONE),
-                candidates.stream().map(one -> new JourneysAhead.Change(one.journey(), one.plan())))
+                Stream.of(TriedAhead.Change.NONE),
+                candidates.stream().map(one -> new TriedAhead.Change(one.journey(), one.plan())))
             .toList();
     List<Crowding> crowdings =
-        running.tried(of.days(), wanted.filter(), near(of, day), changes).stream()
+        otherwise.tried(of.days(), wanted.filter(), near(of, day), changes).stream()
             .map(people -> ahead.crowding(runs, people, of))
             .toList();
     Crowding now = crowdings.getFirst();
@@ -116,7 +118,7 @@ class RulesTried {
   }
 
   /** The newsletters of the days around one, which reach those who are inside, too. */
-  private static List<JourneysAhead.Reaching> near(DaysAhead.Ahead of, int day) {
+  private static List<TriedAhead.Reaching> near(DaysAhead.Ahead of, int day) {
     LocalDate date = of.days().first().plusDays(day);
     return of.lanes().stream()
         .filter(LaneAhead::sure)
@@ -126,7 +128,7 @@ class RulesTried {
                     .filter(letter -> isNear(letter, date))
                     .map(
                         letter ->
-                            new JourneysAhead.Reaching(
+                            new TriedAhead.Reaching(
                                 letter.plan(), LaneAhead.at(letter, of.days()), lane.readers())))
         .toList();
   }

@@ -352,6 +352,25 @@ class NewsOnRhythmTest {
     assertThat(APP.delete("/api/news/" + id).body().toString()).contains("turn it off first");
     assertThat(APP.get("/api/calendar?days=7").body().toString())
         .contains("\"kind\":\"NEWS\"", "Named news");
+    assertThat(APP.text("/api/calendar/file.ics")).contains("Named news (if there is news)");
+    JsonNode list =
+        APP.get("/api/names")
+            .body()
+            .valueStream()
+            .filter(one -> one.get("name").asString().equals("Named"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(list.get("usedBy").toString()).contains("\"what\":\"NEWS\"", "Named news");
+    Answer renamed =
+        APP.put(
+            "/api/names/" + list.get("id").asLong(),
+            """
+            {"kind": "LIST", "name": "Renamed", "about": null, "group": null, "fieldType": null,
+             "choices": [], "category": null, "priceCents": null}
+            """);
+    assertThat(renamed.status()).as("%s", renamed.body()).isEqualTo(200);
+    assertThat(view(id).get("whoSays").asString()).contains("Renamed");
+    assertThat(view(id).get("people").asLong()).isOne();
     off(id);
     assertThat(APP.delete("/api/news/" + id).status()).isEqualTo(204);
     assertThat(APP.get("/api/news").body().toString()).doesNotContain("Named news");
