@@ -61,6 +61,21 @@ class ArchitectureTest {
                   "stats")),
           Map.entry(
               "compare", Set.of("measure", "dryrun", "machine", "stats", "journey", "problem")),
+          // arrange for what a step taken out or moved leaves without an answer, and further tries
+          Map.entry(
+              "search",
+              Set.of(
+                  "vary",
+                  "dryrun",
+                  "measure",
+                  "stats",
+                  "random",
+                  "arrange",
+                  "sentence",
+                  "behaviour",
+                  "journey",
+                  "calendar",
+                  "problem")),
           Map.entry(
               "vary",
               Set.of("measure", "dryrun", "behaviour", "journey", "calendar", "sentence", "stats")),

@@ -52,23 +52,42 @@ public final class Series {
     if (first.isEmpty()) {
       return notAnEmail("try again");
     }
+    return tryAgain(first.get(), List.of(first.get().id()), times);
+  }
+
+  /**
+   * More tries of an email that may have been tried again already, below the last of them.
+   *
+   * @param chain the email and its further tries, in order
+   * @param times how many more; all together at most {@value #MOST_TRIES}
+   */
+  public Arranged tryAgain(List<StepId> chain, int times) {
+    if (times < 1 || chain.size() - 1 + times > MOST_TRIES) {
+      throw new Refused(
+          "tries must be 1 to %d, not %d".formatted(MOST_TRIES, chain.size() - 1 + times));
+    }
+    return email(chain.get(0).value())
+        .map(first -> tryAgain(first, chain, times))
+        .orElseGet(() -> notAnEmail("try again"));
+  }
+
+  private Arranged tryAgain(Step.SendEmail first, List<StepId> chain, int times) {
     List<Step> steps = new ArrayList<>();
-    List<StepId> sent = new ArrayList<>(List.of(first.get().id()));
+    List<StepId> sent = new ArrayList<>(chain);
     for (int n = 0; n < times; n++) {
       steps.add(new Step.Wait(fresh.next("wait"), WaitRule.of(DAYS_BETWEEN_TRIES, TimeUnit.DAYS)));
       StepId id = fresh.next("again");
-      String subject = (n == 0 ? "Once more: " : "For the last time: ") + subjectOf(first.get());
+      String begins = sent.size() == 1 ? "Once more: " : "For the last time: ";
+      String subject = begins + subjectOf(first);
       steps.add(
-          Step.SendEmail.of(id, first.get().message())
+          Step.SendEmail.of(id, first.message())
               .edit()
               .subject(Optional.of(subject.substring(0, Math.min(200, subject.length()))))
-              .done()
-              .edit()
               .onlyIf(Optional.of(openedNone(sent)))
               .done());
       sent.add(id);
     }
-    return put(steps, email);
+    return put(steps, chain.get(chain.size() - 1).value());
   }
 
   /**

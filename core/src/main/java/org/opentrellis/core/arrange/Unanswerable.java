@@ -15,7 +15,7 @@ import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.sentence.Sentences;
 
 /** Questions about emails that cannot have been sent where they are asked. */
-final class Unanswerable {
+public final class Unanswerable {
   /**
    * @param asker the step that asks
    * @param email the step that would send it
@@ -25,7 +25,7 @@ final class Unanswerable {
   private Unanswerable() {}
 
   /** Why a change may not be made: the first question that it leaves without an answer. */
-  static Optional<String> newIn(Journey after, Journey before, Catalogue catalogue) {
+  public static Optional<String> newIn(Journey after, Journey before, Catalogue catalogue) {
     Set<Asked> known = in(before, catalogue);
     return in(after, catalogue).stream()
         .filter(asked -> !known.contains(asked))

@@ -50,6 +50,11 @@ public record CohortSettings(
     return new CohortSettings(other, seed, start, horizonDays, arrivals, holdOut);
   }
 
+  /** The same with as many others. */
+  public CohortSettings withSeed(long other) {
+    return new CohortSettings(people, other, start, horizonDays, arrivals, holdOut);
+  }
+
   /** Over how many days they come. */
   public int arrivalDays() {
     return arrivals.days(people, startDay());

@@ -2,7 +2,9 @@ package org.opentrellis.core.journey;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 
@@ -14,8 +16,7 @@ public final class StepEdits {
   private StepEdits() {}
 
   /** The journey with one step replaced by others, or by none, wherever it stands. */
-  public static Journey replace(
-      Journey journey, StepId id, java.util.function.Function<Step, List<Step>> change) {
+  public static Journey replace(Journey journey, StepId id, Function<Step, List<Step>> change) {
     return journey.withBody(replaced(journey.body(), id, change));
   }
 
@@ -72,18 +73,41 @@ public final class StepEdits {
     return replace(journey, id, step -> List.of(change.apply(step)));
   }
 
+  /** The journey with two steps in each other's place; neither may stand inside the other. */
+  public static Journey exchange(Journey journey, Step one, Step other) {
+    return journey.withBody(
+        replaced(
+            journey.body(),
+            step ->
+                step.id().equals(one.id())
+                    ? Optional.of(List.of(other))
+                    : step.id().equals(other.id()) ? Optional.of(List.of(one)) : Optional.empty()));
+  }
+
   private static List<Step> replaced(
-      List<Step> steps, StepId id, java.util.function.Function<Step, List<Step>> change) {
+      List<Step> steps, StepId id, Function<Step, List<Step>> change) {
+    return replaced(
+        steps, step -> step.id().equals(id) ? Optional.of(change.apply(step)) : Optional.empty());
+  }
+
+  /**
+   * @param change what stands for a step; empty to look inside it
+   */
+  private static List<Step> replaced(
+      List<Step> steps, Function<Step, Optional<List<Step>>> change) {
     return steps.stream()
         .flatMap(
             step ->
-                step.id().equals(id)
-                    ? change.apply(step).stream()
-                    : Stream.of(
-                        step.withWays(
-                            step.ways().stream()
-                                .map(way -> replaced(way.steps(), id, change))
-                                .toList())))
+                change
+                    .apply(step)
+                    .orElseGet(
+                        () ->
+                            List.of(
+                                step.withWays(
+                                    step.ways().stream()
+                                        .map(way -> replaced(way.steps(), change))
+                                        .toList())))
+                    .stream())
         .toList();
   }
 }

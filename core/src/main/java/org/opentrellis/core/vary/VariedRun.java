@@ -21,16 +21,24 @@ public record VariedRun(
     CohortPlan cohort,
     CohortSettings settings) {
 
-  VariedRun with(Journey other) {
+  /** The same people through another journey. */
+  public VariedRun with(Journey other) {
     return new VariedRun(other, catalogue, behaviour, cohort, settings);
   }
 
-  VariedRun with(Behaviour other) {
+  /** The same with people who react otherwise. */
+  public VariedRun with(Behaviour other) {
     return new VariedRun(journey, catalogue, other, cohort, settings);
   }
 
-  VariedRun with(CohortPlan other) {
+  /** The same with others who enter. */
+  public VariedRun with(CohortPlan other) {
     return new VariedRun(journey, catalogue, behaviour, other, settings);
+  }
+
+  /** The same with as many other people, or others in their place. */
+  public VariedRun with(CohortSettings other) {
+    return new VariedRun(journey, catalogue, behaviour, cohort, other);
   }
 
   /** The run, ready to be made. */
