@@ -5,29 +5,18 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
-import java.time.DayOfWeek;
-import java.time.Instant;
-import java.time.LocalDate;
-import java.time.ZoneOffset;
-import java.time.temporal.TemporalAdjusters;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.account.Texting;
-import org.opentrellis.core.behaviour.ArrivalPlan;
-import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.CohortPlan;
-import org.opentrellis.core.behaviour.TypicalBehaviour;
 import org.opentrellis.core.dryrun.CohortSettings;
 import org.opentrellis.core.dryrun.DryRun;
 import org.opentrellis.core.dryrun.Tallies;
 import org.opentrellis.core.export.EventLog;
 import org.opentrellis.core.export.SendPlan;
-import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.JourneyFile;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.Circles;
@@ -35,9 +24,9 @@ import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Leads;
 import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.measure.RunMeasures;
-import org.opentrellis.core.problem.Refused;
 import org.opentrellis.core.report.RunReport;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
@@ -58,6 +47,8 @@ final class DryRunCommand implements Callable<Integer> {
 
   @Spec CommandSpec spec;
 
+  @Mixin CohortOptions who;
+
   @Parameters(
       arity = "1..*",
       paramLabel = "FILE",
@@ -66,48 +57,11 @@ final class DryRunCommand implements Callable<Integer> {
   List<Path> files;
 
   @Option(
-      names = "--people",
-      paramLabel = "N",
-      description = "How many people (default ${DEFAULT-VALUE}).")
-  int people = 20_000;
-
-  @Option(
-      names = "--seed",
-      paramLabel = "S",
-      description = "The same seed gives the same figures (default ${DEFAULT-VALUE}).")
-  long seed = 1;
-
-  @Option(
       names = "--threads",
       paramLabel = "T",
       description =
           "In so many threads; the figures are the same for any number (default: one for each processor).")
   int threads = Runtime.getRuntime().availableProcessors();
-
-  @Option(
-      names = "--horizon",
-      paramLabel = "DAYS",
-      description = "How long each person is followed, such as 90d (default ${DEFAULT-VALUE}).")
-  String horizon = "90d";
-
-  @Option(
-      names = "--start",
-      paramLabel = "DATE",
-      description = "When the first enter, such as 2027-03-01 (default: Monday of this week).")
-  @Nullable LocalDate start;
-
-  @Option(
-      names = "--arrivals",
-      paramLabel = "DAYS",
-      description = "Over how many days they come (default ${DEFAULT-VALUE}).")
-  int arrivals = CohortSettings.ARRIVAL_DAYS;
-
-  @Option(
-      names = "--hold-out",
-      paramLabel = "SHARE",
-      description =
-          "The share of people who get nothing, to compare with (default ${DEFAULT-VALUE}).")
-  double holdOut = 0;
 
   @Option(
       names = "--format",
@@ -125,13 +79,6 @@ final class DryRunCommand implements Callable<Integer> {
   boolean report;
 
   @Option(
-      names = "--cohort",
-      paramLabel = "FILE",
-      description =
-          "Who enters: a cohort file with people, groups, arrivals and hold-out, instead of those options.")
-  @Nullable Path cohort;
-
-  @Option(
       names = "--xes",
       paramLabel = "OUT",
       description = "Also writes an event log (XES, IEEE 1849) to this file.")
@@ -145,8 +92,8 @@ final class DryRunCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws IOException {
-    Optional<CohortPlan> plan = Optional.ofNullable(cohort).map(JourneyFiles::cohort);
-    CohortSettings settings = settings(plan);
+    Optional<CohortPlan> plan = who.plan();
+    CohortSettings settings = who.settings(plan);
     if (threads < 1 || threads > 256) {
       throw badUse("--threads takes 1 to 256, not " + threads + ".");
     }
@@ -192,41 +139,7 @@ final class DryRunCommand implements Callable<Integer> {
                       .formatted(
                           String.join(" to ", circle.stream().map(Object::toString).toList())));
             });
-    List<Behaviour> behaviours =
-        read.stream()
-            .map(
-                file -> file.behaviour().orElseGet(() -> TypicalBehaviour.in(Documents.USUAL_ZONE)))
-            .map(
-                behaviour ->
-                    plan.map(who -> behaviour.edit().groups(who.groups()).done()).orElse(behaviour))
-            .toList();
-    return new DryRun(journeys, catalogue, behaviours, settings);
-  }
-
-  private CohortSettings settings(Optional<CohortPlan> plan) {
-    LocalDate first =
-        start != null
-            ? start
-            : LocalDate.now(TrellisCommand.CLOCK)
-                .with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
-    Instant monday = first.atStartOfDay(ZoneOffset.UTC).toInstant();
-    try {
-      if (plan.isPresent()) {
-        return CohortSettings.of(plan.get(), seed, monday, days(horizon));
-      }
-      return new CohortSettings(
-          people, seed, monday, days(horizon), new ArrivalPlan.Evenly(arrivals), holdOut);
-    } catch (Refused refused) {
-      throw badUse(refused.getMessage() + ".");
-    }
-  }
-
-  private int days(String text) {
-    Matcher days = Pattern.compile("(\\d{1,6})d?").matcher(text);
-    if (!days.matches()) {
-      throw badUse("--horizon takes days such as 90d, not " + text + ".");
-    }
-    return Integer.parseInt(days.group(1));
+    return new DryRun(journeys, catalogue, CohortOptions.behaviours(read, plan), settings);
   }
 
   private ParameterException badUse(String sentence) {

@@ -13,6 +13,7 @@ import picocli.CommandLine.Command;
     name = "trellis",
     subcommands = {
       DryRunCommand.class,
+      BetterCommand.class,
       CheckCommand.class,
       SheetCommand.class,
       CalibrateCommand.class

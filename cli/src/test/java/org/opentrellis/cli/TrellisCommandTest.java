@@ -224,4 +224,71 @@ class TrellisCommandTest {
     }
     assertThat(run("calibrate", folder.toString()).err()).isNotBlank().doesNotContain("\tat ");
   }
+
+  private static Answer better(String... more) {
+    List<String> all =
+        new ArrayList<>(
+            List.of("better", CART, "--people", "3000", "--tried-by", "2000", "--start"));
+    all.add("2027-03-01");
+    all.addAll(List.of(more));
+    return run(all.toArray(String[]::new));
+  }
+
+  /** What is listed can be varied, with another range, and the best of it taken over. */
+  @Test
+  void betterWaysAreListedTriedAndTaken() throws IOException {
+    Answer list = better("--list");
+    assertThat(list.out()).contains("length:three-days  Wait 3 days", "tries:still  How often");
+    Path out = folder.resolve("better.json");
+    Answer found =
+        better(
+            "--vary", "length:three-days=1..5/2", "--vary", "tries:questions=0..1", "--take",
+            out.toString());
+    assertThat(found.status()).isZero();
+    assertThat(found.out())
+        .contains(
+            "better than today, and not by chance",
+            "a second try instead of no second try",
+            "All of 6 combinations were tried",
+            "other worlds");
+    assertThat(run("sheet", out.toString()).out()).contains("Questions about the kit, new subject");
+    JsonNode json = better("--vary", "order:still", "--format", "json").json();
+    assertThat(json.at("/size/combinations").asInt()).isEqualTo(2);
+    assertThat(json.at("/tried/0/fate").asString()).isNotBlank();
+  }
+
+  @Test
+  void aSearchCanBeAFile() throws IOException {
+    Path wish = folder.resolve("wish.json");
+    Files.writeString(
+        wish,
+        """
+        {"vary": [{"kind": "absence", "step": "voucher"}],
+         "wanted": {"what": "FEWER_EMAILS", "emailPrice": 0, "mayLose": 0.2},
+         "limits": {"emailsAWeek": 9}, "people": 1000}
+        """);
+    assertThat(better("--search", wish.toString()).out())
+        .contains("Without \u201cA feeder with the kit\u201d.", "emails saved for each");
+    Files.writeString(wish, "{\"vary\": [{\"kind\": \"absense\"}]}");
+    Answer refused = better("--search", wish.toString());
+    assertThat(refused.status()).isEqualTo(2);
+    assertThat(refused.err()).contains("wish.json", "/vary/0/kind");
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "--vary length:nowhere",
+        "--vary order:still=1..2",
+        "--vary length:three-days=5..1",
+        "--vary tries:still=0..9",
+        "--want love",
+        "--tried-by 10",
+        "--vary length:three-days=some"
+      })
+  void aSearchThatCannotBeIsBadUse(String bad) {
+    Answer answer = better(bad.split(" "));
+    assertThat(answer.status()).isEqualTo(3);
+    assertThat(answer.err()).startsWith("trellis: ");
+  }
 }

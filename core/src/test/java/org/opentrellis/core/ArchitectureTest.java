@@ -139,6 +139,7 @@ class ArchitectureTest {
           Map.entry(
               "format",
               Set.of(
+                  "search",
                   "journey",
                   "calendar",
                   "behaviour",

@@ -22,6 +22,7 @@ import org.opentrellis.core.newsletter.Newsletter;
 import org.opentrellis.core.problem.Problems;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.problem.Refused;
+import org.opentrellis.core.search.SearchWish;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -265,6 +266,17 @@ public final class Documents {
   }
 
   /**
+   * @throws ProblemsFound with every problem and its place
+   */
+  public static SearchWish readSearch(JsonNode given) {
+    return read(given, SearchWish.class);
+  }
+
+  public static JsonNode write(SearchWish wish) {
+    return new DocumentWriter(true).write(wish, SearchWish.class);
+  }
+
+  /**
    * Checks strands and segments by what holds beyond the form of their parts.
    *
    * @throws ProblemsFound with every problem and its place
@@ -293,6 +305,7 @@ public final class Documents {
         Entrance.class,
         ChoicesPage.class,
         Newsletter.class,
-        NewsSeries.class);
+        NewsSeries.class,
+        SearchWish.class);
   }
 }

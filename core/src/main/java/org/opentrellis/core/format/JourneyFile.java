@@ -62,6 +62,12 @@ public record JourneyFile(
         .toList();
   }
 
+  /** The same file with another journey, and people who react otherwise. */
+  public JourneyFile with(Journey other, Behaviour people) {
+    return new JourneyFile(
+        version, other, messages, manuscripts, strands, segments, Optional.of(people));
+  }
+
   public Catalogue catalogue() {
     return new Catalogue(messages, strands, segments);
   }

@@ -35,6 +35,7 @@ record ScalarForm(
           Map.entry(String.class, text(given -> given, "a text", TEXT)),
           Map.entry(boolean.class, truth()),
           Map.entry(int.class, whole()),
+          Map.entry(Integer.class, whole()),
           Map.entry(long.class, longWhole()),
           Map.entry(Long.class, longWhole()),
           Map.entry(Boolean.class, truth()),

@@ -59,19 +59,26 @@ final class Factors {
 
   /** A step's sentence with the next email behind it, so that one wait is told from another. */
   String placed(Step step) {
-    String what = sentences.step(step).text();
+    return sentences.step(step).text() + place(step);
+  }
+
+  private String place(Step step) {
     return Neighbours.emailBehind(plan.journey(), step.id())
-        .map(email -> "%s, before \u201c%s\u201d".formatted(what, sentences.brief(email)))
-        .orElse(what);
+        .map(email -> ", before \u201c%s\u201d".formatted(sentences.brief(email)))
+        .orElse("");
   }
 
   /** A level that changes the journey alone, told by how a step reads before and after. */
   Level reading(StepId id, String key, String brief, UnaryOperator<Journey> change) {
     Journey after = change.apply(plan.journey());
     Step step = after.steps().filter(one -> one.id().equals(id)).findFirst().orElseThrow();
+    Step now = step(id);
     String words =
-        "\u201c%s\u201d instead of \u201c%s\u201d"
-            .formatted(new Sentences(after, plan.catalogue()).step(step).text(), placed(step(id)));
+        "\u201c%s\u201d instead of \u201c%s\u201d%s"
+            .formatted(
+                new Sentences(after, plan.catalogue()).step(step).text(),
+                sentences.step(now).text(),
+                place(now));
     return new Level(key, brief, words, from -> from.with(change.apply(from.journey())));
   }
 

@@ -179,6 +179,14 @@ final class Race {
     return null;
   }
 
+  /** How many, besides today's journey, did not keep to what was asked. */
+  int out() {
+    return (int)
+        tried.values().stream()
+            .filter(trial -> trial != today && trial.isScored() && broken(trial) != null)
+            .count();
+  }
+
   /** Those that keep to the limits first, then by what is wanted, then the simpler. */
   Comparator<Trial> betterFirst() {
     return Comparator.comparing((Trial trial) -> broken(trial) != null)

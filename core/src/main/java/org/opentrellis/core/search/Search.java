@@ -20,7 +20,7 @@ public final class Search {
    * @throws RunCancelled if the watch says so
    */
   public static BetterWays of(SearchPlan search, SearchWatch watch) {
-    Space space = Space.of(search.plan(), search.leeways());
+    Space space = search.space();
     if (space.factors().isEmpty()) {
       throw new Refused("nothing varies: choose at least one thing that may, and two values of it");
     }
@@ -42,7 +42,8 @@ public final class Search {
         rematch.today().figures(),
         better,
         rematch.doubts(),
-        SearchWords.outcome(better, tried.size() - 1, rematch.people(), search.wanted()));
+        SearchWords.outcome(
+            better, tried.size() - 1, race.out(), rematch.people(), search.wanted()));
   }
 
   /**
@@ -50,8 +51,8 @@ public final class Search {
    *
    * @throws Refused if it has nothing of the kind any more
    */
-  public static VariedRun set(VariedRun plan, List<Leeway> leeways, List<Setting> settings) {
-    Space space = Space.of(plan, leeways);
+  public static VariedRun set(VariedRun plan, List<Leeway> vary, List<Setting> settings) {
+    Space space = Space.of(plan, vary);
     Variation variation = space.today();
     for (Setting setting : settings) {
       variation = space.with(variation, setting);

@@ -49,23 +49,31 @@ final class SearchWords {
     return Character.toUpperCase(words.charAt(0)) + words.substring(1);
   }
 
-  /** What came of the whole search. */
-  static String outcome(List<BetterWays.Better> shown, int tried, int people, Wanted wanted) {
-    String others = String.format(Locale.ROOT, "%,d other people", people);
+  /**
+   * What came of the whole search.
+   *
+   * @param out how many of those that were tried did not keep to what was asked
+   */
+  static String outcome(
+      List<BetterWays.Better> shown, int tried, int out, int people, Wanted wanted) {
     String variations = tried == 1 ? "1 variation" : "%,d variations".formatted(tried);
     List<BetterWays.Better> better = shown.stream().filter(BetterWays.Better::verdict).toList();
     if (!better.isEmpty()) {
-      return "Of %s, %d %s better than today, and not by chance: the best by %s on %s."
+      return "Of %s, %d %s better than today, and not by chance: the best by %s on %,d other people."
           .formatted(
               variations,
               better.size(),
               better.size() == 1 ? "is" : "are",
               withInterval(better.get(0).difference(), wanted),
-              others);
+              people);
     }
-    return shown.isEmpty()
-        ? "Nothing better found: none of %s does better than today's journey.".formatted(variations)
-        : "Nothing better found: the best of %s were tried on %s, and none is better than today by more than chance, or keeps to what was asked."
-            .formatted(variations, others);
+    if (!shown.isEmpty()) {
+      return "Nothing better found: the best of %s went on to %,d other people, and there none was better than today by more than chance, or kept to what was asked."
+          .formatted(variations, people);
+    }
+    String kept =
+        out == 0 ? "" : " %s did not keep to what was asked.".formatted(out == tried ? "All" : out);
+    return "Nothing better found: %s, none of which does better than today.%s"
+        .formatted(variations, kept);
   }
 }

@@ -59,10 +59,11 @@ class KnownBestTest {
         Search.of(
             new SearchPlan(
                 plan,
-                List.of(new Leeway.Tries(id("a"), 0, 3)),
-                new Wanted(Wanted.What.MONEY, 1000 * worth * chanceThatPays, 0),
-                Limits.NONE,
-                20_000),
+                new SearchWish(
+                    List.of(new Leeway.Tries(id("a"), 0, 3)),
+                    new Wanted(Wanted.What.MONEY, 1000 * worth * chanceThatPays, 0),
+                    Limits.NONE,
+                    20_000)),
             SearchWatch.NONE);
     if (best == 0) {
       assertThat(ways.better()).noneMatch(BetterWays.Better::verdict);

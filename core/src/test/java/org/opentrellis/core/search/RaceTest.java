@@ -56,7 +56,7 @@ class RaceTest {
   }
 
   private static SearchPlan search(Wanted wanted, Limits limits) {
-    return new SearchPlan(plan(), List.of(MANY), wanted, limits, 4_000);
+    return new SearchPlan(plan(), new SearchWish(List.of(MANY), wanted, limits, 4_000));
   }
 
   /**
@@ -164,10 +164,11 @@ class RaceTest {
     SearchPlan search =
         new SearchPlan(
             plan(),
-            List.of(new Leeway.Length(id("w1"), 1, 9, 1), new Leeway.Tries(id("a"), 0, 2)),
-            Wanted.goal(),
-            Limits.NONE,
-            1_000);
+            new SearchWish(
+                List.of(new Leeway.Length(id("w1"), 1, 9, 1), new Leeway.Tries(id("a"), 0, 2)),
+                Wanted.goal(),
+                Limits.NONE,
+                1_000));
     assertThat(Search.of(search, SearchWatch.NONE)).isEqualTo(Search.of(search, SearchWatch.NONE));
   }
 
