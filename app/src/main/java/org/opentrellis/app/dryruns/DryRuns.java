@@ -2,6 +2,7 @@ package org.opentrellis.app.dryruns;
 
 import java.time.Instant;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -123,6 +124,30 @@ public class DryRuns {
     DryRun run = setup.dryRun();
     RunReport report = RunReport.of(run, run.run(effort), account.texting());
     return new Made(setup, report, TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begun));
+  }
+
+  /**
+   * Makes a run with the people of another, one of its journeys otherwise, and keeps it.
+   *
+   * @param name what it is called
+   * @return its id
+   */
+  public long makeOther(KeptRun run, int number, KeptRun.Part other, String name) {
+    List<KeptRun.Part> parts = new ArrayList<>(run.parts());
+    parts.set(number, other);
+    RunSetup setup =
+        new RunSetup(
+            parts,
+            run.catalogue(),
+            run.cohort(),
+            run.cohortName(),
+            CohortSettings.of(run.cohort(), run.seed(), run.start(), run.horizonDays()));
+    Made made =
+        ComputingRoom.await(
+            room.begin(Lane.ofRun(run.cohort().people()), effort -> make(setup, effort)).result());
+    long id = store.keep(setup, made.report, made.millis);
+    store.label(id, name, false);
+    return id;
   }
 
   /** Begins to make a kept run again, to see whether it comes to the same figures. */

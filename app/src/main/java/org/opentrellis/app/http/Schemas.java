@@ -19,6 +19,8 @@ public final class Schemas {
   public static final String NEWSLETTER = PLACE + "Newsletter";
   public static final String NEWS_SERIES = PLACE + "NewsSeries";
   public static final String CHOICES_PAGE = PLACE + "ChoicesPage";
+  public static final String LEEWAY = PLACE + "Leeway";
+  public static final String SEARCH_WISH = PLACE + "SearchWish";
   public static final String COHORT = PLACE + "CohortPlan";
 
   private Schemas() {}

@@ -257,6 +257,21 @@ public class Journeys {
   }
 
   /**
+   * Keeps another state of a journey as a version with a name; the journey itself stays as it is.
+   *
+   * @return the version's number
+   */
+  public int keepAside(long id, Journey other, String name) {
+    revisions.hold();
+    KeptJourney kept = find(id);
+    Journey aside = other.edit().name(kept.journey().name()).state(kept.journey().state()).done();
+    write(id, kept.version(), aside, null).orElseThrow();
+    versions.rename(id, kept.version() + 1, name);
+    write(id, kept.version() + 1, kept.journey(), null).orElseThrow();
+    return kept.version() + 1;
+  }
+
+  /**
    * What is not written as a journey is not changed as one either.
    *
    * @throws Refusal if it is something else

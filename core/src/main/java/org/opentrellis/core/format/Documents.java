@@ -22,6 +22,7 @@ import org.opentrellis.core.newsletter.Newsletter;
 import org.opentrellis.core.problem.Problems;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.problem.Refused;
+import org.opentrellis.core.search.Leeway;
 import org.opentrellis.core.search.SearchWish;
 import tools.jackson.databind.JsonNode;
 
@@ -270,6 +271,10 @@ public final class Documents {
    */
   public static SearchWish readSearch(JsonNode given) {
     return read(given, SearchWish.class);
+  }
+
+  public static JsonNode write(Leeway leeway) {
+    return new DocumentWriter(true).write(leeway, Leeway.class);
   }
 
   public static JsonNode write(SearchWish wish) {

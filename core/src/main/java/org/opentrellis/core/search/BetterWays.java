@@ -19,7 +19,6 @@ import org.jspecify.annotations.Nullable;
  */
 public record BetterWays(
     SearchSize size,
-    Wanted wanted,
     List<Tried> tried,
     long impossible,
     boolean stopped,
@@ -64,10 +63,10 @@ public record BetterWays(
   public record Better(
       List<Setting> settings,
       List<String> changes,
-      Difference found,
+      Gain found,
       Figures figures,
-      Difference difference,
-      Difference goalDifference,
+      Gain difference,
+      Gain goalDifference,
       double adjusted,
       boolean verdict,
       List<Elsewhere> elsewhere,
@@ -80,5 +79,5 @@ public record BetterWays(
    * @param words how they are
    * @param difference of what is wanted to today's journey among them
    */
-  public record Elsewhere(String words, Difference difference) {}
+  public record Elsewhere(String words, Gain difference) {}
 }

@@ -64,11 +64,11 @@ final class Fates {
     if (trial.scores().sameAs(race.today().scores())) {
       return "Every single person does the same as today.";
     }
-    Difference ahead = trial.scores().wantedAgainst(race.today().scores(), wanted);
+    Gain ahead = trial.scores().wantedAgainst(race.today().scores(), wanted);
     if (ahead.points() <= 0) {
       return "No better than today: %s less.".formatted(SearchWords.size(ahead, wanted));
     }
-    Difference behind = best.scores().wantedAgainst(trial.scores(), wanted);
+    Gain behind = best.scores().wantedAgainst(trial.scores(), wanted);
     return behind.points() > 0
         ? "%s behind the best.".formatted(SearchWords.capitalised(SearchWords.size(behind, wanted)))
         : "No better than something simpler, or one of more than are shown.";

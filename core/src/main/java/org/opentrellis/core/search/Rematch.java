@@ -33,6 +33,13 @@ final class Rematch {
     this.today = scores(search.plan(), people, 1);
   }
 
+  /** How often one person goes through a journey for it, if all that can be shown are better. */
+  static long personRuns(SearchPlan search) {
+    long others = Math.max(FEWEST_PEOPLE, search.people());
+    long worlds = (long) Doubts.about(search.plan()).size() * PEOPLE_OF_A_DOUBT;
+    return (1 + Search.MOST_SHOWN) * (others + worlds);
+  }
+
   /** A finalist with what came of it. */
   record Judged(Trial trial, BetterWays.Better better) {}
 
@@ -70,9 +77,9 @@ final class Rematch {
     }
     List<Scores> scores =
         finalists.parallelStream().map(trial -> scores(trial.plan, people, 1)).toList();
-    List<Difference> differences =
+    List<Gain> differences =
         scores.stream().map(one -> one.wantedAgainst(today, search.wanted())).toList();
-    double[] adjusted = Holm.adjust(differences.stream().mapToDouble(Difference::pValue).toArray());
+    double[] adjusted = Holm.adjust(differences.stream().mapToDouble(Gain::pValue).toArray());
     List<Judged> judged = new ArrayList<>();
     for (int i = 0; i < scores.size(); i++) {
       judged.add(judged(finalists.get(i), now, scores.get(i), differences.get(i), adjusted[i]));
@@ -84,8 +91,8 @@ final class Rematch {
   }
 
   private Judged judged(
-      Trial trial, Trial now, Scores scores, Difference difference, double adjusted) {
-    Difference goal = scores.goalAgainst(today);
+      Trial trial, Trial now, Scores scores, Gain difference, double adjusted) {
+    Gain goal = scores.goalAgainst(today);
     String broken = broken(scores, goal);
     boolean verdict = broken == null && difference.points() > 0 && adjusted < CHANCE;
     List<BetterWays.Elsewhere> elsewhere = verdict ? elsewhere(trial) : List.of();
@@ -107,7 +114,7 @@ final class Rematch {
   }
 
   /** What it does not keep to among the other people; null if it keeps to all. */
-  private @Nullable String broken(Scores scores, Difference goal) {
+  private @Nullable String broken(Scores scores, Gain goal) {
     boolean loses =
         search.wanted().what() == Wanted.What.FEWER_EMAILS
             && goal.low() < -search.wanted().mayLose();

@@ -57,18 +57,18 @@ record Scores(long[] entered, long[] goal, long[] worth, Figures figures) {
   }
 
   /** The goal's difference to something else, the same people compared one by one. */
-  Difference goalAgainst(Scores other) {
-    return Difference.ofShares(entered, goal, other.entered, other.goal);
+  Gain goalAgainst(Scores other) {
+    return Gain.ofShares(entered, goal, other.entered, other.goal);
   }
 
   /** By how much more this brings of what is wanted, in the unit in which it is told. */
-  Difference wantedAgainst(Scores other, Wanted wanted) {
+  Gain wantedAgainst(Scores other, Wanted wanted) {
     return switch (wanted.what()) {
       case GOAL -> goalAgainst(other);
-      case ORDERS -> Difference.of(against(other), 1000);
+      case ORDERS -> Gain.of(against(other), 1000);
       case MONEY ->
-          Difference.of(against(other), 0.01); // thousandths of cents of one, money of 1,000
-      case FEWER_EMAILS -> Difference.of(against(other), 1);
+          Gain.of(against(other), 0.01); // thousandths of cents of one, money of 1,000
+      case FEWER_EMAILS -> Gain.of(against(other), 1);
     };
   }
 

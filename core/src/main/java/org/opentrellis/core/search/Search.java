@@ -32,7 +32,6 @@ public final class Search {
     List<BetterWays.Better> better = judged.stream().map(Rematch.Judged::better).toList();
     return new BetterWays(
         search.size(),
-        search.wanted(),
         new Fates(race, space, search.wanted())
             .of(tried, judged.stream().map(Rematch.Judged::trial).toList()),
         race.impossible(),

@@ -47,6 +47,10 @@ public record SearchPlan(VariedRun plan, SearchWish wish) {
   public SearchSize size() {
     Space space = space();
     Schedule schedule = Schedule.of(space.size(), people());
-    return new SearchSize(space.size(), schedule.tries(), schedule.all(), schedule.personRuns());
+    return new SearchSize(
+        space.size(),
+        schedule.tries(),
+        schedule.all(),
+        schedule.personRuns() + Rematch.personRuns(this));
   }
 }

@@ -29,7 +29,7 @@ public interface SearchWatch extends RunControl {
    * @param changes what it does otherwise than today; empty for today's journey itself
    * @param ahead by how much it is better than today, on the same people; null for today's
    */
-  record Best(int tried, int people, List<String> changes, @Nullable Difference ahead) {}
+  record Best(int tried, int people, List<String> changes, @Nullable Gain ahead) {}
 
   /** Whether what was found is to do; it is then tried on other people, as it would be anyway. */
   boolean enough();

@@ -20,7 +20,7 @@ public record SearchWish(List<Leeway> vary, Wanted wanted, Limits limits, int pe
     vary = List.copyOf(vary);
     if (people < FEWEST_PEOPLE || people > MOST_PEOPLE) {
       throw new Refused(
-          "%d to %d people go through each variation, not %d"
+          "%,d to %,d people go through each variation, not %,d"
               .formatted(FEWEST_PEOPLE, MOST_PEOPLE, people));
     }
   }

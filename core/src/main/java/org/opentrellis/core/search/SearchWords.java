@@ -4,16 +4,16 @@ import java.util.List;
 import java.util.Locale;
 
 /** How differences of what is wanted are told. */
-final class SearchWords {
+public final class SearchWords {
   private SearchWords() {}
 
   /** A size without its sign: "1.2 points". */
-  static String size(Difference difference, Wanted wanted) {
+  static String size(Gain difference, Wanted wanted) {
     return number(Math.abs(difference.points()), wanted) + " " + unit(wanted);
   }
 
   /** "+1.2 points (+0.4 to +2.0)". */
-  static String withInterval(Difference difference, Wanted wanted) {
+  public static String withInterval(Gain difference, Wanted wanted) {
     return "%s %s (%s to %s)"
         .formatted(
             signed(difference.points(), wanted),

@@ -18,7 +18,7 @@ final class VerdictWords {
   }
 
   String of(
-      Difference difference,
+      Gain difference,
       boolean verdict,
       @Nullable String broken,
       List<BetterWays.Elsewhere> elsewhere) {
@@ -52,7 +52,7 @@ final class VerdictWords {
         .formatted(won, elsewhere.size(), String.join(", ", named));
   }
 
-  static String lostGoal(Difference goal, Wanted wanted) {
+  static String lostGoal(Gain goal, Wanted wanted) {
     return String.format(
         Locale.ROOT,
         "the goal may fall by up to %.1f points, more than the %.1f that it may",

@@ -42,3 +42,13 @@ create table news_issue (
 );
 create index news_issue_of on news_issue (series_id, at);
 create index news_issue_as on news_issue (journey_id);
+
+-- The last search for better ways from each journey of a dry run.
+create table better_ways (
+  run_id bigint not null references dry_run (id) on delete cascade,
+  number int not null,
+  -- What was looked for, and what it came to.
+  wish clob not null,
+  found clob not null,
+  primary key (run_id, number)
+);

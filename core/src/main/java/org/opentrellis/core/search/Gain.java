@@ -15,21 +15,21 @@ import org.opentrellis.core.stats.TwoShares;
  * @param points first less second
  * @param pValue two-sided
  */
-public record Difference(double points, double low, double high, double pValue) {
+public record Gain(double points, double low, double high, double pValue) {
   /** Nothing differs, or nobody was there. */
-  static final Difference NONE = new Difference(0, 0, 0, 1);
+  static final Gain NONE = new Gain(0, 0, 0, 1);
 
   /**
    * @param times the unit that it is told in
    */
-  static Difference of(PairedMeans means, double times) {
+  static Gain of(PairedMeans means, double times) {
     if (Double.isNaN(means.difference()) || means.difference() == 0 && !(means.error() > 0)) {
       return NONE;
     }
     Interval interval = means.interval(Confidence.NINETY_FIVE);
     double one = times * interval.low();
     double other = times * interval.high();
-    return new Difference(
+    return new Gain(
         times * means.difference(),
         Math.min(one, other),
         Math.max(one, other),
@@ -40,7 +40,7 @@ public record Difference(double points, double low, double high, double pValue) 
    * Shares of entries. People who come but once are pairs, and judged as such (Newcombe's interval,
    * McNemar's exact test); else by linearized ratios.
    */
-  static Difference ofShares(long[] entered, long[] met, long[] entered2, long[] met2) {
+  static Gain ofShares(long[] entered, long[] met, long[] entered2, long[] met2) {
     if (!Arrays.equals(entered, entered2) || Arrays.stream(entered).anyMatch(one -> one > 1)) {
       return of(PairedMeans.of(met, entered, met2, entered2), 1);
     }
@@ -59,7 +59,7 @@ public record Difference(double points, double low, double high, double pValue) 
     if (difference == null || difference.pValue() == null) {
       return NONE;
     }
-    return new Difference(
+    return new Gain(
         difference.points(), difference.low(), difference.high(), difference.pValue());
   }
 }
