@@ -21,6 +21,7 @@ import type {
   Walker,
   PeopleOrder,
   TableOrder,
+  SearchWish,
 } from './types'
 
 /**
@@ -685,6 +686,46 @@ export const questions = {
           }),
         ),
       ...FOR_EVER,
+    }),
+
+  leeways: (run: number, number: number) =>
+    queryOptions({
+      queryKey: ['runs', 'leeways', run, number],
+      queryFn: ({ signal }) =>
+        answerOf(
+          api.GET('/api/dry-runs/{id}/leeways', {
+            params: { path: { id: run }, query: { number } },
+            signal,
+          }),
+        ),
+      ...FOR_EVER,
+    }),
+
+  searchSize: (run: number, number: number, wish: SearchWish | null) =>
+    queryOptions({
+      queryKey: ['runs', 'search-size', run, number, wish],
+      queryFn: ({ signal }) =>
+        answerOf(
+          api.POST('/api/dry-runs/{id}/search-sizes', {
+            params: { path: { id: run }, query: { number } },
+            body: wish!,
+            signal,
+          }),
+        ),
+      placeholderData: keepPreviousData,
+      ...FOR_EVER,
+    }),
+
+  betterWays: (run: number, number: number) =>
+    queryOptions({
+      queryKey: ['better-ways', run, number],
+      queryFn: ({ signal }) =>
+        answerOf(
+          api.GET('/api/dry-runs/{id}/better-ways', {
+            params: { path: { id: run }, query: { number } },
+            signal,
+          }),
+        ),
     }),
 
   preview: (

@@ -1,4 +1,4 @@
-import { BarChart, LineChart } from 'echarts/charts'
+import { BarChart, LineChart, ScatterChart } from 'echarts/charts'
 import {
   AriaComponent,
   GridComponent,
@@ -13,6 +13,7 @@ export function useCharts() {
   use([
     BarChart,
     LineChart,
+    ScatterChart,
     GridComponent,
     MarkLineComponent,
     TooltipComponent,

@@ -55,6 +55,12 @@ export function duration(hours: number): string {
   return `${(hours / 24).toFixed(1)} d`
 }
 
+/** How long a computation takes, about: "3 s", "4 min", "2.5 h". */
+export function lasting(seconds: number): string {
+  if (seconds < 99.5) return `${Math.max(1, Math.round(seconds))} s`
+  return seconds < 5970 ? `${Math.round(seconds / 60)} min` : `${(seconds / 3600).toFixed(1)} h`
+}
+
 /** How exactly a time since entry is known, where it could be seen. */
 export function arrivalError(hours: number): string {
   if (hours < 1 / 120) return 'since entry'

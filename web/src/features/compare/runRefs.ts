@@ -11,8 +11,8 @@ export function newestOfEachPurpose(runs: DryRunSummary[]): string[] {
   const newest = [...runs].sort((a, b) => a.journeyId - b.journeyId || b.id - a.id)
   return newest
     .filter((run) => {
-      const first = !seen.has(run.purpose) && run.purpose !== 'OTHER'
-      seen.add(run.purpose)
+      const first = !seen.has(run.purpose) && run.purpose !== 'OTHER' && !run.aside
+      if (first) seen.add(run.purpose)
       return first
     })
     .slice(0, 6)

@@ -96,7 +96,7 @@ async function load() {
 
 async function newestRun(): Promise<number | undefined> {
   const { pages } = await queryClient.fetchInfiniteQuery(questions.runs(props.id))
-  const runs = pages[0]?.runs ?? []
+  const runs = (pages[0]?.runs ?? []).filter((one) => !one.aside)
   return runs.reduce<number | undefined>((last, one) => Math.max(last ?? 0, one.id), undefined)
 }
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { BehaviourDocument, DryRunView, JourneyView, PreviewView } from '@/api/types'
+import BetterWaysTab from '@/features/better/BetterWaysTab.vue'
 import DropOffTable from './DropOffTable.vue'
 import EmailAssumptions from './EmailAssumptions.vue'
 import GoalAndMoney from './GoalAndMoney.vue'
@@ -33,12 +34,15 @@ const TABS = [
   { key: 'out', name: 'What goes out' },
   { key: 'goal', name: 'Goal and money' },
   { key: 'matters', name: 'What matters' },
+  { key: 'better', name: 'Better ways' },
   { key: 'assumptions', name: 'Assumptions' },
 ]
+/** What only simulated people can be asked. */
+const SIMULATED = ['matters', 'better']
 
 /** What others would have done cannot be asked of those who really came. */
 const tabs = computed(() =>
-  part.value.run.lived ? TABS.filter((one) => one.key !== 'matters') : TABS,
+  part.value.run.lived ? TABS.filter((one) => !SIMULATED.includes(one.key)) : TABS,
 )
 const part = computed(() => props.run.journeys[props.number]!)
 const report = computed(() => part.value.report)
@@ -125,6 +129,17 @@ function move(event: KeyboardEvent) {
         v-else-if="tab === 'matters' && !part.run.lived"
         :run="part.run.id"
         :number="number"
+        @select="selected = $event"
+      />
+      <BetterWaysTab
+        v-else-if="tab === 'better' && !part.run.lived"
+        :key="part.run.id"
+        :run="part.run.id"
+        :number="number"
+        :journey="journey.id"
+        :people="part.run.people"
+        :sheet="part.sheet"
+        :selected="selected"
         @select="selected = $event"
       />
       <EmailAssumptions

@@ -52,3 +52,6 @@ create table better_ways (
   found clob not null,
   primary key (run_id, number)
 );
+
+-- Whether a run is of a variation that was kept aside, and never was what its journey says.
+alter table dry_run add column aside boolean default false not null;

@@ -76,8 +76,7 @@ final class BetterCommand implements Callable<Integer> {
   @Option(
       names = "--price",
       paramLabel = "P",
-      description =
-          "What a thousand emails cost; taken off the money (default ${DEFAULT-VALUE}).")
+      description = "What a thousand emails cost; taken off the money (default ${DEFAULT-VALUE}).")
   double price = 0;
 
   @Option(
@@ -225,7 +224,8 @@ final class BetterCommand implements Callable<Integer> {
               .orElseThrow(
                   () ->
                       badUse(
-                          "nothing that may vary is called %s; --list prints what is.".formatted(id)));
+                          "nothing that may vary is called %s; --list prints what is."
+                              .formatted(id)));
       chosen.add(
           one.contains("=")
               ? new Range(spec).set(proposed, one.substring(one.indexOf('=') + 1))

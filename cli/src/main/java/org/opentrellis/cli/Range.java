@@ -10,7 +10,8 @@ import picocli.CommandLine.ParameterException;
 
 /** How far something varies, as it is typed: "1..5", "1..5/0.5", "07:00..19:00/60". */
 final class Range {
-  private static final Pattern FORM = Pattern.compile("([\\d.:]+?)\\.\\.([\\d.:]+?)(?:/([\\d.]+))?");
+  private static final Pattern FORM =
+      Pattern.compile("([\\d.:]+?)\\.\\.([\\d.:]+?)(?:/([\\d.]+))?");
 
   private final CommandSpec spec;
 

@@ -242,7 +242,11 @@ class TrellisCommandTest {
     Path out = folder.resolve("better.json");
     Answer found =
         better(
-            "--vary", "length:three-days=1..5/2", "--vary", "tries:questions=0..1", "--take",
+            "--vary",
+            "length:three-days=1..5/2",
+            "--vary",
+            "tries:questions=0..1",
+            "--take",
             out.toString());
     assertThat(found.status()).isZero();
     assertThat(found.out())

@@ -88,9 +88,7 @@ class BetterWaysController {
   /** The journey as it is saved now, with a better way taken over; nothing is saved. */
   @GetMapping("/dry-runs/{id}/better-ways/{row}/journey")
   TakenView takeBetterWay(
-      @PathVariable long id,
-      @PathVariable int row,
-      @RequestParam(defaultValue = "0") int number) {
+      @PathVariable long id, @PathVariable int row, @RequestParam(defaultValue = "0") int number) {
     return taken.taken(id, number, row);
   }
 
@@ -98,9 +96,7 @@ class BetterWaysController {
   @PostMapping("/dry-runs/{id}/better-ways/{row}/versions")
   @ResponseStatus(HttpStatus.CREATED)
   KeptWayView keepBetterWay(
-      @PathVariable long id,
-      @PathVariable int row,
-      @RequestParam(defaultValue = "0") int number) {
+      @PathVariable long id, @PathVariable int row, @RequestParam(defaultValue = "0") int number) {
     return taken.keep(id, number, row);
   }
 }

@@ -1,6 +1,4 @@
-/**
- * Better ways of a journey, looked for from one of its dry runs, kept with it, and taken over.
- */
+/** Better ways of a journey, looked for from one of its dry runs, kept with it, and taken over. */
 @NullMarked
 package org.opentrellis.app.betterways;
 

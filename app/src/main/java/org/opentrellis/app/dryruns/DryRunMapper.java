@@ -16,10 +16,10 @@ interface DryRunMapper {
   @Insert(
       """
       insert into dry_run (name, pinned, made_at, millis, engine, people, cohort, cohort_name, seed,
-        start_at, horizon_days, catalogue, results, lived)
+        start_at, horizon_days, catalogue, results, lived, aside)
       values (#{row.name}, #{row.pinned}, #{row.madeAt}, #{row.millis}, #{row.engine},
         #{row.people}, #{row.cohort}, #{row.cohortName}, #{row.seed}, #{row.startAt},
-        #{row.horizonDays}, #{row.catalogue}, #{row.results}, #{row.lived})
+        #{row.horizonDays}, #{row.catalogue}, #{row.results}, #{row.lived}, #{row.aside})
       """)
   @Options(useGeneratedKeys = true, keyProperty = "id", keyColumn = "id")
   void insert(NewRunRow row);
@@ -36,7 +36,7 @@ interface DryRunMapper {
   @Select(
       """
       select id, name, pinned, made_at, millis, engine, people, cohort, cohort_name, seed, start_at,
-        horizon_days, catalogue, results, results_at, lived
+        horizon_days, catalogue, results, results_at, lived, aside
       from dry_run where id = #{id}
       """)
   Optional<RunRow> find(long id);
@@ -55,7 +55,7 @@ interface DryRunMapper {
       select r.id, j.number, r.name, r.pinned, j.journey_id, j.journey_version, j.journey_name,
         j.purpose, (select count(*) from dry_run_journey o where o.run_id = r.id) as journeys,
         r.people, r.cohort_name, r.seed, r.horizon_days, r.made_at, r.millis, j.entered, j.goal_met,
-        j.last_reached, r.lived
+        j.last_reached, r.lived, r.aside
       from dry_run r join dry_run_journey j on j.run_id = r.id
       where #{journey,jdbcType=BIGINT} is null or j.journey_id = #{journey,jdbcType=BIGINT}
       order by r.pinned desc, r.id desc, j.number
@@ -76,10 +76,10 @@ interface DryRunMapper {
       select r.id, j.number, r.name, r.pinned, j.journey_id, j.journey_version, j.journey_name,
         j.purpose, (select count(*) from dry_run_journey o where o.run_id = r.id) as journeys,
         r.people, r.cohort_name, r.seed, r.horizon_days, r.made_at, r.millis, j.entered, j.goal_met,
-        j.last_reached, r.lived
+        j.last_reached, r.lived, r.aside
       from dry_run r join dry_run_journey j on j.run_id = r.id
       join (select journey_id, max(run_id) as run_id from dry_run_journey
-        where run_id in (select id from dry_run where lived is null) and journey_id in
+        where run_id in (select id from dry_run where lived is null and not aside) and journey_id in
         <foreach item="journey" collection="list" open="(" separator="," close=")">#{journey}</foreach>
         group by journey_id) n on n.journey_id = j.journey_id and n.run_id = j.run_id
       </script>

@@ -18,6 +18,7 @@ import org.opentrellis.core.measure.Share;
  * @param lastReach who got the last email, of those who entered; null if it sent none
  * @param lived who the people are, if it tells what they really went through; null if they were
  *     simulated
+ * @param aside whether its journey was never what it is now: a variation that was kept aside
  */
 public record DryRunSummary(
     long id,
@@ -38,4 +39,5 @@ public record DryRunSummary(
     long entered,
     @Nullable Share goal,
     @Nullable Share lastReach,
-    @Nullable String lived) {}
+    @Nullable String lived,
+    boolean aside) {}

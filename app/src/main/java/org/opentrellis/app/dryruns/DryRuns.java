@@ -145,9 +145,7 @@ public class DryRuns {
     Made made =
         ComputingRoom.await(
             room.begin(Lane.ofRun(run.cohort().people()), effort -> make(setup, effort)).result());
-    long id = store.keep(setup, made.report, made.millis);
-    store.label(id, name, false);
-    return id;
+    return store.keepAside(setup, made.report, made.millis, name);
   }
 
   /** Begins to make a kept run again, to see whether it comes to the same figures. */

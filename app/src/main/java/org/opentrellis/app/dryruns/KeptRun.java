@@ -30,6 +30,7 @@ import org.opentrellis.core.report.RunReport;
  * @param resultsAt when the results were worked out anew; null if they are those of its day
  * @param lived who the people are, if it tells what they really went through; null if they were
  *     simulated
+ * @param aside whether one of its journeys is a variation that was kept aside
  */
 public record KeptRun(
     long id,
@@ -47,7 +48,8 @@ public record KeptRun(
     List<Part> parts,
     @Nullable RunReport results,
     @Nullable OffsetDateTime resultsAt,
-    @Nullable String lived) {
+    @Nullable String lived,
+    boolean aside) {
 
   /** What it showed. Whoever reads a run through {@link DryRuns} can rely on it. */
   public RunReport report() {
@@ -137,6 +139,7 @@ public record KeptRun(
         measures.entered(),
         measures.goal(),
         last,
-        lived);
+        lived,
+        aside);
   }
 }

@@ -20,4 +20,5 @@ record RunRow(
     String catalogue,
     @Nullable String results,
     @Nullable OffsetDateTime resultsAt,
-    @Nullable String lived) {}
+    @Nullable String lived,
+    boolean aside) {}

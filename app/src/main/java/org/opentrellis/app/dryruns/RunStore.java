@@ -36,7 +36,7 @@ class RunStore {
    * @return the run's id
    */
   long keep(RunSetup setup, RunReport report, long millis) {
-    return keep(setup, report, millis, null);
+    return keep(setup, report, millis, null, false);
   }
 
   /**
@@ -45,6 +45,22 @@ class RunStore {
    * @param lived who they are, as a sentence
    */
   long keep(RunSetup setup, RunReport report, long millis, @Nullable String lived) {
+    return keep(setup, report, millis, lived, false);
+  }
+
+  /**
+   * The same of a variation of a journey, which never was what the journey says.
+   *
+   * @param name what it is called
+   */
+  long keepAside(RunSetup setup, RunReport report, long millis, String name) {
+    long id = keep(setup, report, millis, null, true);
+    mapper.label(id, name, false);
+    return id;
+  }
+
+  private long keep(
+      RunSetup setup, RunReport report, long millis, @Nullable String lived, boolean aside) {
     NewRunRow run =
         new NewRunRow(
             new RunRow(
@@ -63,7 +79,8 @@ class RunStore {
                 Json.write(Documents.write(setup.catalogue())),
                 Json.write(report),
                 null,
-                lived));
+                lived,
+                aside));
     mapper.insert(run);
     long id = Objects.requireNonNull(run.id);
     for (int number = 0; number < setup.parts().size(); number++) {
@@ -130,7 +147,8 @@ class RunStore {
         parts,
         row.results() == null ? null : Json.read(row.results(), RunReport.class),
         row.resultsAt(),
-        row.lived());
+        row.lived(),
+        row.aside());
   }
 
   /** Keeps what a run showed when it was made again. */

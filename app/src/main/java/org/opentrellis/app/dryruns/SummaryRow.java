@@ -25,7 +25,8 @@ record SummaryRow(
     long entered,
     @Nullable Long goalMet,
     @Nullable Long lastReached,
-    @Nullable String lived) {
+    @Nullable String lived,
+    boolean aside) {
 
   DryRunSummary summary() {
     return new DryRunSummary(
@@ -47,6 +48,7 @@ record SummaryRow(
         entered,
         goalMet == null ? null : Share.of(goalMet, entered),
         lastReached == null ? null : Share.of(lastReached, entered),
-        lived);
+        lived,
+        aside);
   }
 }

@@ -18,8 +18,7 @@ class BetterWaysApiTest {
 
   /** The first run of a journey. */
   private static long run(String journey) {
-    return StreamSupport.stream(
-            APP.get("/api/dry-runs").body().get("runs").spliterator(), false)
+    return StreamSupport.stream(APP.get("/api/dry-runs").body().get("runs").spliterator(), false)
         .filter(run -> run.get("journeyName").asString().equals(journey))
         .mapToLong(run -> run.get("id").asLong())
         .min()
@@ -61,8 +60,7 @@ class BetterWaysApiTest {
   @Test
   void whatIsFoundIsKeptTakenOverAndKeptAsAVersion() {
     long run = run(CART);
-    JsonNode none =
-        APP.get("/api/dry-runs/%d/better-ways".formatted(run("First frames"))).body();
+    JsonNode none = APP.get("/api/dry-runs/%d/better-ways".formatted(run("First frames"))).body();
     assertThat(none.get("found").isNull()).isTrue();
     JsonNode size =
         APP.post("/api/dry-runs/%d/search-sizes".formatted(run), wish(TRIES, 4000)).body();
@@ -83,14 +81,14 @@ class BetterWaysApiTest {
     long journey = journey(run);
     JsonNode before = APP.get("/api/journeys/" + journey).body();
     Answer taken = APP.get("/api/dry-runs/%d/better-ways/0/journey".formatted(run));
-    assertThat(taken.body().at("/journey/body").size()).isGreaterThan(before.at("/journey/body").size());
+    assertThat(taken.body().at("/journey/body").size())
+        .isGreaterThan(before.at("/journey/body").size());
     assertThat(taken.body().at("/behaviour/emails/again-1").isObject()).isTrue();
     assertThat(APP.get("/api/journeys/" + journey).body().get("version"))
         .isEqualTo(before.get("version"));
 
     // As a version of its own it stands among the versions, and the journey is as it was.
-    JsonNode kept =
-        APP.post("/api/dry-runs/%d/better-ways/0/versions".formatted(run), "{}").body();
+    JsonNode kept = APP.post("/api/dry-runs/%d/better-ways/0/versions".formatted(run), "{}").body();
     JsonNode after = APP.get("/api/journeys/" + journey).body();
     assertThat(after.get("journey")).isEqualTo(before.get("journey"));
     JsonNode versions = APP.get("/api/journeys/%d/versions".formatted(journey)).body();
@@ -124,7 +122,7 @@ class BetterWaysApiTest {
                 + ", {\"kind\": \"tries\", \"step\": \"still\", \"from\": 0, \"to\": 2}"
                 + ", {\"kind\": \"tries\", \"step\": \"voucher\", \"from\": 0, \"to\": 2}"
                 + ", {\"kind\": \"length\", \"step\": \"a-day\", \"from\": 1, \"to\": 9, \"by\": 1}",
-            100_000);
+            30_000);
     JsonNode begun = APP.post("/api/dry-runs/%d/searches".formatted(run), many).body();
     assertThat(APP.put(job(begun) + "/enough", "{}").body().get("enough").asBoolean()).isTrue();
     assertThat(state(over(begun))).isEqualTo("DONE");

@@ -55,6 +55,7 @@ class DryRunTest {
     "out, Most goes out on",
     "goal, per thousand",
     "matters, By how many points",
+    "better, What would be better?",
     "assumptions, opens, times the usual",
   })
   void everyViewIsAccessible(String view, String text) {

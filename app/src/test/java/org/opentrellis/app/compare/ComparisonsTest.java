@@ -81,7 +81,8 @@ class ComparisonsTest {
                 List.of(new KeptRun.Part(1, version, plan, PEOPLE)),
                 RunReport.of(run, run.run(1), Texting.NONE),
                 null,
-                null));
+                null,
+                false));
   }
 
   private ComparisonView compared(String... runs) {

@@ -53,6 +53,7 @@ public record BetterWays(
    * @param found its difference to today on the search's people, which flatters the best of many
    * @param figures on the other people
    * @param difference to today on the other people, of what is wanted; above 0 is better
+   * @param gain the same in words, with its interval
    * @param goalDifference the goal's difference to today on the other people
    * @param adjusted the p-value, adjusted for how many are shown (Holm)
    * @param verdict whether it is better, and not by chance
@@ -66,6 +67,7 @@ public record BetterWays(
       Gain found,
       Figures figures,
       Gain difference,
+      String gain,
       Gain goalDifference,
       double adjusted,
       boolean verdict,

@@ -59,7 +59,6 @@ public record Gain(double points, double low, double high, double pValue) {
     if (difference == null || difference.pValue() == null) {
       return NONE;
     }
-    return new Gain(
-        difference.points(), difference.low(), difference.high(), difference.pValue());
+    return new Gain(difference.points(), difference.low(), difference.high(), difference.pValue());
   }
 }

@@ -126,14 +126,24 @@ final class Race {
     return variation;
   }
 
-  /** Sends as many people through each, in parallel; those who went through already do so again. */
+  /**
+   * Sends as many people through each, in parallel; those who went through already do so again.
+   * Today's journey is first, so that what others do can be told against it at once.
+   */
   private void take(List<Trial> field, int people) {
+    boolean first = !today.isScored();
+    if (field.contains(today) && (first || today.people() < people && !watch.enough())) {
+      today.scored(score(today, people));
+    }
     field.parallelStream()
         .filter(trial -> !trial.isScored() || trial.people() < people)
         .forEach(
             trial -> {
-              if (!watch.enough() || !today.isScored()) {
+              if (!watch.enough()) {
                 trial.scored(score(trial, people));
+                if (first) {
+                  tellBest(field);
+                }
               }
             });
   }
@@ -146,7 +156,7 @@ final class Race {
         watch);
   }
 
-  private void tellBest(List<Trial> field) {
+  private synchronized void tellBest(List<Trial> field) {
     Trial best = best(field);
     watch.best(
         new SearchWatch.Best(

@@ -90,8 +90,7 @@ final class Rematch {
     return judged;
   }
 
-  private Judged judged(
-      Trial trial, Trial now, Scores scores, Gain difference, double adjusted) {
+  private Judged judged(Trial trial, Trial now, Scores scores, Gain difference, double adjusted) {
     Gain goal = scores.goalAgainst(today);
     String broken = broken(scores, goal);
     boolean verdict = broken == null && difference.points() > 0 && adjusted < CHANCE;
@@ -105,6 +104,7 @@ final class Rematch {
             trial.scores().wantedAgainst(now.scores(), search.wanted()),
             scores.figures(),
             difference,
+            SearchWords.withInterval(difference, search.wanted()),
             goal,
             adjusted,
             verdict,

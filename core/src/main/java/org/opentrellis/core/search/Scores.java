@@ -66,8 +66,7 @@ record Scores(long[] entered, long[] goal, long[] worth, Figures figures) {
     return switch (wanted.what()) {
       case GOAL -> goalAgainst(other);
       case ORDERS -> Gain.of(against(other), 1000);
-      case MONEY ->
-          Gain.of(against(other), 0.01); // thousandths of cents of one, money of 1,000
+      case MONEY -> Gain.of(against(other), 0.01); // thousandths of cents of one, money of 1,000
       case FEWER_EMAILS -> Gain.of(against(other), 1);
     };
   }

@@ -7,7 +7,7 @@ import org.opentrellis.core.vary.VariedRun;
 final class Trial {
   final Variation variation;
   final VariedRun plan;
-  private @Nullable Scores scores;
+  private volatile @Nullable Scores scores;
   private @Nullable String dropped;
 
   Trial(Variation variation, VariedRun plan) {
@@ -24,10 +24,11 @@ final class Trial {
   }
 
   Scores scores() {
-    if (scores == null) {
+    Scores now = scores;
+    if (now == null) {
       throw new IllegalStateException("not tried yet");
     }
-    return scores;
+    return now;
   }
 
   int people() {

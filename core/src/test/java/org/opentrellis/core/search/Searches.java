@@ -24,8 +24,7 @@ final class Searches {
 
   static BetterWays forGoal(VariedRun plan, int people, Leeway... leeways) {
     return Search.of(
-        new SearchPlan(
-            plan, new SearchWish(List.of(leeways), Wanted.goal(), Limits.NONE, people)),
+        new SearchPlan(plan, new SearchWish(List.of(leeways), Wanted.goal(), Limits.NONE, people)),
         SearchWatch.NONE);
   }
 }

@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import type { TriedWay } from '@/api/types'
+import DataTable from '@/ui/DataTable.vue'
+import { count, percent } from '@/ui/figures'
+import type { TableColumn } from '@/ui/table'
+
+/** Everything that was tried, and what became of it. */
+defineProps<{ tried: TriedWay[] }>()
+
+const COLUMNS: TableColumn<TriedWay>[] = [
+  {
+    id: 'what',
+    head: 'what was tried',
+    names: true,
+    headClass: 'px-3',
+    cellClass: 'max-w-80 px-3',
+  },
+  { id: 'people', head: 'people', value: (row) => row.figures.people },
+  { id: 'goal', head: 'goal', value: (row) => row.figures.goal.value },
+  { id: 'emails', head: 'emails each', value: (row) => row.figures.emailsEach },
+  { id: 'gone', head: 'unsubscribed', value: (row) => row.figures.unsubscribed.value },
+  { id: 'fate', head: 'what became of it', headClass: 'text-left!', cellClass: 'text-left! px-3' },
+]
+const what = (row: TriedWay) => row.changes.join('; ') || "Today's journey"
+</script>
+
+<template>
+  <DataTable
+    label="Everything tried"
+    :columns="COLUMNS"
+    :rows="tried"
+    :key-of="what"
+    row-class="h-8"
+  >
+    <template #cell-what="{ row }">
+      <span class="block truncate" :class="{ 'font-semibold': row.row !== null }" :title="what(row)"
+        >{{ what(row) }}
+      </span>
+    </template>
+    <template #cell-people="{ row }">{{ count(row.figures.people) }}</template>
+    <template #cell-goal="{ row }">{{ percent(row.figures.goal.value, 1) }}</template>
+    <template #cell-emails="{ row }">{{ row.figures.emailsEach?.toFixed(2) ?? '–' }}</template>
+    <template #cell-gone="{ row }">{{ percent(row.figures.unsubscribed.value, 2) }}</template>
+    <template #cell-fate="{ row }">
+      <span class="note block truncate" :title="row.fate">{{ row.fate }}</span>
+    </template>
+  </DataTable>
+</template>
