@@ -13,13 +13,24 @@ const COLUMNS: TableColumn<TriedWay>[] = [
     head: 'what was tried',
     names: true,
     headClass: 'px-3',
-    cellClass: 'max-w-80 px-3',
+    cellClass: 'max-w-64 px-3',
   },
-  { id: 'people', head: 'people', value: (row) => row.figures.people },
   { id: 'goal', head: 'goal', value: (row) => row.figures.goal.value },
   { id: 'emails', head: 'emails each', value: (row) => row.figures.emailsEach },
   { id: 'gone', head: 'unsubscribed', value: (row) => row.figures.unsubscribed.value },
-  { id: 'fate', head: 'what became of it', headClass: 'text-left!', cellClass: 'text-left! px-3' },
+  {
+    id: 'fate',
+    head: 'what became of it',
+    headClass: 'text-left!',
+    cellClass: 'max-w-60 text-left!',
+  },
+  {
+    id: 'people',
+    head: 'people',
+    value: (row) => row.figures.people,
+    headClass: 'pr-3',
+    cellClass: 'pr-3',
+  },
 ]
 const what = (row: TriedWay) => row.changes.join('; ') || "Today's journey"
 </script>

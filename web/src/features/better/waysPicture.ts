@@ -69,6 +69,7 @@ function scatter(name: string, data: Point[], size: number, color: string, numbe
     name,
     data,
     symbolSize: size,
+    labelLayout: { moveOverlap: 'shiftX' },
     itemStyle: { color, opacity: name === 'tried' ? 0.6 : 1 },
     label: {
       show: numbered || name === 'today',

@@ -37,7 +37,7 @@ const { change: changeBehaviour, recall, edits, saved } = useAssumptions(journey
 const draft = useStorage<RunDraft>(() => `run-draft-${props.id}`, FIRST_DRAFT, undefined, {
   mergeDefaults: true,
 })
-const selected = ref<string | null>(null)
+const selected = ref<string | null>(typeof route.query.step === 'string' ? route.query.step : null)
 const path = ref<number | null>(null)
 const day = ref(0)
 const tab = computed({

@@ -173,6 +173,12 @@ const CHOICES: Record<string, () => unknown> = {
   reasons: why.toggle,
   help: () => emit('help'),
   test: () => router.push({ name: 'inbox', query: { journey: view.value?.id } }),
+  better: () =>
+    router.push({
+      name: 'dry-run',
+      params: { id: view.value?.id },
+      query: { show: 'better', ...(selected.value ? { step: selected.value } : {}) },
+    }),
 }
 </script>
 

@@ -7,7 +7,7 @@ export function sheetMenu(can: {
   paste: boolean
   /** Whether the reasons of a starter are shown; null if there are none. */
   reasons: boolean | null
-  /** Whether its messages can be sent as a test. */
+  /** Whether it is a journey: its messages can be sent as a test, and better ways be looked for. */
   test: boolean
 }): MenuChoice[][] {
   const disabled = !can.arrange
@@ -35,6 +35,13 @@ export function sheetMenu(can: {
         : [{ id: 'reasons', name: can.reasons ? 'Hide the reasons' : 'Show the reasons' }]),
       { id: 'help', name: 'Show all keys', keys: '?' },
     ],
-    ...(can.test ? [[{ id: 'test', name: 'Send me its messages as a test' }]] : []),
+    ...(can.test
+      ? [
+          [
+            { id: 'test', name: 'Send me its messages as a test' },
+            { id: 'better', name: 'What would be better here?' },
+          ],
+        ]
+      : []),
   ]
 }

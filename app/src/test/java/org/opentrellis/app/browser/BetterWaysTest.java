@@ -81,8 +81,7 @@ class BetterWaysTest {
     Locator again = page.getByText("Questions about the kit, new subject");
     assertThat(again.first()).isVisible();
     assertThat(page).hasURL(Pattern.compile("/journeys/\\d+(\\?.*)?$"));
-    assertThat(button(page, "Undo"))
-        .hasAttribute("title", Pattern.compile("Undo Better way: .*"));
+    assertThat(button(page, "Undo")).hasAttribute("title", Pattern.compile("Undo Better way: .*"));
     button(page, "Undo").click();
     assertThat(again).hasCount(0);
   }

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Page.GetByRoleOptions;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.LoadState;
 import java.nio.file.Path;
@@ -39,18 +40,28 @@ class PicturesTest {
   void mainViews() {
     take(at("/journeys", "Thirty days of bees"), "journeys");
     take(at("/journeys/1?step=planner-again", "Links in this message"), "workbench");
-    take(at("/journeys/6?step=journey", "Add a rule for leaving"), "journey-rules");
     take(at("/journeys/1/dry-run", "met the goal"), "dry-run");
     take(walked(), "walk");
     take(at("/side-by-side?runs=1,3,4,5", "What stands out"), "side-by-side");
     take(
         at("/journeys/1/dry-run?show=matters", "By how many points the goal moves"),
         "what-matters");
+    take(better(), "better-ways");
     Page assumptions = at("/journeys/1/dry-run", "met the goal");
     assumptions.getByText("Keen newcomers").click();
     assumptions.getByRole(AriaRole.TAB, new GetByRoleOptions().setName("Assumptions")).click();
     assertThat(assumptions.locator("[data-preview]")).isVisible();
     take(assumptions, "assumptions");
+  }
+
+  private static Page better() {
+    Page page = at("/journeys/4/dry-run?show=better", "What would be better?");
+    page.getByText("how often it is tried again").first().click();
+    page.getByRole(AriaRole.BUTTON, new GetByRoleOptions().setName("Fold")).click();
+    page.getByRole(AriaRole.BUTTON, new GetByRoleOptions().setName("Look for better ways")).click();
+    assertThat(page.getByText("better than today, and not by chance"))
+        .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(120_000));
+    return page;
   }
 
   private static Page walked() {
