@@ -1,5 +1,7 @@
 <script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
+import { questions } from '@/api/queries'
 import type { SearchWish } from '@/api/types'
 import { WISHES } from './wish'
 
@@ -25,6 +27,13 @@ function limit(key: 'unsubscribed' | 'emailsAWeek' | 'emailsAMonth', event: Even
 function number(event: Event): number {
   return Number((event.target as HTMLInputElement).value) || 0
 }
+
+const { data: sending } = useQuery(questions.limits())
+/** What the plan allows, to be typed off. */
+const quota = computed(() => {
+  const most = sending.value?.monthlyQuota
+  return most ? `quota ${most}` : ''
+})
 
 const percent = computed(() => {
   const share = wish.value.limits.unsubscribed
@@ -74,7 +83,7 @@ const limits = computed(
         <label class="flex items-center justify-between gap-2"
           ><span class="note">unsubscribed at most, %</span>
           <input
-            class="field figure min-h-7! w-24! py-0.5!"
+            class="field figure min-h-7! w-26! py-0.5!"
             type="number"
             min="0"
             max="100"
@@ -86,7 +95,7 @@ const limits = computed(
         <label class="flex items-center justify-between gap-2"
           ><span class="note">emails a week at most, for anybody</span>
           <input
-            class="field figure min-h-7! w-24! py-0.5!"
+            class="field figure min-h-7! w-26! py-0.5!"
             type="number"
             min="1"
             :value="wish.limits.emailsAWeek ?? ''"
@@ -96,9 +105,10 @@ const limits = computed(
         <label class="flex items-center justify-between gap-2"
           ><span class="note">emails a month at most, in all</span>
           <input
-            class="field figure min-h-7! w-24! py-0.5!"
+            class="field figure min-h-7! w-26! py-0.5!"
             type="number"
             min="1"
+            :placeholder="quota"
             :value="wish.limits.emailsAMonth ?? ''"
             @change="limit('emailsAMonth', $event)"
           />
@@ -106,7 +116,7 @@ const limits = computed(
         <label class="flex items-center justify-between gap-2"
           ><span class="note">people for each variation</span>
           <input
-            class="field figure min-h-7! w-24! py-0.5!"
+            class="field figure min-h-7! w-26! py-0.5!"
             type="number"
             min="500"
             max="200000"
