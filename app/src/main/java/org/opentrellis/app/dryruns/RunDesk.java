@@ -1,35 +1,27 @@
 package org.opentrellis.app.dryruns;
 
-import java.util.Map;
-import java.util.concurrent.ConcurrentSkipListMap;
-import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.computing.ComputingRoom;
+import org.opentrellis.app.computing.Desk;
 import org.opentrellis.app.computing.Lane;
-import org.opentrellis.app.computing.Task;
-import org.opentrellis.app.http.Incident;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.Refusal;
-import org.opentrellis.app.storage.StorageTrouble;
 import org.opentrellis.app.storage.StorageWatch;
 import org.opentrellis.core.dryrun.Effort;
 import org.springframework.stereotype.Component;
 
-/** Gives out numbers by which runs that are on their way are asked about, and stopped. */
+/** Runs on their way, by numbers that they are asked about and stopped by. */
 @Component
 class RunDesk {
-  /** Runs that are over are told of for so many more that are. */
-  private static final int REMEMBERED = 50;
-
   private final ComputingRoom room;
-  private final StorageWatch storage;
-  private final AtomicLong numbers = new AtomicLong();
-  private final Map<Long, Job> jobs = new ConcurrentSkipListMap<>();
+
+  /** With how many people go through. */
+  private final Desk<Outcome, Integer> desk;
 
   RunDesk(ComputingRoom room, StorageWatch storage) {
     this.room = room;
-    this.storage = storage;
+    this.desk = new Desk<>("run on its way", room, storage);
   }
 
   /**
@@ -40,72 +32,26 @@ class RunDesk {
    */
   record Outcome(long run, @Nullable String said) {}
 
-  /** A run on its way; why it failed is told once, and kept. */
-  private static final class Job {
-    private final Task<Outcome> task;
-    private final int people;
-    private volatile @Nullable String failure;
-
-    Job(Task<Outcome> task, int people) {
-      this.task = task;
-      this.people = people;
-    }
-  }
-
   /**
    * Begins a run, or queues it.
    *
    * @throws Refusal if too many are waiting
    */
   RunProgress begin(int people, Function<Effort, Outcome> work) {
-    Job job = new Job(room.begin(Lane.ofRun(people), work), people);
-    job.task.result().exceptionally(failed -> note(failed, job));
-    long number = numbers.incrementAndGet();
-    jobs.put(number, job);
-    forget();
-    return progress(number);
-  }
-
-  private @Nullable Outcome note(Throwable failed, Job job) {
-    if (job.task.state() == Task.State.FAILED) {
-      job.failure =
-          storage
-              .failed(failed)
-              .map(StorageTrouble.Kind::sentence)
-              .orElseGet(() -> Incident.noted(failed).sentence());
-    }
-    return null;
-  }
-
-  /** The oldest that are over go; what is under way can always be asked about and stopped. */
-  private void forget() {
-    var over =
-        jobs.entrySet().stream()
-            .filter(entry -> entry.getValue().task.state().isOver())
-            .map(Map.Entry::getKey)
-            .toList();
-    over.subList(0, Math.max(0, over.size() - REMEMBERED)).forEach(jobs::remove);
+    return progress(desk.put(room.begin(Lane.ofRun(people), work), people));
   }
 
   /**
    * @throws NotFound if there is none, or it was over long ago
    */
   RunProgress progress(long number) {
-    Job job = find(number);
-    return RunProgress.of(number, job.task, job.people, job.failure);
+    var run = desk.find(number);
+    return RunProgress.of(number, run.task(), run.about(), run.failure());
   }
 
   /** Stops it as soon as may be; one that is over stays as it is. */
   RunProgress cancel(long number) {
-    room.stop(find(number).task);
+    desk.cancel(number);
     return progress(number);
-  }
-
-  private Job find(long number) {
-    Job job = jobs.get(number);
-    if (job == null) {
-      throw NotFound.of("run on its way", number);
-    }
-    return job;
   }
 }
