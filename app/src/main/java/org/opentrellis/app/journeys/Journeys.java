@@ -235,6 +235,7 @@ public class Journeys {
     if (kept.version() != save.version()) {
       throw lost(id, save.version(), journey, catalogue);
     }
+    events.publishEvent(new JourneyGiven(journey, kept.behaviour()));
     return JourneyView.of(
         write(id, save.version(), journey, save.by())
             .orElseThrow(() -> lost(id, save.version(), journey, catalogue)),

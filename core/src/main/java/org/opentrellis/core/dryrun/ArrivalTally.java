@@ -9,24 +9,37 @@ import org.opentrellis.core.stats.TimeBuckets;
 
 /**
  * When people got to each step of a journey: by time since entry, by calendar day and by quarter of
- * the local day. In two arrays, dense where a run touches them most.
+ * the local day.
  *
  * <p>Most steps are reached at the instant of the step before, so while a run goes on, an arrival
  * counts for the step and for those that follow it at once; should they not be reached after all,
  * it is taken back from the first of them on. {@link #finish} makes it the counts of single steps.
+ * They are kept in half the width where a run touches them most, and moved into the whole width
+ * before any of them could be full.
  */
 final class ArrivalTally {
   private static final int QUARTERS = Days.QUARTERS;
   private static final int NONE = -1;
 
+  /** After so many visits counts move into the whole width. */
+  private static final int FULL = 1 << 29;
+
   private final int days;
   private final int stride;
 
-  /** By step: each day, then each quarter of the day. */
+  /** By step: each day, then each quarter of the day; of late. */
   private final int[] cells;
 
-  /** By step: each bucket of the time since entry. */
+  /** By step: each bucket of the time since entry; of late. */
   private final int[] buckets;
+
+  /** The same of what was counted before. */
+  private final long[] allCells;
+
+  private final long[] allBuckets;
+
+  /** Visits that are over since counts moved; no cell was added to much more often. */
+  private int added;
 
   private final int[] followsAtOnce;
 
@@ -50,6 +63,8 @@ final class ArrivalTally {
     stride = days + QUARTERS;
     cells = new int[steps * stride];
     buckets = new int[steps * TimeBuckets.BUCKETS];
+    allCells = new long[cells.length];
+    allBuckets = new long[buckets.length];
   }
 
   /** Time comes to a moment for a visit; what follows is about that, until it comes to another. */
@@ -95,18 +110,39 @@ final class ArrivalTally {
     return hour;
   }
 
+  /** A visit is over, which got to each step once at most. */
+  void close() {
+    if (++added >= FULL) {
+      move();
+    }
+  }
+
+  private void move() {
+    move(cells, allCells);
+    move(buckets, allBuckets);
+    added = 0;
+  }
+
+  private static void move(int[] from, long[] to) {
+    for (int i = 0; i < from.length; i++) {
+      to[i] += from[i];
+      from[i] = 0;
+    }
+  }
+
   /** Once everybody has been counted: from now on, cells are of single steps. */
   void finish() {
     stops();
+    move();
     for (int step = 0; step < followsAtOnce.length; step++) {
       if (followsAtOnce[step] != NONE) {
-        addTo(followsAtOnce[step], step, cells, stride);
-        addTo(followsAtOnce[step], step, buckets, TimeBuckets.BUCKETS);
+        addTo(followsAtOnce[step], step, allCells, stride);
+        addTo(followsAtOnce[step], step, allBuckets, TimeBuckets.BUCKETS);
       }
     }
   }
 
-  private static void addTo(int step, int from, int[] counts, int stride) {
+  private static void addTo(int step, int from, long[] counts, int stride) {
     for (int i = 0; i < stride; i++) {
       counts[step * stride + i] += counts[from * stride + i];
     }
@@ -114,31 +150,33 @@ final class ArrivalTally {
 
   /** Both must be finished. */
   void combine(ArrivalTally other) {
-    StepTally.add(cells, other.cells);
-    StepTally.add(buckets, other.buckets);
+    StepTally.add(allCells, other.allCells);
+    StepTally.add(allBuckets, other.allBuckets);
+  }
+
+  /** It must be finished. */
+  void counts(Counts counts) {
+    counts.of(allCells);
+    counts.of(allBuckets);
   }
 
   TimeBuckets sinceEntry(int step) {
     int start = step * TimeBuckets.BUCKETS;
-    return TimeBuckets.of(Arrays.copyOfRange(buckets, start, start + TimeBuckets.BUCKETS));
+    return TimeBuckets.of(Arrays.copyOfRange(allBuckets, start, start + TimeBuckets.BUCKETS));
   }
 
   long[] byDay(int step) {
     int start = step * stride;
-    return wide(Arrays.copyOfRange(cells, start, start + days));
+    return Arrays.copyOfRange(allCells, start, start + days);
   }
 
   long[] byQuarter(int step) {
     int start = step * stride + days;
-    return wide(Arrays.copyOfRange(cells, start, start + QUARTERS));
+    return Arrays.copyOfRange(allCells, start, start + QUARTERS);
   }
 
   /** How many got to a step. */
   long total(int step) {
     return Arrays.stream(byDay(step)).sum();
-  }
-
-  private static long[] wide(int[] counts) {
-    return Arrays.stream(counts).asLongStream().toArray();
   }
 }

@@ -53,6 +53,15 @@ public final class ChainTally {
     moreSent += other.moreSent;
   }
 
+  void counts(Counts counts) {
+    deliveredFirst = counts.of(deliveredFirst);
+    openedFirst = counts.of(openedFirst);
+    openedAny = counts.of(openedAny);
+    openedAnyByPeople = counts.of(openedAnyByPeople);
+    clickedAny = counts.of(clickedAny);
+    moreSent = counts.of(moreSent);
+  }
+
   /** The sends by their numbers in the program, the first try first. */
   public int[] sends() {
     return sends.clone();

@@ -93,6 +93,19 @@ public final class DayTally {
     }
   }
 
+  void counts(Counts counts) {
+    counts.of(goals);
+    counts.of(goalsUnmet);
+    counts.of(unsubscribed);
+    counts.of(stayedSubscribed);
+    counts.of(emails);
+    counts.of(followed);
+    counts.of(finished);
+    for (long[] reason : left) {
+      counts.of(reason);
+    }
+  }
+
   /** Goals met in each day since entry; day 0 is the first 24 hours. */
   public long[] goals() {
     return goals.clone();

@@ -40,6 +40,21 @@ public final class EmailTally {
     }
   }
 
+  /** What was sent is counted with the journey. */
+  void counts(Counts counts) {
+    bounced = counts.of(bounced);
+    opened = counts.of(opened);
+    openedByPeople = counts.of(openedByPeople);
+    clicked = counts.of(clicked);
+    buyers = counts.of(buyers);
+    revenueCents = counts.of(revenueCents);
+    unsubscribed = counts.of(unsubscribed);
+    afterGoal = counts.of(afterGoal);
+    for (long[] links : byLink) {
+      counts.of(links);
+    }
+  }
+
   public long sent() {
     return Arrays.stream(byVariant()).sum();
   }

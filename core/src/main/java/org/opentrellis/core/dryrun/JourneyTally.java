@@ -80,6 +80,7 @@ public final class JourneyTally {
 
   /** Counts what a visit came to, once it is over. */
   void close(Visit visit, int person, int number, long end) {
+    arrivals.close();
     long goalAt = visit.goalMetAt(end);
     for (ChainTally chain : chains) {
       chain.close(visit, end);
@@ -169,6 +170,40 @@ public final class JourneyTally {
     for (int i = 0; i < sends.length; i++) {
       sends[i].combine(other.sends[i]);
     }
+  }
+
+  /** Everything that is counted, the paths too; it must be finished. */
+  void counts(Counts counts) {
+    refused = counts.of(refused);
+    turnedAway = counts.of(turnedAway);
+    entered = counts.of(entered);
+    finished = counts.of(finished);
+    waiting = counts.of(waiting);
+    goalMet = counts.of(goalMet);
+    counts.of(secondaryGoalsMet);
+    unsubscribed = counts.of(unsubscribed);
+    complained = counts.of(complained);
+    heldOut = counts.of(heldOut);
+    heldOutGoalMet = counts.of(heldOutGoalMet);
+    counts.of(left);
+    days.counts(counts);
+    money.counts(counts);
+    for (ChainTally chain : chains) {
+      chain.counts(counts);
+    }
+    counts.of(sentPerVisit);
+    long[] times = goalTimes.counts();
+    counts.of(times);
+    goalTimes.become(times);
+    arrivals.counts(counts);
+    for (StepTally step : steps) {
+      step.counts(counts);
+    }
+    counts.of(sentByVersion);
+    for (EmailTally send : sends) {
+      send.counts(counts);
+    }
+    paths.counts(counts);
   }
 
   public Program program() {

@@ -61,6 +61,19 @@ public final class MoneyTally {
     addSquare(other.squareHigh, other.squareLow);
   }
 
+  void counts(Counts counts) {
+    buyers = counts.of(buyers);
+    orders = counts.of(orders);
+    ordersSquared = counts.of(ordersSquared);
+    ordersByEmails = counts.of(ordersByEmails);
+    emails = counts.of(emails);
+    emailsSquared = counts.of(emailsSquared);
+    cents = counts.of(cents);
+    centsByEmails = counts.of(centsByEmails);
+    squareHigh = counts.of(squareHigh);
+    squareLow = counts.of(squareLow);
+  }
+
   /** Entries after which the person bought something. */
   public long buyers() {
     return buyers;

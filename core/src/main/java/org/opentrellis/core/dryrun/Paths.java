@@ -6,14 +6,22 @@ import java.util.stream.IntStream;
 
 /**
  * The distinct ways that people went. Those of one chunk of people are all kept apart; of several
- * chunks together, combined in their order, the first {@value #MOST} in order of people, and the
- * rest is counted as one. So the result is the same however the people are parted.
+ * chunks together, combined in their order, the first {@value #MOST} in order of people that
+ * somebody of the first {@value #PIONEERS} went, and the rest is counted as one. So the result is
+ * the same however the people are parted, and which ways are kept apart is known before all have
+ * gone.
  */
 public final class Paths {
   /** How many are kept apart. */
   public static final int MOST = 10_000;
 
+  /** Ways that none of so many people went first are not kept apart. */
+  public static final int PIONEERS = 1 << 20;
+
   private static final int NUMBERS = 6;
+
+  /** More ways than this are not read from anywhere. */
+  private static final int LARGEST = 1 << 24;
 
   private int size;
   private int[] table = new int[64];
@@ -60,11 +68,27 @@ public final class Paths {
     }
   }
 
+  /** Which ways there are is told with them, in their order. */
+  void counts(Counts counts) {
+    int ways = counts.size(size, LARGEST);
+    long[] ofKeys = Arrays.copyOf(keys, ways);
+    counts.of(ofKeys);
+    long[] ofNumbers = Arrays.copyOf(numbers, ways * NUMBERS);
+    counts.of(ofNumbers);
+    others = counts.of(others);
+    int room = Math.max(32, 2 * Integer.highestOneBit(Math.max(1, ways)));
+    keys = Arrays.copyOf(ofKeys, room);
+    numbers = Arrays.copyOf(ofNumbers, room * NUMBERS);
+    table = new int[2 * room];
+    size = ways;
+    IntStream.range(0, size).forEach(this::place);
+  }
+
   private void add(
       long key, int person, int visit, long count, long goalMet, long messages, long seconds) {
     int path = find(key);
     if (path < 0) {
-      if (size == most) {
+      if (size == most || most == MOST && person >= PIONEERS) {
         others += count;
         return;
       }

@@ -41,6 +41,10 @@ public final class SendCalendar {
     }
   }
 
+  void counts(Counts all) {
+    counts = all.grown(counts, MOST_DAYS * HOURS);
+  }
+
   /** How many days there are, up to the last on which something was sent. */
   public int days() {
     int last = counts.length - 1;

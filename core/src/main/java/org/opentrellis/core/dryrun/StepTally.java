@@ -19,14 +19,14 @@ public final class StepTally {
   private final int days;
 
   /** Who stands here at the end of each whole day, as changes from the day before. */
-  final int[] stayChanges;
+  final long[] stayChanges;
 
   StepTally(ArrivalTally arrivals, int number, int ways, int days) {
     this.arrivals = arrivals;
     this.number = number;
     this.ways = new long[ways];
     this.days = days;
-    this.stayChanges = new int[days + 1];
+    this.stayChanges = new long[days + 1];
   }
 
   /** Counts a stay from one whole day since entry to before another. */
@@ -46,6 +46,17 @@ public final class StepTally {
     add(left, other.left);
     add(ways, other.ways);
     add(stayChanges, other.stayChanges);
+  }
+
+  void counts(Counts counts) {
+    waiting = counts.of(waiting);
+    finished = counts.of(finished);
+    held = counts.of(held);
+    heldSeconds = counts.of(heldSeconds);
+    counts.of(skipped);
+    counts.of(left);
+    counts.of(ways);
+    counts.of(stayChanges);
   }
 
   /** Times that somebody got to this step. */
@@ -127,12 +138,6 @@ public final class StepTally {
       standing[day] = now;
     }
     return standing;
-  }
-
-  static void add(int[] to, int[] from) {
-    for (int i = 0; i < to.length; i++) {
-      to[i] += from[i];
-    }
   }
 
   static void add(long[] to, long[] from) {

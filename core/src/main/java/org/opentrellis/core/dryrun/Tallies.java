@@ -115,6 +115,17 @@ public final class Tallies implements Witness {
     return this;
   }
 
+  /** Everything that is counted; it must be finished. */
+  void counts(Counts counts) {
+    people = counts.of(people);
+    counts.of(mostInAWeek);
+    emails.counts(counts);
+    texts.counts(counts);
+    for (JourneyTally journey : journeys) {
+      journey.counts(counts);
+    }
+  }
+
   public World world() {
     return world;
   }

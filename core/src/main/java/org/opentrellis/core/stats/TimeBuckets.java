@@ -5,8 +5,7 @@ import java.util.Arrays;
 /**
  * Counts times in log-spaced buckets, so that medians and quartiles of any number of people fit in
  * a few kilobytes. Exact below 128 seconds; above, a quantile is off by at most 1/128 of itself.
- * Integers only, so merging in any order gives the same; half as wide as usual, since they are what
- * a run touches most, and no run counts two thousand million times.
+ * Integers only, so merging in any order gives the same.
  */
 public final class TimeBuckets {
   private static final int SUB_BUCKETS = 64;
@@ -16,13 +15,13 @@ public final class TimeBuckets {
   /** How many buckets there are. */
   public static final int BUCKETS = 2 * SUB_BUCKETS + OCTAVES * SUB_BUCKETS;
 
-  private final int[] counts;
+  private final long[] counts;
 
   public TimeBuckets() {
-    this(new int[BUCKETS]);
+    this(new long[BUCKETS]);
   }
 
-  private TimeBuckets(int[] counts) {
+  private TimeBuckets(long[] counts) {
     this.counts = counts;
   }
 
@@ -31,7 +30,7 @@ public final class TimeBuckets {
    *
    * @param counts by bucket, {@value #BUCKETS} of them
    */
-  public static TimeBuckets of(int[] counts) {
+  public static TimeBuckets of(long[] counts) {
     return new TimeBuckets(Arrays.copyOf(counts, BUCKETS));
   }
 
@@ -46,13 +45,18 @@ public final class TimeBuckets {
     }
   }
 
+  /** Other counts by bucket, {@value #BUCKETS} of them. */
+  public void become(long[] other) {
+    System.arraycopy(other, 0, counts, 0, BUCKETS);
+  }
+
   /** By bucket. */
   public long[] counts() {
-    return Arrays.stream(counts).asLongStream().toArray();
+    return counts.clone();
   }
 
   public long total() {
-    return Arrays.stream(counts).asLongStream().sum();
+    return Arrays.stream(counts).sum();
   }
 
   /**
