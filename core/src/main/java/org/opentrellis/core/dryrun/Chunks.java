@@ -32,16 +32,27 @@ final class Chunks {
    * @throws RunCancelled if the control says so
    */
   static <W extends Worker> List<W> run(int people, Effort effort, Supplier<W> workers) {
+    return run(0, people, effort, workers);
+  }
+
+  /**
+   * The same with some of them.
+   *
+   * @param first the first to go through
+   * @param end the first not to
+   */
+  static <W extends Worker> List<W> run(int first, int end, Effort effort, Supplier<W> workers) {
     AtomicInteger next = new AtomicInteger();
+    int people = end - first;
     int size = Math.max(1, Math.min(LARGEST, people / (EACH_THREAD * effort.threads()) + 1));
     if (effort.threads() == 1) {
-      return List.of(work(workers.get(), next, size, people, effort.control()));
+      return List.of(work(workers.get(), next, size, first, end, effort.control()));
     }
     ExecutorService pool = Executors.newFixedThreadPool(effort.threads());
     try {
       List<Future<W>> parts = new ArrayList<>();
       for (int i = 0; i < effort.threads(); i++) {
-        parts.add(pool.submit(() -> work(workers.get(), next, size, people, effort.control())));
+        parts.add(pool.submit(() -> work(workers.get(), next, size, first, end, effort.control())));
       }
       List<W> done = new ArrayList<>();
       for (Future<W> part : parts) {
@@ -62,10 +73,10 @@ final class Chunks {
   }
 
   private static <W extends Worker> W work(
-      W worker, AtomicInteger next, int size, int people, RunControl control) {
+      W worker, AtomicInteger next, int size, int first, int end, RunControl control) {
     int chunk = next.getAndIncrement();
-    for (long from = (long) chunk * size; from < people; from = (long) chunk * size) {
-      int to = (int) Math.min(people, from + size);
+    for (long from = first + (long) chunk * size; from < end; from = first + (long) chunk * size) {
+      int to = (int) Math.min(end, from + size);
       int told = (int) from;
       for (int person = (int) from; person < to; person++) {
         worker.take(person);

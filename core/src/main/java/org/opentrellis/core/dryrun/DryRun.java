@@ -1,7 +1,9 @@
 package org.opentrellis.core.dryrun;
 
 import java.time.Instant;
+import java.util.Iterator;
 import java.util.List;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.calendar.ZoneClock;
@@ -78,8 +80,36 @@ public final class DryRun {
    * @throws RunCancelled if the control says so
    */
   public Tallies run(Effort effort) {
-    PathsInOrder paths = new PathsInOrder(population.world.programs().size());
-    return Chunks.run(settings.people(), effort, () -> new Part(paths)).stream()
+    return counted(0, settings.people(), Paths::ofAll, effort);
+  }
+
+  /**
+   * Runs some of the people, to be put together with the others by {@link Tallies#and}. Parts of
+   * the first {@link Paths#PIONEERS} keep all ways apart, whatever there are; all others those that
+   * are known.
+   *
+   * @param first the first person of the part
+   * @param end the first person behind it
+   * @param known what the pioneers together came to; null for a part of these
+   * @throws RunCancelled if the control says so
+   */
+  public Tallies part(int first, int end, @Nullable Tallies known, Effort effort) {
+    if (first < 0 || end <= first || end > settings.people()) {
+      throw new IllegalArgumentException("no part from %d to %d".formatted(first, end));
+    }
+    if (known == null != end <= Paths.PIONEERS) {
+      throw new IllegalArgumentException("a part is of the pioneers, or of those behind them");
+    }
+    if (known == null) {
+      return counted(first, end, Paths::ofChunk, effort);
+    }
+    Iterator<JourneyTally> journeys = known.journeys().iterator();
+    return counted(first, end, () -> journeys.next().paths().known(), effort);
+  }
+
+  private Tallies counted(int first, int end, Supplier<Paths> ways, Effort effort) {
+    PathsInOrder paths = new PathsInOrder(population.world.programs().size(), ways);
+    return Chunks.run(first, end, effort, () -> new Part(paths)).stream()
         .map(Part::finished)
         .reduce(Tallies::combine)
         .orElseThrow()

@@ -28,20 +28,35 @@ public final class Paths {
   private long[] keys = new long[32];
   private long[] numbers = new long[32 * NUMBERS];
   private final int most;
+
+  /** Whoever comes from here on opens no new way. */
+  private final int pioneers;
+
   private long others;
 
-  private Paths(int most) {
+  private Paths(int most, int pioneers) {
     this.most = most;
+    this.pioneers = pioneers;
   }
 
   /** For people of one chunk. */
   static Paths ofChunk() {
-    return new Paths(Integer.MAX_VALUE);
+    return new Paths(Integer.MAX_VALUE, Integer.MAX_VALUE);
   }
 
   /** For all people, to be combined with one chunk after another. */
   static Paths ofAll() {
-    return new Paths(MOST);
+    return new Paths(MOST, PIONEERS);
+  }
+
+  /** For people behind the pioneers: the ways of these, which nobody has gone yet. */
+  Paths known() {
+    Paths known = new Paths(size, 0);
+    known.keys = keys.clone();
+    known.table = table.clone();
+    known.numbers = new long[numbers.length];
+    known.size = size;
+    return known;
   }
 
   /**
@@ -52,9 +67,10 @@ public final class Paths {
   }
 
   /**
-   * @param later of the chunk that comes next in order of people
+   * @param later of the people that come next, or of people behind the pioneers in any order
    */
   void combine(Paths later) {
+    others += later.others;
     for (int i = 0; i < later.size; i++) {
       PathTally path = later.path(i);
       add(
@@ -88,7 +104,7 @@ public final class Paths {
       long key, int person, int visit, long count, long goalMet, long messages, long seconds) {
     int path = find(key);
     if (path < 0) {
-      if (size == most || most == MOST && person >= PIONEERS) {
+      if (size == most || person >= pioneers) {
         others += count;
         return;
       }

@@ -2,6 +2,7 @@ package org.opentrellis.core.dryrun;
 
 import java.util.HashMap;
 import java.util.Map;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 
 /** Joins the paths of chunks in order of people, whichever is done first. Safe for many threads. */
@@ -10,8 +11,11 @@ final class PathsInOrder {
   private final Map<Integer, Paths[]> early = new HashMap<>();
   private int next;
 
-  PathsInOrder(int journeys) {
-    joined = Stream.generate(Paths::ofAll).limit(journeys).toArray(Paths[]::new);
+  /**
+   * @param ways of each journey, to join them in
+   */
+  PathsInOrder(int journeys, Supplier<Paths> ways) {
+    joined = Stream.generate(ways).limit(journeys).toArray(Paths[]::new);
   }
 
   synchronized void add(int chunk, Paths[] paths) {

@@ -102,6 +102,34 @@ public final class Tallies implements Witness {
     return this;
   }
 
+  /**
+   * Adds another part of the same run. Parts of the pioneers are put together in their order, by
+   * {@link #ofPioneers}; all behind them in whatever order.
+   */
+  public Tallies and(Tallies other) {
+    combine(other);
+    for (int i = 0; i < journeys.length; i++) {
+      journeys[i].paths().combine(other.journeys[i].paths());
+    }
+    return this;
+  }
+
+  /**
+   * Puts the parts of the pioneers together.
+   *
+   * @param parts at least one, in their order; what is in the first is gone afterwards
+   */
+  public static Tallies ofPioneers(List<Tallies> parts) {
+    Tallies all = parts.get(0);
+    Paths[] first = Arrays.stream(all.journeys).map(JourneyTally::paths).toArray(Paths[]::new);
+    all.paths(Arrays.stream(first).map(ways -> Paths.ofAll()).toArray(Paths[]::new));
+    for (int i = 0; i < first.length; i++) {
+      all.journeys[i].paths().combine(first[i]);
+    }
+    parts.subList(1, parts.size()).forEach(all::and);
+    return all;
+  }
+
   /** Gives away the paths of a chunk of people, by journey, and begins those of the next. */
   Paths[] takePaths() {
     return Arrays.stream(journeys).map(JourneyTally::takePaths).toArray(Paths[]::new);

@@ -63,7 +63,7 @@ class PathsTest {
       }
     }
     for (int size : new int[] {1_000, 16_384, 90_000}) {
-      PathsInOrder joined = new PathsInOrder(1);
+      PathsInOrder joined = new PathsInOrder(1, Paths::ofAll);
       List<Integer> chunks = new ArrayList<>();
       for (int chunk = 0; chunk * size < ways.length; chunk++) {
         chunks.add(chunk);
