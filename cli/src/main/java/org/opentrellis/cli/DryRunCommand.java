@@ -7,6 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.ServiceLoader;
 import java.util.concurrent.Callable;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -20,7 +21,6 @@ import org.opentrellis.core.export.SendPlan;
 import org.opentrellis.core.format.JourneyFile;
 import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.Circles;
-import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.Leads;
 import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.measure.RunMeasures;
@@ -64,6 +64,13 @@ final class DryRunCommand implements Callable<Integer> {
   int threads = Runtime.getRuntime().availableProcessors();
 
   @Option(
+      names = "--on",
+      paramLabel = "MASTER",
+      description =
+          "On the machines of an Apache Spark cluster instead, such as spark://HOST:7077, or local[2]; the figures are the same.")
+  @Nullable String on;
+
+  @Option(
       names = "--format",
       paramLabel = "json|csv",
       description = "How figures are printed (default ${DEFAULT-VALUE}).")
@@ -101,8 +108,11 @@ final class DryRunCommand implements Callable<Integer> {
       throw badUse((paths ? "--paths" : "--report") + " needs --format json.");
     }
     List<JourneyFile> read = JourneyFiles.read(files);
-    DryRun run = run(read, settings, plan);
-    Tallies tallies = run.run(threads);
+    refuseCircles(read);
+    RunDocument document =
+        RunDocument.of(files.stream().map(JourneyFiles::text).toList(), settings, plan);
+    DryRun run = document.dryRun();
+    Tallies tallies = on == null ? run.run(threads) : elsewhere(document, run, on);
     List<RunMeasures> measures =
         IntStream.range(0, read.size()).mapToObj(i -> RunMeasures.of(tallies, i)).toList();
     var out = spec.commandLine().getOut();
@@ -127,10 +137,21 @@ final class DryRunCommand implements Callable<Integer> {
     return 0;
   }
 
-  private DryRun run(List<JourneyFile> read, CohortSettings settings, Optional<CohortPlan> plan) {
-    List<Journey> journeys = read.stream().map(JourneyFile::journey).toList();
+  private Tallies elsewhere(RunDocument document, DryRun run, String master) {
+    Cluster cluster =
+        ServiceLoader.load(Cluster.class)
+            .findFirst()
+            .orElseThrow(
+                () ->
+                    badUse(
+                        "--on needs Apache Spark, which is not here; ./trellis dry-run fetches it."));
+    return cluster.run(document, run, master, spec.commandLine().getErr());
+  }
+
+  private void refuseCircles(List<JourneyFile> read) {
     var catalogue = JourneyFiles.catalogue(read);
-    Circles.find(journeys.stream().map(j -> Leads.of(Strands.expand(j, catalogue))).toList())
+    Circles.find(
+            read.stream().map(file -> Leads.of(Strands.expand(file.journey(), catalogue))).toList())
         .ifPresent(
             circle -> {
               throw JourneyFiles.refused(
@@ -139,7 +160,6 @@ final class DryRunCommand implements Callable<Integer> {
                       .formatted(
                           String.join(" to ", circle.stream().map(Object::toString).toList())));
             });
-    return new DryRun(journeys, catalogue, CohortOptions.behaviours(read, plan), settings);
   }
 
   private ParameterException badUse(String sentence) {

@@ -55,6 +55,10 @@ public final class TrellisCommand {
             bad.print(err);
             return BAD_FILE;
           }
+          if (failure instanceof Cluster.ClusterTrouble trouble) {
+            err.println("trellis: " + trouble.getMessage());
+            return FAILED;
+          }
           err.println("trellis: " + sentence(failure));
           return FAILED;
         });

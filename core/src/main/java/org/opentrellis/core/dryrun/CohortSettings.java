@@ -10,7 +10,7 @@ import org.opentrellis.core.problem.Refused;
 /**
  * Who goes through a dry run, besides how they behave.
  *
- * @param people how many, 1 to 10 million
+ * @param people how many, 1 to 2,000 million
  * @param seed of all draws; the same seed gives the same people
  * @param start when it begins: at midnight of its day in each person's own zone, and nobody comes
  *     before that
@@ -71,7 +71,7 @@ public record CohortSettings(
 
   private static void inRange(String what, int value, int most) {
     if (value < 1 || value > most) {
-      throw new Refused(what + " must be 1 to " + most + ", not " + value);
+      throw new Refused("%s must be 1 to %,d, not %,d".formatted(what, most, value));
     }
   }
 }

@@ -187,7 +187,7 @@ class DryRunTest {
   @Test
   void refusesSettingsOutOfRange() {
     assertThatThrownBy(() -> CohortSettings.of(0, 1, START, 10))
-        .hasMessage("people must be 1 to 10000000, not 0");
+        .hasMessage("people must be 1 to 2,000,000,000, not 0");
     assertThatThrownBy(() -> CohortSettings.of(1, 1, START, 0))
         .hasMessage("the horizon's days must be 1 to 730, not 0");
     assertThatThrownBy(

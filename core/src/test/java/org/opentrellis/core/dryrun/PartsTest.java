@@ -68,8 +68,7 @@ class PartsTest {
     for (int n = 0; n < 14; n++) {
       steps.add(split("s" + n, 50, List.of(), List.of()));
     }
-    steps.add(
-        branch("b", opened("a"), Amount.of(1, TimeUnit.DAYS), List.of(send("c")), List.of()));
+    steps.add(branch("b", opened("a"), Amount.of(1, TimeUnit.DAYS), List.of(send("c")), List.of()));
     Journey journey = journey(steps.toArray(Step[]::new));
     int people = Paths.PIONEERS + 120_000;
     DryRun run =
@@ -87,9 +86,7 @@ class PartsTest {
     List<Tallies> behind = new ArrayList<>();
     for (int first = Paths.PIONEERS; first < people; first += 50_000) {
       behind.add(
-          sent(
-              run,
-              run.part(first, Math.min(people, first + 50_000), pioneers, Effort.of(1))));
+          sent(run, run.part(first, Math.min(people, first + 50_000), pioneers, Effort.of(1))));
     }
     // As a tree would: the later ones first.
     Tallies together = pioneers.and(behind.get(2).and(behind.get(1)).and(behind.get(0)));
