@@ -1,8 +1,13 @@
 package org.opentrellis.cluster;
 
 import java.io.File;
+import java.io.IOException;
 import java.io.PrintWriter;
+import java.net.InetSocketAddress;
+import java.net.Socket;
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.apache.spark.SparkConf;
 import org.apache.spark.api.java.JavaSparkContext;
 import org.apache.spark.broadcast.Broadcast;
@@ -30,14 +35,33 @@ public final class SparkCluster implements Cluster {
 
   private static final int DEPTH = 3;
 
+  private static final Pattern STANDALONE = Pattern.compile("spark://([^:/]+):(\\d{1,5})");
+  private static final int PATIENCE_MILLIS = 5_000;
+
   @Override
   public Tallies run(RunDocument document, DryRun run, String master, PrintWriter progress) {
+    knock(master);
     try (JavaSparkContext spark = new JavaSparkContext(settings(master))) {
       return new Job(spark, document, run, progress).tallies();
     } catch (Exception failed) { // Spark throws what it does not declare
       String why = String.valueOf(failed.getMessage()).lines().findFirst().orElse("");
       throw new ClusterTrouble(
           "The run could not be made on %s: %s".formatted(master, why), failed);
+    }
+  }
+
+  /** Spark itself tries for minutes before it says that nobody answers. */
+  private static void knock(String master) {
+    Matcher standalone = STANDALONE.matcher(master);
+    if (!standalone.matches()) {
+      return;
+    }
+    try (Socket socket = new Socket()) {
+      int port = Integer.parseInt(standalone.group(2));
+      socket.connect(new InetSocketAddress(standalone.group(1), port), PATIENCE_MILLIS);
+    } catch (IOException | IllegalArgumentException silent) {
+      throw new ClusterTrouble(
+          "Nothing answers at %s; is the master running there?".formatted(master), silent);
     }
   }
 
