@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -108,13 +109,13 @@ final class Race {
 
   /** Each single change, and combinations by lot. */
   private List<Variation> sample() {
-    Map<Variation, Boolean> some = new LinkedHashMap<>();
-    space.singles().stream().limit(schedule.begin() / 2).forEach(one -> some.put(one, true));
+    Set<Variation> some = new LinkedHashSet<>();
+    space.singles().stream().limit(schedule.begin() / 2).forEach(some::add);
     long key = Draws.runKey(search.plan().settings().seed() ^ 0x5ea7c4L);
     for (long n = 0; some.size() < schedule.begin() && n < 20L * schedule.begin(); n++) {
-      some.put(drawn(Draws.bits(key, n)), true);
+      some.add(drawn(Draws.bits(key, n)));
     }
-    return List.copyOf(some.keySet());
+    return List.copyOf(some);
   }
 
   private Variation drawn(long key) {
@@ -177,7 +178,7 @@ final class Race {
     if (search.wanted().what() == Wanted.What.FEWER_EMAILS
         && trial != today
         && trial.people() == today.people()) {
-      double lost = -trial.scores().goalAgainst(today.scores()).points();
+      double lost = share(today) - share(trial);
       if (lost > search.wanted().mayLose() / 2) {
         return String.format(
             Locale.ROOT,
@@ -187,6 +188,11 @@ final class Race {
       }
     }
     return null;
+  }
+
+  private static double share(Trial trial) {
+    Double met = trial.scores().figures().goal().value();
+    return met == null ? 0 : met;
   }
 
   /** How many, besides today's journey, did not keep to what was asked. */
