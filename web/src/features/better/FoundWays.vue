@@ -91,6 +91,10 @@ const emit = defineEmits<{ take: [row: number]; keep: [row: number] }>()
       {{ percent(found.today.goal.value, 1) }} ({{ interval(found.today.goal, 1) }}),
       {{ found.today.emailsEach?.toFixed(2) ?? 'none yet' }} emails each,
       {{ percent(found.today.unsubscribed.value, 2) }} unsubscribed.
+      <template v-if="found.impossible">
+        {{ count(found.impossible) }} combinations were left out: in them a step would ask about an
+        email that was not sent above it.
+      </template>
     </p>
   </div>
 </template>
