@@ -36,12 +36,13 @@ public final class SparkCluster implements Cluster {
   private static final int DEPTH = 3;
 
   private static final Pattern STANDALONE = Pattern.compile("spark://([^:/]+):(\\d{1,5})");
+  private static final String LOOPBACK = "127.0.0.1";
   private static final int PATIENCE_MILLIS = 5_000;
 
   @Override
   public Tallies run(RunDocument document, DryRun run, String master, PrintWriter progress) {
-    knock(master);
-    try (JavaSparkContext spark = new JavaSparkContext(settings(master))) {
+    String here = knock(master);
+    try (JavaSparkContext spark = new JavaSparkContext(settings(master, here))) {
       return new Job(spark, document, run, progress).tallies();
     } catch (Exception failed) { // Spark throws what it does not declare
       String why = String.valueOf(failed.getMessage()).lines().findFirst().orElse("");
@@ -50,22 +51,27 @@ public final class SparkCluster implements Cluster {
     }
   }
 
-  /** Spark itself tries for minutes before it says that nobody answers. */
-  private static void knock(String master) {
+  /**
+   * Spark itself tries for minutes before it says that nobody answers.
+   *
+   * @return the address by which the master, and so its executors, reach this machine
+   */
+  private static String knock(String master) {
     Matcher standalone = STANDALONE.matcher(master);
     if (!standalone.matches()) {
-      return;
+      return LOOPBACK;
     }
     try (Socket socket = new Socket()) {
       int port = Integer.parseInt(standalone.group(2));
       socket.connect(new InetSocketAddress(standalone.group(1), port), PATIENCE_MILLIS);
+      return socket.getLocalAddress().getHostAddress();
     } catch (IOException | IllegalArgumentException silent) {
       throw new ClusterTrouble(
           "Nothing answers at %s; is the master running there?".formatted(master), silent);
     }
   }
 
-  private static SparkConf settings(String master) {
+  private static SparkConf settings(String master, String here) {
     SparkConf conf =
         new SparkConf()
             .setMaster(master)
@@ -73,8 +79,8 @@ public final class SparkCluster implements Cluster {
             .set("spark.ui.enabled", "false")
             .set("spark.executor.extraJavaOptions", OPENED)
             .set("spark.driver.maxResultSize", "0")
-            .setIfMissing("spark.driver.host", "127.0.0.1")
-            .setIfMissing("spark.driver.bindAddress", "127.0.0.1");
+            .setIfMissing("spark.driver.host", here)
+            .setIfMissing("spark.driver.bindAddress", here);
     return master.startsWith("local") ? conf : conf.setJars(ours());
   }
 
