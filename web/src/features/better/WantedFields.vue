@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { questions } from '@/api/queries'
 import type { SearchWish } from '@/api/types'
+import { count } from '@/ui/figures'
 import { WISHES } from './wish'
 
 /** What is wanted of a variation, and what it must keep to. */
@@ -32,7 +33,7 @@ const { data: sending } = useQuery(questions.limits())
 /** What the plan allows, to be typed off. */
 const quota = computed(() => {
   const most = sending.value?.monthlyQuota
-  return most ? `quota ${most}` : ''
+  return most ? `quota ${count(most)}` : ''
 })
 
 const percent = computed(() => {
@@ -83,7 +84,7 @@ const limits = computed(
         <label class="flex items-center justify-between gap-2"
           ><span class="note">unsubscribed at most, %</span>
           <input
-            class="field figure min-h-7! w-26! py-0.5!"
+            class="field figure min-h-7! w-30! py-0.5!"
             type="number"
             min="0"
             max="100"
@@ -95,7 +96,7 @@ const limits = computed(
         <label class="flex items-center justify-between gap-2"
           ><span class="note">emails a week at most, for anybody</span>
           <input
-            class="field figure min-h-7! w-26! py-0.5!"
+            class="field figure min-h-7! w-30! py-0.5!"
             type="number"
             min="1"
             :value="wish.limits.emailsAWeek ?? ''"
@@ -105,7 +106,7 @@ const limits = computed(
         <label class="flex items-center justify-between gap-2"
           ><span class="note">emails a month at most, in all</span>
           <input
-            class="field figure min-h-7! w-26! py-0.5!"
+            class="field figure min-h-7! w-30! py-0.5!"
             type="number"
             min="1"
             :placeholder="quota"
@@ -116,7 +117,7 @@ const limits = computed(
         <label class="flex items-center justify-between gap-2"
           ><span class="note">people for each variation</span>
           <input
-            class="field figure min-h-7! w-26! py-0.5!"
+            class="field figure min-h-7! w-30! py-0.5!"
             type="number"
             min="500"
             max="200000"
