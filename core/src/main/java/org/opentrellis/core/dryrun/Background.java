@@ -74,7 +74,7 @@ final class Background {
    * @param means the time so far, in means of the time it takes
    */
   static double stillReturns(double chance, double means) {
-    double later = chance * Math.exp(-means);
+    double later = chance * StrictMath.exp(-means);
     return later == 0 ? 0 : later / (1 - chance + later);
   }
 }

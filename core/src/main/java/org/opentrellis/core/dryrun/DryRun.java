@@ -26,7 +26,7 @@ public final class DryRun {
    * The version of how people are drawn. It grows whenever the same settings come to give other
    * figures.
    */
-  public static final int ENGINE = 4;
+  public static final int ENGINE = 5;
 
   private final CohortSettings settings;
   private final Population population;

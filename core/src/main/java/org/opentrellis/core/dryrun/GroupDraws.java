@@ -61,7 +61,8 @@ final class GroupDraws {
     this.buysAnywayMeanSeconds = meanSeconds(group.buysAnyway().value());
     this.buysNothingBelow =
         Draws.cells(
-            Math.exp(-(settings.horizonDays() + 1.0) * ZoneClock.DAY / buysAnywayMeanSeconds));
+            StrictMath.exp(
+                -(settings.horizonDays() + 1.0) * ZoneClock.DAY / buysAnywayMeanSeconds));
     this.comesAgainMeanSeconds = meanSeconds(group.comesAgain().value());
     this.marks =
         Stream.concat(
@@ -118,7 +119,7 @@ final class GroupDraws {
 
   /** The mean of the exponential that happens within 30 days with this chance. */
   private static double meanSeconds(double chance) {
-    return chance == 0 ? Double.POSITIVE_INFINITY : -CHANCE_SECONDS / Math.log1p(-chance);
+    return chance == 0 ? Double.POSITIVE_INFINITY : -CHANCE_SECONDS / StrictMath.log1p(-chance);
   }
 
   static List<GroupDraws> all(List<AudienceGroup> groups, World world, CohortSettings settings) {

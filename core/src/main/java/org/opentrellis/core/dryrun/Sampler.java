@@ -1,6 +1,5 @@
 package org.opentrellis.core.dryrun;
 
-import org.opentrellis.core.behaviour.Tiredness;
 import org.opentrellis.core.machine.Outside;
 import org.opentrellis.core.machine.Person;
 import org.opentrellis.core.machine.Sent;
@@ -62,11 +61,11 @@ final class Sampler implements Outside {
       double delay = PRELOAD_SECONDS * Draws.uniform(own, of.preloadDelayAt);
       message.recordsOpen(now + 1 + (long) delay);
     }
-    double excess = of.tiredness == null ? 0 : excess(of.tiredness, visit);
+    int week = of.tiredPull == null ? 0 : emailsOfTheWeek(visit);
     // Reaction.openChance, without its division.
-    double pulled = pull(of, visit, excess) * who.keenness;
+    double pulled = pull(of, visit, week) * who.keenness;
     if (Draws.happens(own, of.openAt, pulled, 1 - who.keenness + pulled)) {
-      opens(message, of, own, excess);
+      opens(message, of, own, week);
     }
   }
 
@@ -110,8 +109,8 @@ final class Sampler implements Outside {
     return 1 - opens * before / LOOKS;
   }
 
-  private void opens(Sent message, SendDraws of, long own, double excess) {
-    opens(message, of, own, excess, openAt(message, of, own));
+  private void opens(Sent message, SendDraws of, long own, int week) {
+    opens(message, of, own, week, openAt(message, of, own));
   }
 
   private static long openAt(Sent message, SendDraws of, long own) {
@@ -124,9 +123,12 @@ final class Sampler implements Outside {
             of.attention.after(sent, Math.min(delay, 1e9), message.visit().person().clock()));
   }
 
-  private void opens(Sent message, SendDraws of, long own, double excess, long openAt) {
+  private void opens(Sent message, SendDraws of, long own, int week, long openAt) {
     message.opens(openAt);
-    long unsubscribes = of.tiredness == null ? of.unsubscribes : tired(of, of.tiredness, excess);
+    long unsubscribes =
+        of.tiredUnsubscribes == null
+            ? of.unsubscribes
+            : tired(of.unsubscribe, of.tiredUnsubscribes, week);
     if (Draws.happens(own, of.unsubscribeAt, unsubscribes)) {
       message.unsubscribes(afterOpen(openAt, own, of.unsubscribeDelayAt, of));
     }
@@ -149,12 +151,9 @@ final class Sampler implements Outside {
     }
   }
 
-  private static double pull(SendDraws draws, Visit visit, double excess) {
-    double pull = draws.pull;
-    if (draws.tiredness != null) {
-      pull *= Math.pow(draws.tiredness.pullFactor().value(), excess);
-    }
-    return draws.fading == 1 ? pull : pull * Math.pow(draws.fading, gotBefore(draws, visit));
+  private static double pull(SendDraws draws, Visit visit, int week) {
+    double pull = draws.tiredPull == null ? draws.pull : draws.pull * draws.tiredPull.of(week);
+    return pull * draws.fading.of(gotBefore(draws, visit));
   }
 
   /** How many emails of the journey the person has got before the message that just arrived. */
@@ -162,15 +161,13 @@ final class Sampler implements Outside {
     return draws.text ? visit.emailsGot() : visit.emailsGot() - 1;
   }
 
-  /** How many emails of the last seven days, this one too, are more than people like. */
-  private static double excess(Tiredness tiredness, Visit visit) {
-    int recent = visit.person().emailsSince(visit.now() - Person.WEEK);
-    return Math.max(0, recent - tiredness.emailsPerWeek().value());
+  /** The emails of the last seven days, this one too. */
+  private static int emailsOfTheWeek(Visit visit) {
+    return visit.person().emailsSince(visit.now() - Person.WEEK);
   }
 
-  private static long tired(SendDraws of, Tiredness tiredness, double excess) {
-    double factor = Math.pow(tiredness.unsubscribeFactor().value(), excess);
-    return Draws.cells(Math.min(1, of.unsubscribe * factor));
+  private static long tired(double unsubscribes, Powers tired, int week) {
+    return Draws.cells(Math.min(1, unsubscribes * tired.of(week)));
   }
 
   private static long afterOpen(long openAt, long own, long address, SendDraws draws) {

@@ -1,6 +1,7 @@
 package org.opentrellis.core.dryrun;
 
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.behaviour.Assumed;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.Reaction;
 import org.opentrellis.core.behaviour.Tiredness;
@@ -24,10 +25,14 @@ final class SendDraws {
   final QuantileTable clickDelay;
   final @Nullable AttentionClock attention;
   final double buyMeanSeconds;
-  final double fading;
 
-  /** What too much mail does, or null for nothing. */
-  final @Nullable Tiredness tiredness;
+  /** By the emails of the journey that they have got before. */
+  final Powers fading;
+
+  /** What too much mail does to opening and to unsubscribing, by the emails of a week; or null. */
+  final @Nullable Powers tiredPull;
+
+  final @Nullable Powers tiredUnsubscribes;
 
   final long softBounceAt;
   final long openAt;
@@ -61,8 +66,10 @@ final class SendDraws {
     this.clickDelay = clickDelay;
     this.attention = text ? null : attention;
     buyMeanSeconds = behaviour.buyMeanHours().value() * 3600;
-    fading = behaviour.fading().value();
-    tiredness = behaviour.tiredness().isNone() ? null : behaviour.tiredness();
+    fading = new Powers(behaviour.fading().value(), 0);
+    Tiredness tired = behaviour.tiredness();
+    tiredPull = tired.isNone() ? null : powers(tired.pullFactor(), tired);
+    tiredUnsubscribes = tired.isNone() ? null : powers(tired.unsubscribeFactor(), tired);
     pull = reaction.pull().value();
     clicks = Draws.cells(reaction.clickGivenOpen().value());
     unsubscribe = reaction.unsubscribeGivenOpen().value();
@@ -84,6 +91,10 @@ final class SendDraws {
     buyDelayAt = Draws.address(Purposes.BUY_DELAY, name);
     offerAt = Draws.address(Purposes.OFFER, name);
     orderValueAt = Draws.address(Purposes.ORDER_VALUE, name);
+  }
+
+  private static Powers powers(Assumed factor, Tiredness tired) {
+    return new Powers(factor.value(), tired.emailsPerWeek().value());
   }
 
   private static double[] linksUpTo(Reaction reaction, int links) {

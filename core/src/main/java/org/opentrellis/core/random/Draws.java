@@ -82,6 +82,6 @@ public final class Draws {
 
   /** An exponential waiting time with the given mean, by inversion. */
   public static double exponential(long key, long address, double mean) {
-    return -mean * Math.log(uniform(key, address));
+    return -mean * StrictMath.log(uniform(key, address));
   }
 }

@@ -1,32 +1,47 @@
 package org.opentrellis.core.random;
 
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.DoubleUnaryOperator;
-import org.apache.commons.statistics.distribution.BetaDistribution;
-import org.apache.commons.statistics.distribution.NormalDistribution;
 
 /**
- * A distribution's inverse as a table with linear interpolation, exact in the outer cells, where
- * the inverse bends too much for a straight line. Inversion keeps draws monotone in their uniform,
- * so that a person who opens early under one assumption does so under a nearby one.
+ * A distribution's inverse as a table with linear interpolation: shares are evenly spaced in the
+ * middle and, where the inverse bends more, as dense as their logarithms in the tails. Inversion
+ * keeps draws monotone in their uniform, so that a person who opens early under one assumption does
+ * so under a nearby one.
+ *
+ * <p>A table is made and looked up with operations that give the same bits on every machine.
  *
  * <p>Accuracy: with {@value #CELLS} cells the standard normal is off by less than 1e-4, which
  * shifts a lognormal delay by less than 0.02%.
  */
 public final class QuantileTable {
   public static final int CELLS = 2048;
-  private static final int EXACT_CELLS = 6;
+
+  /** A share below 2^-8, or so close to 1, lies in a tail. */
+  private static final int TAIL_CELLS = CELLS >> 8;
 
   /** Of a draw's 64 bits the first 11 say the cell, and the next 41 where in it. */
   private static final int CELL_SHIFT = 53;
 
   private static final long WITHIN_MASK = (1L << 41) - 1;
   private static final double WITHIN_UNIT = 0x1.0p-41;
-  private static final QuantileTable NORMAL =
-      new QuantileTable(NormalDistribution.of(0, 1)::inverseCumulativeProbability);
+
+  /** In a tail the exponent and the first five bits behind it say the cell. */
+  private static final int TAIL_SHIFT = 47;
+
+  private static final long TAIL_MASK = (1L << TAIL_SHIFT) - 1;
+  private static final double TAIL_UNIT = 0x1.0p-47;
+
+  /** The smallest draw is 2^-53. */
+  private static final int TAIL_FIRST = tailCell(0x1.0p-53);
+
+  private static final int IN_TAIL = tailCell(0x1.0p-8) - TAIL_FIRST;
+  private static final double[] SHARES = shares();
+  private static final QuantileTable NORMAL = of(new Bell.Normal(), z -> z);
 
   private static final int KEPT = 64;
   private static final Map<List<Double>, QuantileTable> BETAS =
@@ -40,19 +55,14 @@ public final class QuantileTable {
             }
           });
 
-  private final DoubleUnaryOperator outer;
-  private final double[] atEdge;
+  private final double[] low;
+  private final double[] middle;
+  private final double[] high;
 
-  private QuantileTable(DoubleUnaryOperator inverse) {
-    this(inverse, new double[CELLS + 1]);
-    for (int i = 1; i < CELLS; i++) {
-      atEdge[i] = inverse.applyAsDouble((double) i / CELLS);
-    }
-  }
-
-  private QuantileTable(DoubleUnaryOperator outer, double[] atEdge) {
-    this.outer = outer;
-    this.atEdge = atEdge;
+  private QuantileTable(double[] low, double[] middle, double[] high) {
+    this.low = low;
+    this.middle = middle;
+    this.high = high;
   }
 
   public static QuantileTable standardNormal() {
@@ -66,11 +76,7 @@ public final class QuantileTable {
    * @param sigma the standard deviation of the logarithm, more than 0
    */
   public static QuantileTable logNormal(double median, double sigma) {
-    double[] edges = new double[CELLS + 1];
-    for (int i = 1; i < CELLS; i++) {
-      edges[i] = median * Math.exp(sigma * NORMAL.atEdge[i]);
-    }
-    return new QuantileTable(u -> median * Math.exp(sigma * NORMAL.at(u)), edges);
+    return NORMAL.map(z -> median * StrictMath.exp(sigma * z));
   }
 
   /**
@@ -78,14 +84,52 @@ public final class QuantileTable {
    * make, so the last {@value #KEPT} are kept: an edit of a journey leaves its people as they are.
    */
   public static QuantileTable beta(double alpha, double beta) {
-    return BETAS.computeIfAbsent(List.of(alpha, beta), shape -> newBeta(alpha, beta));
+    return BETAS.computeIfAbsent(
+        List.of(alpha, beta), shape -> of(new Bell.BetaLogit(alpha, beta), Bell.BetaLogit::share));
   }
 
-  private static QuantileTable newBeta(double alpha, double beta) {
-    BetaDistribution distribution = BetaDistribution.of(alpha, beta);
-    double[] edges = BetaQuantiles.edges(distribution, CELLS);
-    BetaTails tails = new BetaTails(distribution, (double) EXACT_CELLS / CELLS);
-    return new QuantileTable(tails::at, edges);
+  /**
+   * @param value of a point of the bell
+   */
+  private static QuantileTable of(Bell bell, DoubleUnaryOperator value) {
+    double[] left = Quantiles.of(bell, SHARES);
+    double[] right = Quantiles.of(bell.mirrored(), SHARES);
+    QuantileTable points =
+        new QuantileTable(new double[IN_TAIL + 1], new double[CELLS + 1], new double[IN_TAIL + 1]);
+    for (int i = 0; i <= IN_TAIL; i++) {
+      points.low[i] = left[i];
+      points.high[i] = -right[i];
+    }
+    for (int cell = TAIL_CELLS; cell <= CELLS / 2; cell++) {
+      points.middle[CELLS - cell] = -right[IN_TAIL + cell - TAIL_CELLS];
+      points.middle[cell] = left[IN_TAIL + cell - TAIL_CELLS];
+    }
+    return points.map(value);
+  }
+
+  private QuantileTable map(DoubleUnaryOperator value) {
+    double[] inner = new double[CELLS + 1];
+    for (int cell = TAIL_CELLS; cell <= CELLS - TAIL_CELLS; cell++) {
+      inner[cell] = value.applyAsDouble(middle[cell]);
+    }
+    return new QuantileTable(
+        Arrays.stream(low).map(value).toArray(), inner, Arrays.stream(high).map(value).toArray());
+  }
+
+  /** The shares of the left half whose quantiles a table holds: of the tail and of the middle. */
+  private static double[] shares() {
+    double[] shares = new double[IN_TAIL + CELLS / 2 - TAIL_CELLS + 1];
+    for (int i = 0; i < IN_TAIL; i++) {
+      shares[i] = Double.longBitsToDouble((long) (TAIL_FIRST + i) << TAIL_SHIFT);
+    }
+    for (int cell = TAIL_CELLS; cell <= CELLS / 2; cell++) {
+      shares[IN_TAIL + cell - TAIL_CELLS] = (double) cell / CELLS;
+    }
+    return shares;
+  }
+
+  private static int tailCell(double share) {
+    return (int) (Double.doubleToRawLongBits(share) >>> TAIL_SHIFT);
   }
 
   /**
@@ -95,24 +139,38 @@ public final class QuantileTable {
   public double draw(long key, long address) {
     long bits = Draws.bits(key, address);
     int cell = (int) (bits >>> CELL_SHIFT);
-    if (cell < EXACT_CELLS || cell >= CELLS - EXACT_CELLS) {
-      return outer.applyAsDouble(Draws.middleOfCell(bits));
+    if (isInTail(cell)) {
+      return inTail(Draws.middleOfCell(bits));
     }
     double within = ((bits >>> 12 & WITHIN_MASK) + 0.5) * WITHIN_UNIT;
-    return atEdge[cell] + within * (atEdge[cell + 1] - atEdge[cell]);
+    return middle[cell] + within * (middle[cell + 1] - middle[cell]);
   }
 
   /**
    * The value below which a share lies.
    *
-   * @param share in (0, 1)
+   * @param share from 2^-53 to 1 - 2^-53
    */
   public double at(double share) {
     double position = share * CELLS;
     int cell = (int) position;
-    if (cell < EXACT_CELLS || cell >= CELLS - EXACT_CELLS) {
-      return outer.applyAsDouble(share);
+    if (isInTail(cell)) {
+      return inTail(share);
     }
-    return atEdge[cell] + (position - cell) * (atEdge[cell + 1] - atEdge[cell]);
+    return middle[cell] + (position - cell) * (middle[cell + 1] - middle[cell]);
+  }
+
+  private static boolean isInTail(int cell) {
+    return cell < TAIL_CELLS || cell >= CELLS - TAIL_CELLS;
+  }
+
+  private double inTail(double share) {
+    return share < 0.5 ? inTail(low, share) : inTail(high, 1 - share);
+  }
+
+  private static double inTail(double[] points, double share) {
+    int cell = tailCell(share) - TAIL_FIRST;
+    double within = (Double.doubleToRawLongBits(share) & TAIL_MASK) * TAIL_UNIT;
+    return points[cell] + within * (points[cell + 1] - points[cell]);
   }
 }
