@@ -13,6 +13,8 @@ import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.behaviour.CohortPlan;
 import org.opentrellis.core.dryrun.CohortSettings;
+import org.opentrellis.core.elsewhere.Cluster;
+import org.opentrellis.core.elsewhere.RunnerThere;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.JourneyFile;
 import org.opentrellis.core.format.Json;
@@ -25,7 +27,6 @@ import org.opentrellis.core.search.Proposal;
 import org.opentrellis.core.search.Proposals;
 import org.opentrellis.core.search.Search;
 import org.opentrellis.core.search.SearchPlan;
-import org.opentrellis.core.search.SearchWatch;
 import org.opentrellis.core.search.SearchWish;
 import org.opentrellis.core.search.Wanted;
 import org.opentrellis.core.vary.VariedRun;
@@ -53,6 +54,8 @@ final class BetterCommand implements Callable<Integer> {
   @Spec CommandSpec spec;
 
   @Mixin CohortOptions who;
+
+  @Mixin OnCluster on;
 
   @Parameters(paramLabel = "FILE", description = "A journey file.")
   Path file;
@@ -142,7 +145,7 @@ final class BetterCommand implements Callable<Integer> {
                     settings.people(), people.groups(), settings.arrivals(), settings.holdOut()));
     VariedRun plan =
         new VariedRun(
-            read.get(0).journey(), JourneyFiles.catalogue(read), people, entering, settings);
+            read.get(0).journey(), JourneyFile.catalogueOf(read), people, entering, settings);
     PrintWriter out = spec.commandLine().getOut();
     if (list) {
       Proposals.of(plan).forEach(one -> out.printf("%s  %s%n", one.id(), one.sentence()));
@@ -151,7 +154,7 @@ final class BetterCommand implements Callable<Integer> {
     SearchWish wish = wish(plan);
     BetterWays ways;
     try {
-      ways = Search.of(new SearchPlan(plan, wish), SearchWatch.NONE);
+      ways = search(new SearchPlan(plan, wish));
     } catch (Refused refused) {
       throw badUse(refused.sentence());
     }
@@ -162,6 +165,16 @@ final class BetterCommand implements Callable<Integer> {
     }
     take(read.get(0), plan, wish, ways);
     return 0;
+  }
+
+  private BetterWays search(SearchPlan wanted) {
+    BestSoFar watch = new BestSoFar(spec.commandLine().getErr(), wanted);
+    if (!on.isAsked()) {
+      return Search.of(wanted, watch);
+    }
+    try (Cluster cluster = on.open()) {
+      return Search.of(wanted, new RunnerThere(cluster), watch);
+    }
   }
 
   private void take(JourneyFile from, VariedRun plan, SearchWish wish, BetterWays ways)

@@ -39,12 +39,12 @@ final class CheckCommand implements Callable<Integer> {
       List<Neighbour> others =
           read.stream()
               .filter(one -> one != file)
-              .map(one -> Neighbour.of(one.journey(), JourneyFiles.catalogue(read)))
+              .map(one -> Neighbour.of(one.journey(), JourneyFile.catalogueOf(read)))
               .toList();
       CheckContext context =
           new CheckContext(
               file.journey(),
-              JourneyFiles.catalogue(read),
+              JourneyFile.catalogueOf(read),
               file.behaviour().orElseGet(() -> TypicalBehaviour.in(Documents.USUAL_ZONE)),
               others,
               Set.of(),

@@ -7,7 +7,6 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
-import java.util.ServiceLoader;
 import java.util.concurrent.Callable;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -15,7 +14,10 @@ import org.opentrellis.core.account.Texting;
 import org.opentrellis.core.behaviour.CohortPlan;
 import org.opentrellis.core.dryrun.CohortSettings;
 import org.opentrellis.core.dryrun.DryRun;
+import org.opentrellis.core.dryrun.Effort;
 import org.opentrellis.core.dryrun.Tallies;
+import org.opentrellis.core.elsewhere.Cluster;
+import org.opentrellis.core.elsewhere.RunDocument;
 import org.opentrellis.core.export.EventLog;
 import org.opentrellis.core.export.SendPlan;
 import org.opentrellis.core.format.JourneyFile;
@@ -49,6 +51,8 @@ final class DryRunCommand implements Callable<Integer> {
 
   @Mixin CohortOptions who;
 
+  @Mixin OnCluster on;
+
   @Parameters(
       arity = "1..*",
       paramLabel = "FILE",
@@ -62,13 +66,6 @@ final class DryRunCommand implements Callable<Integer> {
       description =
           "In so many threads; the figures are the same for any number (default: one for each processor).")
   int threads = Runtime.getRuntime().availableProcessors();
-
-  @Option(
-      names = "--on",
-      paramLabel = "MASTER",
-      description =
-          "On the machines of an Apache Spark cluster instead, such as spark://HOST:7077, or local[2]; the figures are the same.")
-  @Nullable String on;
 
   @Option(
       names = "--format",
@@ -110,9 +107,13 @@ final class DryRunCommand implements Callable<Integer> {
     List<JourneyFile> read = JourneyFiles.read(files);
     refuseCircles(read);
     RunDocument document =
-        RunDocument.of(files.stream().map(JourneyFiles::text).toList(), settings, plan);
+        RunDocument.of(
+            read.stream().map(JourneyFile::journey).toList(),
+            JourneyFile.catalogueOf(read),
+            CohortOptions.behaviours(read, plan),
+            settings);
     DryRun run = document.dryRun();
-    Tallies tallies = on == null ? run.run(threads) : elsewhere(document, run, on);
+    Tallies tallies = tallies(document, run);
     List<RunMeasures> measures =
         IntStream.range(0, read.size()).mapToObj(i -> RunMeasures.of(tallies, i)).toList();
     var out = spec.commandLine().getOut();
@@ -137,19 +138,18 @@ final class DryRunCommand implements Callable<Integer> {
     return 0;
   }
 
-  private Tallies elsewhere(RunDocument document, DryRun run, String master) {
-    Cluster cluster =
-        ServiceLoader.load(Cluster.class)
-            .findFirst()
-            .orElseThrow(
-                () ->
-                    badUse(
-                        "--on needs Apache Spark, which is not here; ./trellis dry-run fetches it."));
-    return cluster.run(document, run, master, spec.commandLine().getErr());
+  private Tallies tallies(RunDocument document, DryRun run) {
+    PeopleThrough through = new PeopleThrough(spec.commandLine().getErr(), run.settings().people());
+    if (!on.isAsked()) {
+      return run.run(new Effort(threads, through));
+    }
+    try (Cluster cluster = on.open()) {
+      return cluster.run(document, through);
+    }
   }
 
   private void refuseCircles(List<JourneyFile> read) {
-    var catalogue = JourneyFiles.catalogue(read);
+    var catalogue = JourneyFile.catalogueOf(read);
     Circles.find(
             read.stream().map(file -> Leads.of(Strands.expand(file.journey(), catalogue))).toList())
         .ifPresent(

@@ -5,18 +5,11 @@ import java.nio.charset.CharacterCodingException;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import org.opentrellis.core.behaviour.CohortPlan;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.format.JourneyFile;
 import org.opentrellis.core.format.Json;
-import org.opentrellis.core.journey.Catalogue;
-import org.opentrellis.core.journey.Message;
-import org.opentrellis.core.journey.Name;
-import org.opentrellis.core.journey.Segment;
-import org.opentrellis.core.journey.Strand;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 
@@ -64,21 +57,5 @@ final class JourneyFiles {
     } catch (ProblemsFound found) {
       throw new TrellisCommand.BadFile(path.toString(), found);
     }
-  }
-
-  /** What all of the files refer to; where two say different things, the first counts. */
-  static Catalogue catalogue(List<JourneyFile> files) {
-    Map<Name, Message> messages = new LinkedHashMap<>();
-    Map<Name, Strand> strands = new LinkedHashMap<>();
-    Map<Name, Segment> segments = new LinkedHashMap<>();
-    for (JourneyFile file : files) {
-      file.messages().forEach(one -> messages.putIfAbsent(one.id(), one));
-      file.strands().forEach(one -> strands.putIfAbsent(one.id(), one));
-      file.segments().forEach(one -> segments.putIfAbsent(one.name(), one));
-    }
-    return new Catalogue(
-        List.copyOf(messages.values()),
-        List.copyOf(strands.values()),
-        List.copyOf(segments.values()));
   }
 }

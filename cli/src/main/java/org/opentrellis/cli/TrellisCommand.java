@@ -2,6 +2,7 @@ package org.opentrellis.cli;
 
 import java.io.PrintWriter;
 import java.time.Clock;
+import org.opentrellis.core.elsewhere.ClusterTrouble;
 import org.opentrellis.core.problem.Problem;
 import org.opentrellis.core.problem.ProblemsFound;
 import org.opentrellis.core.problem.Refused;
@@ -55,7 +56,7 @@ public final class TrellisCommand {
             bad.print(err);
             return BAD_FILE;
           }
-          if (failure instanceof Cluster.ClusterTrouble trouble) {
+          if (failure instanceof ClusterTrouble trouble) {
             err.println("trellis: " + trouble.getMessage());
             return FAILED;
           }

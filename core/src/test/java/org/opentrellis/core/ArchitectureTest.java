@@ -79,6 +79,8 @@ class ArchitectureTest {
           Map.entry(
               "vary",
               Set.of("measure", "dryrun", "behaviour", "journey", "calendar", "sentence", "stats")),
+          Map.entry(
+              "elsewhere", Set.of("format", "search", "vary", "dryrun", "behaviour", "journey")),
           Map.entry("calibrate", Set.of("behaviour", "stats", "journey", "problem")),
           Map.entry(
               "export",

@@ -1,7 +1,10 @@
 package org.opentrellis.core.dryrun;
 
+import java.io.InputStream;
+import java.io.OutputStream;
 import java.time.LocalDate;
 import java.util.Arrays;
+import java.util.List;
 import java.util.stream.IntStream;
 import java.util.stream.LongStream;
 import org.opentrellis.core.calendar.ZoneClock;
@@ -25,14 +28,17 @@ public final class PeopleScores {
   }
 
   private static final Count[] COUNTS = Count.values();
+  private static final CountsForm FORM = new CountsForm(0x4f545453, 1, "scores of people");
 
+  private final int first;
   private final long[][] of;
   private final long[] emailsByMonth;
   private final int[] monthOfDay;
   private int mostInAWeek;
 
-  private PeopleScores(CohortSettings settings) {
-    of = new long[COUNTS.length][settings.people()];
+  private PeopleScores(CohortSettings settings, int first, int end) {
+    this.first = first;
+    of = new long[COUNTS.length][end - first];
     int days = settings.arrivalDays() + settings.horizonDays() + 2;
     LocalDate start = settings.startDay();
     monthOfDay = IntStream.range(0, days).map(day -> months(start, start.plusDays(day))).toArray();
@@ -44,11 +50,23 @@ public final class PeopleScores {
    * @throws RunCancelled if the control says so
    */
   public static PeopleScores of(DryRun run, int journey, RunControl control) {
-    PeopleScores scores = new PeopleScores(run.settings());
+    return of(run, journey, 0, run.settings().people(), control);
+  }
+
+  /**
+   * Of some of the people, to be {@link #joined} with the others.
+   *
+   * @param first the first of them
+   * @param end the first behind them
+   * @throws RunCancelled if the control says so
+   */
+  public static PeopleScores of(DryRun run, int journey, int first, int end, RunControl control) {
+    PeopleScores scores = new PeopleScores(run.settings(), first, end);
     PeopleRunner lives = run.lives(Witness.NOBODY);
     long zero = run.settings().start().getEpochSecond();
     Chunks.run(
-        run.settings().people(),
+        first,
+        end,
         new Effort(1, control),
         () ->
             number -> {
@@ -58,6 +76,59 @@ public final class PeopleScores {
               }
             });
     return scores;
+  }
+
+  /**
+   * All of a run's people.
+   *
+   * @param parts of the same journey, in order of people
+   */
+  public static PeopleScores joined(DryRun run, List<PeopleScores> parts) {
+    PeopleScores all = new PeopleScores(run.settings(), 0, run.settings().people());
+    int end = 0;
+    for (PeopleScores part : parts) {
+      if (part.first != end) {
+        throw new IllegalArgumentException("people are missing from " + end + " on");
+      }
+      for (Count count : COUNTS) {
+        long[] some = part.of(count);
+        System.arraycopy(some, 0, all.of(count), end, some.length);
+      }
+      Arrays.setAll(all.emailsByMonth, i -> all.emailsByMonth[i] + part.emailsByMonth[i]);
+      all.mostInAWeek = Math.max(all.mostInAWeek, part.mostInAWeek);
+      end += part.of[0].length;
+    }
+    if (end != run.settings().people()) {
+      throw new IllegalArgumentException("people are missing from " + end + " on");
+    }
+    return all;
+  }
+
+  /**
+   * As bytes, a few for each person.
+   *
+   * @throws java.io.UncheckedIOException if it cannot be written
+   */
+  public void write(OutputStream to) {
+    FORM.write(this::counts, to);
+  }
+
+  /**
+   * @param run the run whose people they are, from the first to the one before the end
+   * @throws java.io.UncheckedIOException if it cannot be read, or is of another engine
+   */
+  public static PeopleScores read(DryRun run, int first, int end, InputStream from) {
+    PeopleScores scores = new PeopleScores(run.settings(), first, end);
+    FORM.read(scores::counts, from);
+    return scores;
+  }
+
+  private void counts(Counts counts) {
+    for (long[] one : of) {
+      counts.of(one);
+    }
+    counts.of(emailsByMonth);
+    mostInAWeek = (int) counts.of(mostInAWeek);
   }
 
   private void note(Person person, int journey, int number, long zero) {
@@ -100,7 +171,7 @@ public final class PeopleScores {
   }
 
   private void add(Count count, int person, long more) {
-    of[count.ordinal()][person] += more;
+    of[count.ordinal()][person - first] += more;
   }
 
   /** The number of each person, in order. */

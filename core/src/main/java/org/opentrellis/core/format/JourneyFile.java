@@ -1,8 +1,10 @@
 package org.opentrellis.core.format;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
@@ -70,5 +72,20 @@ public record JourneyFile(
 
   public Catalogue catalogue() {
     return new Catalogue(messages, strands, segments);
+  }
+
+  /** What all of some files refer to; where two say different things, the first counts. */
+  public static Catalogue catalogueOf(List<JourneyFile> files) {
+    return new Catalogue(
+        first(files, JourneyFile::messages, one -> one.id()),
+        first(files, JourneyFile::strands, one -> one.id()),
+        first(files, JourneyFile::segments, one -> one.name()));
+  }
+
+  private static <T, K> List<T> first(
+      List<JourneyFile> files, Function<JourneyFile, List<T>> what, Function<T, K> name) {
+    Map<K, T> all = new LinkedHashMap<>();
+    files.forEach(file -> what.apply(file).forEach(one -> all.putIfAbsent(name.apply(one), one)));
+    return List.copyOf(all.values());
   }
 }

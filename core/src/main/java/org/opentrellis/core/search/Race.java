@@ -26,6 +26,7 @@ final class Race {
 
   private final SearchPlan search;
   private final Space space;
+  private final Runner runner;
   private final Schedule schedule;
   private final SearchWatch watch;
   private final Map<Variation, Trial> tried = new LinkedHashMap<>();
@@ -33,9 +34,10 @@ final class Race {
   private final Trial today;
   private long impossible;
 
-  Race(SearchPlan search, Space space, SearchWatch watch) {
+  Race(SearchPlan search, Space space, Runner runner, SearchWatch watch) {
     this.search = search;
     this.space = space;
+    this.runner = runner;
     this.schedule = Schedule.of(space.size(), search.people());
     this.watch = watch;
     this.today = enter(space.today()).orElseThrow();
@@ -136,17 +138,17 @@ final class Race {
     if (field.contains(today) && (first || today.people() < people && !watch.enough())) {
       today.scored(score(today, people));
     }
-    field.parallelStream()
-        .filter(trial -> !trial.isScored() || trial.people() < people)
-        .forEach(
-            trial -> {
-              if (!watch.enough()) {
-                trial.scored(score(trial, people));
-                if (first) {
-                  tellBest(field);
-                }
-              }
-            });
+    runner.each(
+        field.stream().filter(trial -> !trial.isScored() || trial.people() < people).toList(),
+        trial -> {
+          if (!watch.enough()) {
+            trial.scored(score(trial, people));
+            if (first) {
+              tellBest(field);
+            }
+          }
+          return trial;
+        });
   }
 
   private Scores score(Trial trial, int people) {
@@ -154,6 +156,7 @@ final class Race {
         trial.plan.with(trial.plan.settings().withPeople(people)),
         search.wanted(),
         search.planned(),
+        runner,
         watch);
   }
 

@@ -18,15 +18,17 @@ final class Rematch {
 
   private final SearchPlan search;
   private final Space space;
+  private final Runner runner;
   private final SearchWatch watch;
   private final int people;
   private final Scores today;
   private final List<Doubt> doubts;
   private final Map<Doubt, Scores> todayUnder = new ConcurrentHashMap<>();
 
-  Rematch(SearchPlan search, Space space, SearchWatch watch) {
+  Rematch(SearchPlan search, Space space, Runner runner, SearchWatch watch) {
     this.search = search;
     this.space = space;
+    this.runner = runner;
     this.watch = watch;
     this.people = Math.max(FEWEST_PEOPLE, search.people());
     this.doubts = Doubts.about(search.plan());
@@ -64,6 +66,7 @@ final class Rematch {
         plan.with(plan.settings().withSeed(seed).withPeople(some)),
         search.wanted(),
         search.planned(),
+        runner,
         watch);
   }
 
@@ -75,8 +78,7 @@ final class Rematch {
     if (finalists.isEmpty()) {
       return List.of();
     }
-    List<Scores> scores =
-        finalists.parallelStream().map(trial -> scores(trial.plan, people, 1)).toList();
+    List<Scores> scores = runner.each(finalists, trial -> scores(trial.plan, people, 1));
     List<Gain> differences =
         scores.stream().map(one -> one.wantedAgainst(today, search.wanted())).toList();
     double[] adjusted = Holm.adjust(differences.stream().mapToDouble(Gain::pValue).toArray());
@@ -126,15 +128,14 @@ final class Rematch {
 
   /** A winner among other people than those assumed, each time the same ones as today's journey. */
   private List<BetterWays.Elsewhere> elsewhere(Trial winner) {
-    return doubts.parallelStream()
-        .map(
-            doubt ->
-                new BetterWays.Elsewhere(
-                    doubt.words(),
-                    scores(doubt.change().apply(winner.plan), PEOPLE_OF_A_DOUBT, 2)
-                        .wantedAgainst(
-                            todayUnder.computeIfAbsent(doubt, this::today), search.wanted())))
-        .toList();
+    return runner.each(
+        doubts,
+        doubt ->
+            new BetterWays.Elsewhere(
+                doubt.words(),
+                scores(doubt.change().apply(winner.plan), PEOPLE_OF_A_DOUBT, 2)
+                    .wantedAgainst(
+                        todayUnder.computeIfAbsent(doubt, this::today), search.wanted())));
   }
 
   private Scores today(Doubt doubt) {

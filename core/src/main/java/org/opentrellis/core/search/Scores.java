@@ -20,8 +20,8 @@ record Scores(long[] entered, long[] goal, long[] worth, Figures figures) {
   /**
    * @param planned how many people the plan itself is for
    */
-  static Scores of(VariedRun plan, Wanted wanted, int planned, RunControl control) {
-    PeopleScores people = PeopleScores.of(plan.dryRun(), 0, control);
+  static Scores of(VariedRun plan, Wanted wanted, int planned, Runner runner, RunControl control) {
+    PeopleScores people = runner.scores(plan, control);
     return new Scores(
         people.of(Count.ENTERED),
         people.of(Count.GOAL_MET),

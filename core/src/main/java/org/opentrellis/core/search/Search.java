@@ -15,19 +15,24 @@ public final class Search {
 
   private Search() {}
 
+  /** On this machine. */
+  public static BetterWays of(SearchPlan search, SearchWatch watch) {
+    return of(search, Runner.HERE, watch);
+  }
+
   /**
    * @throws Refused if something cannot vary so, or nothing varies
    * @throws RunCancelled if the watch says so
    */
-  public static BetterWays of(SearchPlan search, SearchWatch watch) {
+  public static BetterWays of(SearchPlan search, Runner runner, SearchWatch watch) {
     Space space = search.space();
     if (space.factors().isEmpty()) {
       throw new Refused("nothing varies: choose at least one thing that may, and two values of it");
     }
-    Race race = new Race(search, space, watch);
+    Race race = new Race(search, space, runner, watch);
     List<Trial> tried = race.run();
     boolean stopped = watch.enough();
-    Rematch rematch = new Rematch(search, space, watch);
+    Rematch rematch = new Rematch(search, space, runner, watch);
     List<Rematch.Judged> judged = rematch.of(race.finalists(MOST_SHOWN), race.today());
     List<BetterWays.Better> better = judged.stream().map(Rematch.Judged::better).toList();
     return new BetterWays(

@@ -43,7 +43,11 @@ public record VariedRun(
 
   /** The run, ready to be made. */
   public DryRun dryRun() {
-    Behaviour whole = behaviour.edit().groups(cohort.groups()).done();
-    return new DryRun(List.of(journey), catalogue, List.of(whole), settings);
+    return new DryRun(List.of(journey), catalogue, List.of(whole()), settings);
+  }
+
+  /** How the people react, with who they are. */
+  public Behaviour whole() {
+    return behaviour.edit().groups(cohort.groups()).done();
   }
 }
