@@ -10,7 +10,7 @@ const emit = defineEmits<{ enough: []; cancel: [] }>()
 <template>
   <section class="grid gap-2 border-b border-line2 px-3 py-2" role="status" aria-label="Search">
     <div class="flex items-center gap-3">
-      <progress class="h-2 w-56 accent-vine" :value="stand.share" max="1" aria-label="Search" />
+      <progress class="h-2 w-56" :value="stand.share" max="1" aria-label="Search" />
       <span class="figure text-note">
         <template v-if="stand.state === 'QUEUED'">Waits for what is computed before it.</template>
         <template v-else>

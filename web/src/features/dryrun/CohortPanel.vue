@@ -19,6 +19,8 @@ const props = defineProps<{
   draft: RunDraft
   /** Other journeys that the same people can go through. */
   others: { id: number; name: string }[]
+  /** Where so many people go, and how long they take. */
+  outlook: string | null
 }>()
 const emit = defineEmits<{
   change: [behaviour: BehaviourDocument]
@@ -136,11 +138,12 @@ function whole(event: Event): number {
           type="number"
           class="field figure min-h-6.5! w-28! text-right"
           min="1"
-          max="1000000"
+          max="2000000000"
           :value="draft.people"
           @change="setDraft({ people: whole($event) })"
         />
       </label>
+      <p v-if="outlook" class="note col-span-2" role="status">{{ outlook }}</p>
       <ArrivalFields
         v-if="!byDates"
         :plan="draft.arrivals"

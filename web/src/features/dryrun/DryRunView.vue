@@ -19,7 +19,8 @@ import { downloadReport } from './downloadReport'
 import { cohortOf, draftOf, FIRST_DRAFT, type RunDraft } from './runDraft'
 import { useAssumptions } from './useAssumptions'
 import { usePreview } from './usePreview'
-import { useRun } from './useRun'
+import { useOutlook } from './useOutlook'
+import { useRun, type RunWish } from './useRun'
 import { standingOn } from './whereabouts'
 
 /** How much of the window's height the picture may take. */
@@ -111,17 +112,24 @@ async function show(id: number) {
   }
 }
 
-async function runAgain() {
-  await saved()
-  if (!journey.value) return
+function wish(): RunWish | null {
+  if (!journey.value) return null
   const { seed, horizonDays, cohortId, together } = draft.value
-  const made = await make({
+  return {
     journeys: [props.id, ...together],
     cohort: cohortOf(draft.value, journey.value.behaviour.groups),
     cohortId,
     seed,
     horizonDays,
-  })
+  }
+}
+const outlook = useOutlook(wish)
+
+async function runAgain() {
+  await saved()
+  const order = wish()
+  if (!order) return
+  const made = await make(order)
   if (made !== null) {
     path.value = null
     await router.replace({ query: { ...route.query, run: made } })
@@ -202,6 +210,7 @@ useTabTitle(() => journey.value && `${journey.value.journey.name}: dry run`)
         :behaviour="journey.behaviour"
         :triggers="journey.journey.triggers"
         :others="others"
+        :outlook="outlook"
         @change="changeBehaviour"
       />
       <div v-if="run && part" class="flex min-h-0 min-w-0 flex-col gap-3">

@@ -35,6 +35,7 @@ function panel(triggers: JourneyDocument['triggers']) {
       triggers,
       draft: FIRST_DRAFT,
       others: [],
+      outlook: null,
       'onUpdate:draft': (draft: RunDraft) => told.push(draft),
     }),
   )

@@ -40,7 +40,7 @@ async function ask(way: 'back' | 'on') {
     <span class="figure text-note text-ink2">{{ when }}</span>
     <progress
       v-if="!isOver(act)"
-      class="h-1.5 w-28 accent-vine"
+      class="h-1.5 w-28"
       :value="done"
       :aria-label="`${act.says}: how far it is`"
     />

@@ -26,6 +26,11 @@ import org.springframework.util.unit.DataSize;
  *     empty for the stand-in, so that nothing leaves this machine
  * @param smtpLogin a file whose first line is the user's name there and whose second line is the
  *     password; empty if it asks for none
+ * @param cluster the master of an Apache Spark cluster, such as spark://HOST:7077, to which large
+ *     runs go; empty if there is none
+ * @param clusterAbove runs of more people go there
+ * @param clusterOptions a file of {@code java}'s options with which it is spoken to, as {@code
+ *     ./trellis} writes it
  */
 @ConfigurationProperties("trellis")
 public record TrellisSettings(
@@ -43,4 +48,7 @@ public record TrellisSettings(
     String address,
     int smtpPort,
     String smtp,
-    String smtpLogin) {}
+    String smtpLogin,
+    String cluster,
+    int clusterAbove,
+    Path clusterOptions) {}

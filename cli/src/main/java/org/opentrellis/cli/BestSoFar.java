@@ -32,7 +32,7 @@ final class BestSoFar implements SearchWatch {
 
   @Override
   public synchronized void best(Best best) {
-    if (best.ahead() == null || best.ahead().points() <= 0 || best.changes().equals(told)) {
+    if (best.ahead() == null || best.ahead().low() <= 0 || best.changes().equals(told)) {
       return;
     }
     told = best.changes();

@@ -4,6 +4,7 @@ import java.io.PrintWriter;
 import java.time.Duration;
 import java.util.concurrent.atomic.AtomicLong;
 import org.opentrellis.core.dryrun.RunControl;
+import org.opentrellis.core.sentence.HowLong;
 
 /** Says from time to time how many people are through, once it takes longer. */
 final class PeopleThrough implements RunControl {
@@ -31,10 +32,10 @@ final class PeopleThrough implements RunControl {
 
   private synchronized void tell(long now) {
     long time = System.nanoTime();
-    if (time - toldAt > EVERY_NANOS && now < people) {
+    if (time - toldAt > EVERY_NANOS && now > 0 && now < people) {
       toldAt = time;
       double left = (time - begun) / NANOS * (people - now) / now;
-      to.printf("%,d of %,d people, %s to go%n", now, people, Spans.of(left));
+      to.printf("%,d of %,d people, %s to go%n", now, people, HowLong.about(left));
     }
   }
 }

@@ -143,7 +143,7 @@ class StandaloneTest {
     return Compiled.bytes(document.dryRun().run(1));
   }
 
-  private static RunDocument document(int people, String... names) {
+  static RunDocument document(int people, String... names) {
     List<JourneyFile> files = Arrays.stream(names).map(StandaloneTest::file).toList();
     return RunDocument.of(
         files.stream().map(JourneyFile::journey).toList(),

@@ -16,7 +16,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record OldFolder(int schema) {
   /** The newest schema of which a folder is kept here. */
-  public static final int NEWEST = 19;
+  public static final int NEWEST = 20;
 
   private static final List<String> JOURNEYS =
       List.of(

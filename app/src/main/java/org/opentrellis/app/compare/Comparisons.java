@@ -163,6 +163,10 @@ public class Comparisons {
       }
     }
     String base = "\u201c" + names.get(baseline) + "\u201d";
+    if (same.isEmpty() && chosen.stream().anyMatch(one -> one.run.isTooLargeToPair())) {
+      return "More than %,d people are compared by their totals, which is enough for so many."
+          .formatted(KeptRun.MOST_PAIRED);
+    }
     if (same.isEmpty()) {
       return "Different people in all of them, so they are compared by their totals.";
     }

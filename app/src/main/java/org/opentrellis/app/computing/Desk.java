@@ -8,6 +8,7 @@ import org.opentrellis.app.http.Incident;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.storage.StorageTrouble;
 import org.opentrellis.app.storage.StorageWatch;
+import org.opentrellis.core.elsewhere.ClusterTrouble;
 
 /**
  * Gives out numbers by which computations of a kind are asked about and stopped while they are on
@@ -78,9 +79,15 @@ public final class Desk<T, A> {
           storage
               .failed(failed)
               .map(StorageTrouble.Kind::sentence)
-              .orElseGet(() -> Incident.noted(failed).sentence());
+              .orElseGet(() -> sentence(failed));
     }
     return null;
+  }
+
+  private static String sentence(Throwable failed) {
+    return failed instanceof ClusterTrouble trouble
+        ? trouble.getMessage()
+        : Incident.noted(failed).sentence();
   }
 
   /** The oldest that are over go; what is under way can always be asked about and stopped. */

@@ -20,7 +20,11 @@ public enum Lane {
     return people > LARGE_FROM ? LARGE : USUAL;
   }
 
-  /** How many threads a computation in it may use. */
+  /** How many threads a computation in it may use on this machine. */
+  public int threads() {
+    return threads(Runtime.getRuntime().availableProcessors());
+  }
+
   int threads(int processors) {
     return this == LARGE ? Math.max(1, processors - 1) : processors;
   }

@@ -19,10 +19,12 @@ import org.springframework.web.bind.annotation.RestController;
 class DryRunController {
   private final DryRuns dryRuns;
   private final RunDesk desk;
+  private final Outlooks outlooks;
   private final Estimates estimates;
 
-  DryRunController(DryRuns dryRuns, RunDesk desk, Estimates estimates) {
+  DryRunController(DryRuns dryRuns, RunDesk desk, Outlooks outlooks, Estimates estimates) {
     this.dryRuns = dryRuns;
+    this.outlooks = outlooks;
     this.desk = desk;
     this.estimates = estimates;
   }
@@ -31,6 +33,12 @@ class DryRunController {
   @ResponseStatus(HttpStatus.ACCEPTED)
   RunProgress beginDryRun(@RequestBody RunOrder order) {
     return dryRuns.begin(order);
+  }
+
+  /** Where such a run would be made, and how long it would take. */
+  @PostMapping("/dry-runs/outlook")
+  RunOutlook lookAhead(@RequestBody RunOrder order) {
+    return outlooks.of(order);
   }
 
   @GetMapping("/runs-on-their-way/{job}")

@@ -16,10 +16,11 @@ interface DryRunMapper {
   @Insert(
       """
       insert into dry_run (name, pinned, made_at, millis, engine, people, cohort, cohort_name, seed,
-        start_at, horizon_days, catalogue, results, lived, aside)
+        start_at, horizon_days, catalogue, results, counts, lived, aside)
       values (#{row.name}, #{row.pinned}, #{row.madeAt}, #{row.millis}, #{row.engine},
         #{row.people}, #{row.cohort}, #{row.cohortName}, #{row.seed}, #{row.startAt},
-        #{row.horizonDays}, #{row.catalogue}, #{row.results}, #{row.lived}, #{row.aside})
+        #{row.horizonDays}, #{row.catalogue}, #{row.results}, #{counts}, #{row.lived},
+        #{row.aside})
       """)
   @Options(useGeneratedKeys = true, keyProperty = "id", keyColumn = "id")
   void insert(NewRunRow row);
@@ -88,10 +89,20 @@ interface DryRunMapper {
 
   @Update(
       """
-      update dry_run set results = #{results}, engine = #{engine}, results_at = #{at}
+      update dry_run set results = #{results}, engine = #{engine}, results_at = #{at},
+        counts = #{counts}
       where id = #{id}
       """)
-  void keepResults(long id, int engine, String results, OffsetDateTime at);
+  void keepResults(long id, int engine, String results, byte[] counts, OffsetDateTime at);
+
+  @Update("update dry_run set results = #{results} where id = #{id}")
+  void retell(long id, String results);
+
+  /** What a run counted, in its compact form. */
+  record KeptCounts(byte @Nullable [] counts) {}
+
+  @Select("select counts from dry_run where id = #{id}")
+  Optional<KeptCounts> counts(long id);
 
   @Update("update dry_run set name = #{name}, pinned = #{pinned} where id = #{id}")
   int label(long id, @Nullable String name, boolean pinned);

@@ -42,6 +42,7 @@ public class DryRuns {
   private final RunStore store;
   private final RunDesk desk;
   private final ComputingRoom room;
+  private final RunMaker maker;
   private final RunOrders orders;
   private final Account account;
   private final Mondays mondays;
@@ -50,12 +51,14 @@ public class DryRuns {
       RunStore store,
       RunDesk desk,
       ComputingRoom room,
+      RunMaker maker,
       RunOrders orders,
       Account account,
       Mondays mondays) {
     this.store = store;
     this.desk = desk;
     this.room = room;
+    this.maker = maker;
     this.orders = orders;
     this.account = account;
     this.mondays = mondays;
@@ -64,12 +67,12 @@ public class DryRuns {
   /** A run that has been made and is still to be kept. */
   public static final class Made {
     private final RunSetup setup;
-    private final RunReport report;
+    private final RunMade outcome;
     private final long millis;
 
-    private Made(RunSetup setup, RunReport report, long millis) {
+    private Made(RunSetup setup, RunMade outcome, long millis) {
       this.setup = setup;
-      this.report = report;
+      this.outcome = outcome;
       this.millis = millis;
     }
   }
@@ -101,7 +104,7 @@ public class DryRuns {
    * @return the run's id
    */
   public long keep(Made made, KeptJourney journey) {
-    return store.keep(made.setup.of(KeptRun.Part.of(journey)), made.report, made.millis);
+    return store.keep(made.setup.of(KeptRun.Part.of(journey)), made.outcome, made.millis);
   }
 
   /**
@@ -115,15 +118,14 @@ public class DryRuns {
         setup.cohort().people(),
         effort -> {
           Made made = make(setup, effort);
-          return new RunDesk.Outcome(store.keep(setup, made.report, made.millis), null);
+          return new RunDesk.Outcome(store.keep(setup, made.outcome, made.millis), null);
         });
   }
 
   private Made make(RunSetup setup, Effort effort) {
     long begun = System.nanoTime();
-    DryRun run = setup.dryRun();
-    RunReport report = RunReport.of(run, run.run(effort), account.texting());
-    return new Made(setup, report, TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begun));
+    RunMade made = maker.make(setup, effort);
+    return new Made(setup, made, TimeUnit.NANOSECONDS.toMillis(System.nanoTime() - begun));
   }
 
   /**
@@ -135,17 +137,11 @@ public class DryRuns {
   public long makeOther(KeptRun run, int number, KeptRun.Part other, String name) {
     List<KeptRun.Part> parts = new ArrayList<>(run.parts());
     parts.set(number, other);
-    RunSetup setup =
-        new RunSetup(
-            parts,
-            run.catalogue(),
-            run.cohort(),
-            run.cohortName(),
-            CohortSettings.of(run.cohort(), run.seed(), run.start(), run.horizonDays()));
+    RunSetup setup = run.setup().with(parts);
     Made made =
         ComputingRoom.await(
             room.begin(Lane.ofRun(run.cohort().people()), effort -> make(setup, effort)).result());
-    return store.keepAside(setup, made.report, made.millis, name);
+    return store.keepAside(setup, made.outcome, made.millis, name);
   }
 
   /** Begins to make a kept run again, to see whether it comes to the same figures. */
@@ -154,10 +150,9 @@ public class DryRuns {
     return desk.begin(
         kept.cohort().people(),
         effort -> {
-          DryRun run = kept.again();
-          RunReport report = RunReport.of(run, run.run(effort), account.texting());
-          store.keepResults(id, report);
-          return new RunDesk.Outcome(id, comparedWith(kept, report));
+          RunMade made = maker.make(kept.setup(), effort);
+          store.keepResults(id, made);
+          return new RunDesk.Outcome(id, comparedWith(kept, made.report()));
         });
   }
 
@@ -301,8 +296,12 @@ public class DryRuns {
   }
 
   private boolean anew(KeptRun kept, Effort effort) {
-    DryRun run = kept.again();
-    store.keepResults(kept.id(), RunReport.of(run, run.run(effort), account.texting()));
+    RunReport told = maker.told(kept.setup(), store.counts(kept.id()));
+    if (told != null) {
+      store.retell(kept.id(), told);
+    } else {
+      store.keepResults(kept.id(), maker.make(kept.setup(), effort));
+    }
     return true;
   }
 

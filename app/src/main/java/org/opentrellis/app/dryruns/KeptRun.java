@@ -51,6 +51,9 @@ public record KeptRun(
     @Nullable String lived,
     boolean aside) {
 
+  /** More people are compared by their totals. */
+  public static final int MOST_PAIRED = 1_000_000;
+
   /** What it showed. Whoever reads a run through {@link DryRuns} can rely on it. */
   public RunReport report() {
     return Objects.requireNonNull(results, "the results have not been worked out yet");
@@ -89,6 +92,12 @@ public record KeptRun(
     return again(parts, catalogue, cohort, seed, start, horizonDays);
   }
 
+  /** The same, to be made anew. */
+  RunSetup setup() {
+    return new RunSetup(
+        parts, catalogue, cohort, cohortName, CohortSettings.of(cohort, seed, start, horizonDays));
+  }
+
   static DryRun again(
       List<Part> parts,
       Catalogue catalogue,
@@ -107,7 +116,15 @@ public record KeptRun(
    * What tells the people apart: in runs with the same, person n of one is person n of the other.
    */
   public Object people() {
-    return lived == null ? List.of(seed, cohort, engine) : List.of("lived", id);
+    if (lived != null) {
+      return List.of("lived", id);
+    }
+    return isTooLargeToPair() ? List.of("many", id) : List.of(seed, cohort, engine);
+  }
+
+  /** So many people are not sent through again one by one: their totals say as much. */
+  public boolean isTooLargeToPair() {
+    return lived == null && cohort.people() > MOST_PAIRED;
   }
 
   public boolean samePeopleAs(KeptRun other) {

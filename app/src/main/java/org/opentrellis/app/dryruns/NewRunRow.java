@@ -6,8 +6,10 @@ import org.jspecify.annotations.Nullable;
 final class NewRunRow {
   @Nullable Long id;
   final RunRow row;
+  final byte @Nullable [] counts;
 
-  NewRunRow(RunRow row) {
+  NewRunRow(RunRow row, byte @Nullable [] counts) {
     this.row = row;
+    this.counts = counts;
   }
 }

@@ -18,9 +18,6 @@ import org.springframework.stereotype.Component;
 /** Reads orders of dry runs: of the journeys as they are saved now. */
 @Component
 class RunOrders {
-  /** The most people that one request may ask for. */
-  static final int MOST_PEOPLE = 1_000_000;
-
   private static final int MOST_JOURNEYS = 6;
 
   private final Journeys journeys;
@@ -48,7 +45,7 @@ class RunOrders {
           "A dry run takes one to %d different journeys together.".formatted(MOST_JOURNEYS));
     }
     CohortPlan cohort = Cohorts.read(order.cohort());
-    check(order, cohort);
+    check(order);
     List<KeptJourney> kept = wanted.stream().map(journeys::find).toList();
     var catalogue = catalogues.current();
     refuseOneName(kept);
@@ -87,14 +84,8 @@ class RunOrders {
     }
   }
 
-  private static void check(RunOrder order, CohortPlan cohort) {
+  private static void check(RunOrder order) {
     Problems problems = new Problems();
-    if (cohort.people() > MOST_PEOPLE) {
-      problems.add(
-          "bad-value",
-          "/cohort/people",
-          "A dry run takes 1 to %,d people, not %,d.".formatted(MOST_PEOPLE, cohort.people()));
-    }
     int longest = CohortSettings.LONGEST_HORIZON_DAYS;
     if (order.horizonDays() < 1 || order.horizonDays() > longest) {
       problems.add(

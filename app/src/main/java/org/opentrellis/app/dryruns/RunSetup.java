@@ -5,6 +5,7 @@ import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.behaviour.CohortPlan;
 import org.opentrellis.core.dryrun.CohortSettings;
 import org.opentrellis.core.dryrun.DryRun;
+import org.opentrellis.core.elsewhere.RunDocument;
 import org.opentrellis.core.journey.Catalogue;
 
 /**
@@ -33,6 +34,26 @@ record RunSetup(
         catalogue,
         parts.stream().map(KeptRun.Part::behaviour).toList(),
         settings);
+  }
+
+  /** The same as documents. */
+  RunDocument document() {
+    return RunDocument.of(
+        parts.stream().map(KeptRun.Part::journey).toList(),
+        catalogue,
+        parts.stream().map(KeptRun.Part::behaviour).toList(),
+        settings);
+  }
+
+  /** The first so many people of it. */
+  RunSetup of(int people) {
+    CohortPlan some = new CohortPlan(people, cohort.groups(), cohort.arrivals(), cohort.holdOut());
+    return new RunSetup(parts, catalogue, some, null, settings.withPeople(people));
+  }
+
+  /** The same people through other journeys. */
+  RunSetup with(List<KeptRun.Part> others) {
+    return new RunSetup(others, catalogue, cohort, cohortName, settings);
   }
 
   /** The same for a journey that has been saved since. */

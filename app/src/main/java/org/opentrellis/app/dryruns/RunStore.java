@@ -35,8 +35,8 @@ class RunStore {
   /**
    * @return the run's id
    */
-  long keep(RunSetup setup, RunReport report, long millis) {
-    return keep(setup, report, millis, null, false);
+  long keep(RunSetup setup, RunMade made, long millis) {
+    return keep(setup, made.report(), made.counts(), millis, null, false);
   }
 
   /**
@@ -45,7 +45,7 @@ class RunStore {
    * @param lived who they are, as a sentence
    */
   long keep(RunSetup setup, RunReport report, long millis, @Nullable String lived) {
-    return keep(setup, report, millis, lived, false);
+    return keep(setup, report, null, millis, lived, false);
   }
 
   /**
@@ -53,14 +53,19 @@ class RunStore {
    *
    * @param name what it is called
    */
-  long keepAside(RunSetup setup, RunReport report, long millis, String name) {
-    long id = keep(setup, report, millis, null, true);
+  long keepAside(RunSetup setup, RunMade made, long millis, String name) {
+    long id = keep(setup, made.report(), made.counts(), millis, null, true);
     mapper.label(id, name, false);
     return id;
   }
 
   private long keep(
-      RunSetup setup, RunReport report, long millis, @Nullable String lived, boolean aside) {
+      RunSetup setup,
+      RunReport report,
+      byte @Nullable [] counts,
+      long millis,
+      @Nullable String lived,
+      boolean aside) {
     NewRunRow run =
         new NewRunRow(
             new RunRow(
@@ -80,7 +85,8 @@ class RunStore {
                 Json.write(report),
                 null,
                 lived,
-                aside));
+                aside),
+            counts);
     mapper.insert(run);
     long id = Objects.requireNonNull(run.id);
     for (int number = 0; number < setup.parts().size(); number++) {
@@ -152,8 +158,23 @@ class RunStore {
   }
 
   /** Keeps what a run showed when it was made again. */
-  void keepResults(long id, RunReport report) {
-    mapper.keepResults(id, report.engine(), Json.write(report), OffsetDateTime.now(clock));
+  void keepResults(long id, RunMade made) {
+    mapper.keepResults(
+        id,
+        made.report().engine(),
+        Json.write(made.report()),
+        made.counts(),
+        OffsetDateTime.now(clock));
+  }
+
+  /** Keeps how a run's counts are told now; the counts themselves stay. */
+  void retell(long id, RunReport report) {
+    mapper.retell(id, Json.write(report));
+  }
+
+  /** What a run counted, in its compact form; null if that was not kept. */
+  byte @Nullable [] counts(long id) {
+    return mapper.counts(id).map(DryRunMapper.KeptCounts::counts).orElse(null);
   }
 
   private static KeptRun.Part part(RunJourneyRow row, Catalogue catalogue) {

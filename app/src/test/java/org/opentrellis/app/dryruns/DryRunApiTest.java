@@ -6,6 +6,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.opentrellis.app.Answers.Answer;
 import org.opentrellis.app.RunningApplication;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** Dry runs and comparisons over HTTP, on the demo. */
@@ -92,8 +93,8 @@ class DryRunApiTest {
     JsonNode groups = APP.get("/api/journeys/1").body().at("/behaviour/groups");
     String cohort =
         "{\"people\": %d, \"groups\": %s, \"arrivals\": {\"kind\": \"evenly\", \"days\": %d}, \"holdOut\": %s}";
-    assertThat(place(APP.begin("1", cohort.formatted(1_000_001, groups, 7, "0"), 1)))
-        .isEqualTo("/cohort/people");
+    assertThat(place(APP.begin("1", cohort.formatted(2_000_000_001, groups, 7, "0"), 1)))
+        .isEqualTo("/cohort");
     assertThat(place(APP.begin("1", cohort.formatted(100, groups, 0, "0"), 1)))
         .startsWith("/cohort/arrivals");
     assertThat(place(APP.begin("1", cohort.formatted(100, groups, 7, "2"), 1)))
@@ -101,6 +102,46 @@ class DryRunApiTest {
     assertThat(place(APP.begin("1, 1", cohort.formatted(100, groups, 7, "0"), 1)))
         .isEqualTo("/journeys");
     assertThat(place(APP.begin("1", "null", 1))).isEqualTo("/cohort");
+  }
+
+  @Test
+  void howLongManyPeopleTakeIsToldBeforehand() {
+    assertThat(lookAhead(10_000).get("sentence").isNull()).isTrue();
+    JsonNode many = lookAhead(1_000_000_000);
+    assertThat(many.get("sentence").asString())
+        .startsWith("It will take some")
+        .contains("on this machine; one started with --on shares it with a cluster.");
+    double ratio =
+        many.get("seconds").asDouble() / lookAhead(500_000_000).get("seconds").asDouble();
+    assertThat(ratio).isBetween(1.99, 2.01);
+  }
+
+  private static JsonNode lookAhead(int people) {
+    JsonNode groups = APP.get("/api/journeys/1").body().at("/behaviour/groups");
+    Answer told =
+        APP.post(
+            "/api/dry-runs/outlook",
+            "{\"journeys\": [1], \"cohort\": {\"people\": %d, \"groups\": %s, \"arrivals\": {\"kind\": \"evenly\", \"days\": 7}, \"holdOut\": 0}, \"cohortId\": null, \"seed\": 3, \"horizonDays\": 60}"
+                .formatted(people, groups));
+    assertThat(told.status()).isEqualTo(200);
+    return told.body();
+  }
+
+  /** As a later version does that tells more of a run: its people do not go through again. */
+  @Test
+  void aRunIsToldAgainFromWhatItCounted() {
+    long run = APP.run("1, 3", 3_000, 11);
+    JsonNode before = APP.get("/api/dry-runs/" + run).body();
+    JdbcTemplate data = APP.bean(JdbcTemplate.class);
+    data.update("update dry_run set results = null where id = ?", run);
+    JsonNode told = APP.get("/api/dry-runs/" + run).body();
+    assertThat(told).isEqualTo(before);
+    // Counts of another engine say nothing of today's: the people go through again, and it is told.
+    long other = APP.run("1, 3", 3_000, 11);
+    data.update("update dry_run set results = null, counts = x'00' where id = ?", other);
+    JsonNode anew = APP.get("/api/dry-runs/" + other).body();
+    assertThat(anew.at("/journeys/0/report")).isEqualTo(before.at("/journeys/0/report"));
+    assertThat(anew.get("again").asString()).startsWith("These figures were worked out anew on");
   }
 
   private static String place(Answer refused) {

@@ -54,9 +54,10 @@ public final class SendCalendar {
     return last / HOURS + (last < 0 ? 0 : 1);
   }
 
-  /** Sent on one day in one hour. */
+  /** Sent on one day in one hour; zeros at the end are not always kept. */
   public long at(int day, int hour) {
-    return counts[day * HOURS + hour];
+    int index = day * HOURS + hour;
+    return index < counts.length ? counts[index] : 0;
   }
 
   /** Sent on one day. */

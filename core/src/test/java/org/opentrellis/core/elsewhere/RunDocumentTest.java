@@ -15,6 +15,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.opentrellis.core.account.Texting;
 import org.opentrellis.core.behaviour.ArrivalPlan;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.dryrun.CohortSettings;
@@ -25,6 +26,7 @@ import org.opentrellis.core.dryrun.RunControl;
 import org.opentrellis.core.dryrun.Tallies;
 import org.opentrellis.core.dryrun.TallyForm;
 import org.opentrellis.core.journey.Journey;
+import org.opentrellis.core.report.RunReport;
 import org.opentrellis.core.testing.RandomJourneys;
 
 /** Whoever gets a run as documents, and as bytes, comes to the same as who has it as objects. */
@@ -62,7 +64,12 @@ class RunDocumentTest {
     Given given = Given.of(seed, 700);
     RunDocument arrived = sent(given.document());
     assertThat(arrived).isEqualTo(given.document());
-    assertThat(bytes(arrived.dryRun().run(1))).isEqualTo(bytes(given.run().run(1)));
+    Tallies here = given.run().run(1);
+    RunReport told = RunReport.of(given.run(), here, Texting.NONE);
+    assertThat(bytes(arrived.dryRun().run(1))).isEqualTo(bytes(here));
+    Tallies back = TallyForm.read(arrived.dryRun(), new ByteArrayInputStream(bytes(here)));
+    assertThat(RunReport.of(arrived.dryRun(), back, Texting.NONE)).isEqualTo(told);
+    assertThat(RunReport.of(given.run(), here, Texting.NONE)).isEqualTo(told);
   }
 
   @Test

@@ -1,13 +1,14 @@
-package org.opentrellis.cli;
+package org.opentrellis.core.sentence;
 
-/** About how long something takes, in words. */
-final class Spans {
+/** Says about how long something takes. */
+public final class HowLong {
   private static final int MINUTE = 60;
   private static final int HOUR = 3600;
 
-  private Spans() {}
+  private HowLong() {}
 
-  static String of(double seconds) {
+  /** Such as "some 40 s", "some 3 minutes" or "some 5 hours". */
+  public static String about(double seconds) {
     if (seconds < 2 * MINUTE) {
       return "some %d s".formatted(Math.max(1, Math.round(seconds)));
     }
