@@ -10,7 +10,7 @@ import type {
   BehaviourDocument,
   CohortPlan,
   ComparedBy,
-  EstimateView,
+  QuickLook,
   ChoicesPageDocument,
   EntranceDocument,
   NewsDocument,
@@ -596,7 +596,7 @@ export const questions = {
       queryKey: ['estimate', id, version, behaviourVersion],
       queryFn: ({ signal }) =>
         answerOf(api.POST('/api/journeys/{id}/estimates', { params: { path: { id } }, signal })),
-      placeholderData: (last: EstimateView | undefined, asked) =>
+      placeholderData: (last: QuickLook | undefined, asked) =>
         asked?.queryKey[1] === id ? last : undefined,
       ...FOR_A_MINUTE,
     }),

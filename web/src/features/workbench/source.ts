@@ -1,4 +1,5 @@
 import { answerOf, api } from '@/api/client'
+import { queryClient, questions } from '@/api/queries'
 import type { JourneyDocument, JourneyView } from '@/api/types'
 
 /** Where what is edited comes from and is kept: a journey, or a strand, which stands for one. */
@@ -17,12 +18,19 @@ export function journeySource(id: number, author: () => string): Source {
     key: String(id),
     ofStrand: false,
     load: () => answerOf(api.GET('/api/journeys/{id}', path)),
-    save: (from, journey) =>
-      answerOf(
+    save: async (from, journey) => {
+      const view = await answerOf(
         api.PUT('/api/journeys/{id}', {
           ...path,
           body: { version: from.version, journey, by: author() || null },
         }),
-      ),
+      )
+      // It came along with the answer, so nobody has to ask for it.
+      if (view.estimate) {
+        const asked = questions.estimate(id, view.version, view.behaviourVersion)
+        queryClient.setQueryData(asked.queryKey, view.estimate)
+      }
+      return view
+    },
   }
 }

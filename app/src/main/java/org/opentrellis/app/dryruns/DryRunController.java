@@ -2,6 +2,7 @@ package org.opentrellis.app.dryruns;
 
 import java.util.concurrent.CompletableFuture;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.report.QuickLook;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -52,7 +53,7 @@ class DryRunController {
   }
 
   @PostMapping("/journeys/{id}/estimates")
-  CompletableFuture<EstimateView> estimate(@PathVariable long id) {
+  CompletableFuture<QuickLook> estimate(@PathVariable long id) {
     return estimates.look(id);
   }
 

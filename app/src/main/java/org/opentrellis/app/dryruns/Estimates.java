@@ -9,6 +9,7 @@ import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.computing.ComputingRoom;
 import org.opentrellis.app.computing.Lane;
 import org.opentrellis.app.http.Refusal;
+import org.opentrellis.app.journeys.EstimateAtHand;
 import org.opentrellis.app.journeys.JourneyGiven;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.journeys.KeptJourney;
@@ -18,10 +19,8 @@ import org.opentrellis.core.dryrun.CohortSettings;
 import org.opentrellis.core.dryrun.DryRun;
 import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
-import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.measure.RunMeasures;
-import org.opentrellis.core.report.NobodyThere;
-import org.opentrellis.core.sentence.Sentences;
+import org.opentrellis.core.report.QuickLook;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.event.EventListener;
@@ -29,7 +28,7 @@ import org.springframework.stereotype.Service;
 
 /** Quick looks at journeys as they are saved now; nothing is kept of them as a run. */
 @Service
-class Estimates {
+class Estimates implements EstimateAtHand {
   private static final Logger LOG = LoggerFactory.getLogger(Estimates.class);
   private static final int PEOPLE = 3_000;
   private static final int DAYS = 90;
@@ -62,14 +61,14 @@ class Estimates {
     return of(journeys.find(journey));
   }
 
-  CompletableFuture<EstimateView> look(long journey) {
-    KeptJourney kept = journeys.find(journey);
+  CompletableFuture<QuickLook> look(long journey) {
+    return look(journeys.find(journey));
+  }
+
+  @Override
+  public CompletableFuture<QuickLook> look(KeptJourney kept) {
     Catalogue catalogue = catalogues.current();
-    Journey whole = Strands.expand(kept.journey(), catalogue);
-    Sentences sentences = new Sentences(kept.journey(), catalogue);
-    return of(kept)
-        .thenApply(
-            measures -> new EstimateView(measures, NobodyThere.of(measures, whole, sentences)));
+    return of(kept).thenApply(measures -> QuickLook.of(measures, kept.journey(), catalogue));
   }
 
   CompletableFuture<RunMeasures> of(KeptJourney kept) {

@@ -1,6 +1,12 @@
 package org.opentrellis.app.journeys;
 
+import java.time.Duration;
 import java.util.List;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
+import org.jspecify.annotations.Nullable;
+import org.opentrellis.app.http.Refusal;
+import org.opentrellis.core.report.QuickLook;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -15,12 +21,17 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/journeys")
 class JourneyController {
+  /** What has been saved is not told later than this for an estimate's sake. */
+  private static final Duration PATIENCE = Duration.ofMillis(60);
+
   private final Journeys journeys;
   private final JourneyShelf shelf;
+  private final EstimateAtHand estimates;
 
-  JourneyController(Journeys journeys, JourneyShelf shelf) {
+  JourneyController(Journeys journeys, JourneyShelf shelf, EstimateAtHand estimates) {
     this.journeys = journeys;
     this.shelf = shelf;
+    this.estimates = estimates;
   }
 
   @GetMapping("/names")
@@ -39,10 +50,24 @@ class JourneyController {
     return journeys.view(id);
   }
 
+  /** The estimate comes along if it is there soon: it was begun while the journey was saved. */
   @PutMapping("/{id}")
-  JourneyView saveJourney(@PathVariable long id, @RequestBody JourneyEdits.JourneySave save) {
+  CompletableFuture<JourneyView> saveJourney(
+      @PathVariable long id, @RequestBody JourneyEdits.JourneySave save) {
     journeys.requireJourney(id);
-    return journeys.save(id, save);
+    Journeys.Saved saved = journeys.save(id, save);
+    return estimate(saved.kept())
+        .completeOnTimeout(null, PATIENCE.toMillis(), TimeUnit.MILLISECONDS)
+        .exceptionally(failed -> null)
+        .thenApply(saved.view()::with);
+  }
+
+  private CompletableFuture<@Nullable QuickLook> estimate(KeptJourney kept) {
+    try {
+      return estimates.look(kept).thenApply(estimate -> estimate);
+    } catch (Refusal busy) {
+      return CompletableFuture.completedFuture(null);
+    }
   }
 
   @PutMapping("/{id}/state")

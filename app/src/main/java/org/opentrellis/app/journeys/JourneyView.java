@@ -14,6 +14,7 @@ import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.StepId;
 import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.problem.Severity;
+import org.opentrellis.core.report.QuickLook;
 import org.opentrellis.core.sentence.Inside;
 import org.opentrellis.core.sentence.RunSheet;
 import org.opentrellis.core.sentence.StateChange;
@@ -30,6 +31,7 @@ import tools.jackson.databind.JsonNode;
  * @param mailLeavesTo the server that its mail leaves this machine to; null if it stays here
  * @param archived whether it has been put away
  * @param starter the starter that it began from, if it did
+ * @param estimate what a few people would do in it, if that is at hand; else it is to be asked for
  */
 public record JourneyView(
     long id,
@@ -45,7 +47,8 @@ public record JourneyView(
     List<StateChange> stateChanges,
     @Nullable String mailLeavesTo,
     boolean archived,
-    @Nullable String starter) {
+    @Nullable String starter,
+    @Nullable QuickLook estimate) {
 
   static JourneyView of(Look look, Running running) {
     KeptJourney kept = look.kept();
@@ -64,7 +67,27 @@ public record JourneyView(
         StateChange.of(kept.journey(), look.catalogue(), inside),
         running.mailLeavesTo().orElse(null),
         kept.archived(),
-        kept.starter());
+        kept.starter(),
+        null);
+  }
+
+  JourneyView with(@Nullable QuickLook other) {
+    return new JourneyView(
+        id,
+        version,
+        savedAt,
+        journey,
+        expanded,
+        sheet,
+        findings,
+        behaviour,
+        behaviourVersion,
+        state,
+        stateChanges,
+        mailLeavesTo,
+        archived,
+        starter,
+        other);
   }
 
   private static Inside inside(KeptJourney kept, Catalogue catalogue, Running running) {

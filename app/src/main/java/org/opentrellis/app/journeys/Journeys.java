@@ -215,13 +215,16 @@ public class Journeys {
     return FreeName.of(wanted, mapper.names());
   }
 
+  /** A journey that has just been saved, as it is kept and as it is shown. */
+  record Saved(KeptJourney kept, JourneyView view) {}
+
   /**
    * Saves a journey over the version it was read at.
    *
    * @throws ProblemsFound if something in it is wrong
    * @throws SaveLost with both sides if somebody else has saved since
    */
-  JourneyView save(long id, JourneyEdits.JourneySave save) {
+  Saved save(long id, JourneyEdits.JourneySave save) {
     revisions.hold();
     Catalogue catalogue = catalogues.current();
     KeptJourney kept = find(id);
@@ -236,10 +239,10 @@ public class Journeys {
       throw lost(id, save.version(), journey, catalogue);
     }
     events.publishEvent(new JourneyGiven(journey, kept.behaviour()));
-    return JourneyView.of(
+    Look look =
         write(id, save.version(), journey, save.by())
-            .orElseThrow(() -> lost(id, save.version(), journey, catalogue)),
-        running);
+            .orElseThrow(() -> lost(id, save.version(), journey, catalogue));
+    return new Saved(look.kept(), JourneyView.of(look, running));
   }
 
   /**
