@@ -104,6 +104,7 @@ export function useStrand(id: string) {
       mailLeavesTo: null,
       archived: false,
       starter: null,
+      estimate: null,
     }
   }
 

@@ -49,6 +49,7 @@ class Server {
       mailLeavesTo: null,
       archived: false,
       starter: null,
+      estimate: null,
     }
   }
 

@@ -51,6 +51,7 @@ export function viewOf(journey: JourneyDocument, change: Partial<JourneyView> = 
     mailLeavesTo: null,
     archived: false,
     starter: null,
+    estimate: null,
     ...change,
   }
 }
