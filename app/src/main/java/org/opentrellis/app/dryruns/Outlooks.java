@@ -20,7 +20,6 @@ class Outlooks {
 
   private static final double NANOS = 1e9;
   private static final double NOTICED_SECONDS = 3;
-  private static final double LONG_SECONDS = 600;
 
   private final RunOrders orders;
   private final Elsewhere elsewhere;
@@ -70,9 +69,6 @@ class Outlooks {
     if (seconds < NOTICED_SECONDS) {
       return null;
     }
-    return "It will take %s on this machine%s."
-        .formatted(
-            HowLong.about(seconds),
-            seconds < LONG_SECONDS ? "" : "; one started with --on shares it with a cluster");
+    return "It will take %s on this machine.".formatted(HowLong.about(seconds));
   }
 }

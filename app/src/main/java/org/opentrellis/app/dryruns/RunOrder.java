@@ -10,7 +10,7 @@ import tools.jackson.databind.JsonNode;
  * What a user asks a dry run to be.
  *
  * @param journeys the journeys to run as one population; the first says what people buy
- * @param cohort who enters, at most 2,000,000,000 people
+ * @param cohort who enters, at most 10,000,000 people, and 2,000,000,000 where a cluster takes them
  * @param cohortId the kept cohort that it began from, or null
  * @param seed the same seed gives the same people
  * @param horizonDays how long each person is followed, 1 to 730

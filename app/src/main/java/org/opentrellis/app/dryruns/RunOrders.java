@@ -3,6 +3,7 @@ package org.opentrellis.app.dryruns;
 import java.util.List;
 import org.opentrellis.app.catalogue.Catalogues;
 import org.opentrellis.app.cohorts.Cohorts;
+import org.opentrellis.app.elsewhere.Elsewhere;
 import org.opentrellis.app.journeys.Journeys;
 import org.opentrellis.app.journeys.KeptJourney;
 import org.opentrellis.core.behaviour.CohortPlan;
@@ -18,17 +19,27 @@ import org.springframework.stereotype.Component;
 /** Reads orders of dry runs: of the journeys as they are saved now. */
 @Component
 class RunOrders {
+  /** The most people that go through on this machine, so that nobody waits for it for long. */
+  static final int MOST_HERE = 10_000_000;
+
   private static final int MOST_JOURNEYS = 6;
 
   private final Journeys journeys;
   private final Catalogues catalogues;
   private final Cohorts cohorts;
+  private final Elsewhere elsewhere;
   private final Mondays mondays;
 
-  RunOrders(Journeys journeys, Catalogues catalogues, Cohorts cohorts, Mondays mondays) {
+  RunOrders(
+      Journeys journeys,
+      Catalogues catalogues,
+      Cohorts cohorts,
+      Elsewhere elsewhere,
+      Mondays mondays) {
     this.journeys = journeys;
     this.catalogues = catalogues;
     this.cohorts = cohorts;
+    this.elsewhere = elsewhere;
     this.mondays = mondays;
   }
 
@@ -45,7 +56,7 @@ class RunOrders {
           "A dry run takes one to %d different journeys together.".formatted(MOST_JOURNEYS));
     }
     CohortPlan cohort = Cohorts.read(order.cohort());
-    check(order);
+    check(order, cohort);
     List<KeptJourney> kept = wanted.stream().map(journeys::find).toList();
     var catalogue = catalogues.current();
     refuseOneName(kept);
@@ -84,8 +95,15 @@ class RunOrders {
     }
   }
 
-  private static void check(RunOrder order) {
+  private void check(RunOrder order, CohortPlan cohort) {
     Problems problems = new Problems();
+    if (cohort.people() > MOST_HERE && elsewhere.where(cohort.people()).isEmpty()) {
+      problems.add(
+          "bad-value",
+          "/cohort/people",
+          "This machine takes 1 to %,d people in a dry run, not %,d; one that is started with --on sends more to a cluster."
+              .formatted(MOST_HERE, cohort.people()));
+    }
     int longest = CohortSettings.LONGEST_HORIZON_DAYS;
     if (order.horizonDays() < 1 || order.horizonDays() > longest) {
       problems.add(

@@ -81,6 +81,48 @@ final class ArrivalTally {
     quarterCell = days + quarters - day * QUARTERS;
   }
 
+  /**
+   * The same for one of some lanes, which keeps where it counts.
+   *
+   * @param local their moment on the journey's clock
+   */
+  void comesTo(Lanes lanes, int lane, long local) {
+    long entryDay = lanes.entryDay[lane];
+    long sinceMidnight = local - entryDay * ZoneClock.DAY;
+    int quarters = Days.quarters(sinceMidnight);
+    int passed = Days.passed(sinceMidnight);
+    lanes.hour[lane] = entryDay * 24 + (quarters >> 2);
+    lanes.bucket[lane] = TimeBuckets.index(lanes.now[lane] - lanes.entryAt[lane]);
+    lanes.dayCell[lane] = Math.max(0, Math.min(passed, days - 1));
+    lanes.quarterCell[lane] = days + quarters - passed * QUARTERS;
+  }
+
+  /** Some get to a step, each at their own moment; not straight from the step before. */
+  void accept(int step, Lanes lanes, int[] some, int size) {
+    for (int n = 0; n < size; n++) {
+      add(step, lanes, some[n], 1);
+    }
+  }
+
+  /** Whoever got to a step does not get to what would have followed at once. */
+  void takesBack(int step, Lanes lanes, int lane) {
+    if (followsAtOnce[step] != NONE) {
+      add(followsAtOnce[step], lanes, lane, -1);
+    }
+  }
+
+  private void add(int step, Lanes lanes, int lane, int more) {
+    int base = step * stride;
+    buckets[step * TimeBuckets.BUCKETS + lanes.bucket[lane]] += more;
+    cells[base + lanes.dayCell[lane]] += more;
+    cells[base + lanes.quarterCell[lane]] += more;
+  }
+
+  /** The step that follows another at once, or a negative number. */
+  int followsAtOnce(int step) {
+    return followsAtOnce[step];
+  }
+
   /** Somebody gets to a step at that moment. */
   void accept(int step) {
     if (step != expected) {

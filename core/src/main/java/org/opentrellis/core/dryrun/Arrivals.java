@@ -3,6 +3,7 @@ package org.opentrellis.core.dryrun;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Predicate;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.calendar.YearlyDate;
@@ -173,7 +174,7 @@ final class Arrivals {
     }
   }
 
-  private static int trigger(long key, Door door) {
+  static int trigger(long key, Door door) {
     int[] some = door.triggers();
     if (some.length < 2) {
       return some.length == 0 ? -1 : some[0];
@@ -181,10 +182,20 @@ final class Arrivals {
     return some[(int) (Draws.uniform(key, Purposes.TRIGGER) * some.length)];
   }
 
-  /** When a person comes for the first time, by a trigger that is no date. */
   private long usual(long key, Traits who) {
-    GroupDraws group = who.group;
-    long local = days.local(who.number, Draws.uniform(key, Purposes.ARRIVAL));
+    return usual(key, who.number, who.group);
+  }
+
+  /** The only door, if there is but one and people come to it once, when the cohort says. */
+  Optional<Door> onlyDoor() {
+    boolean onceOnly =
+        behaviour.groups().stream().allMatch(group -> group.comesAgain().value() == 0);
+    return doors.size() == 1 && onceOnly ? Optional.of(doors.get(0)) : Optional.empty();
+  }
+
+  /** When a person comes for the first time, by a trigger that is no date. */
+  long usual(long key, int number, GroupDraws group) {
+    long local = days.local(number, Draws.uniform(key, Purposes.ARRIVAL));
     long day = Math.floorDiv(local, (long) ZoneClock.DAY);
     int from = group.group.arriveFromHour();
     int hours = group.group.arriveToHour() - from;

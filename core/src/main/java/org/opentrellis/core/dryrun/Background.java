@@ -18,15 +18,26 @@ final class Background {
   /** What a person buys from time to time. */
   void buysAnyway(Person person, long from, long to) {
     Traits who = Traits.of(person);
-    GroupDraws group = who.group;
-    long key = who.key;
-    if (Draws.happens(key, Purposes.BUYS_ANYWAY, group.buysNothingBelow)) {
-      return;
+    if (buysSomething(who.key, who.group)) {
+      buysAnyway(who.key, who.group, from, to, person::buys);
     }
+  }
+
+  /** Whether somebody buys at all, which most do not. */
+  static boolean buysSomething(long key, GroupDraws group) {
+    return !Draws.happens(key, Purposes.BUYS_ANYWAY, group.buysNothingBelow);
+  }
+
+  /** Is told of what somebody buys. */
+  interface Buys {
+    void buys(long at, int offer, long cents);
+  }
+
+  void buysAnyway(long key, GroupDraws group, long from, long to, Buys somebody) {
     long address = Purposes.BUYS_ANYWAY;
     double at = from + Draws.exponential(key, address, group.buysAnywayMeanSeconds);
     while (at <= to) {
-      person.buys(1 + (long) at, shop.offer(key, address + 100), shop.cents(key, address + 200));
+      somebody.buys(1 + (long) at, shop.offer(key, address + 100), shop.cents(key, address + 200));
       address += 1000;
       at += Draws.exponential(key, address, group.buysAnywayMeanSeconds);
     }

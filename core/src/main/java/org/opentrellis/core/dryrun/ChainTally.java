@@ -1,8 +1,6 @@
 package org.opentrellis.core.dryrun;
 
 import org.opentrellis.core.machine.Program;
-import org.opentrellis.core.machine.Sent;
-import org.opentrellis.core.machine.Visit;
 
 /** Counts of an email and its further tries, read as one. Integers only. */
 public final class ChainTally {
@@ -22,22 +20,23 @@ public final class ChainTally {
   }
 
   /** Counts a visit whose first try was delivered, once the visit is over. */
-  void close(Visit visit, long end) {
-    Sent first = visit.sent(sends[0]);
-    if (first.at() > end || first.deliveredAt() > end) {
+  void close(Course course) {
+    int first = sends[0];
+    long end = course.end();
+    if (course.sentAt(first) > end || course.deliveredAt(first) > end) {
       return;
     }
     deliveredFirst++;
-    long openedAt = first.recordedOpenAt();
-    long openedByPeopleAt = first.peopleOpenAt();
-    long clickedAt = first.clickAt();
+    long openedAt = course.recordedOpenAt(first);
+    long openedByPeopleAt = course.peopleOpenAt(first);
+    long clickedAt = course.clickAt(first);
     openedFirst += openedAt <= end ? 1 : 0;
     for (int n = 1; n < sends.length; n++) {
-      Sent next = visit.sent(sends[n]);
-      moreSent += next.at() <= end ? 1 : 0;
-      openedAt = Math.min(openedAt, next.recordedOpenAt());
-      openedByPeopleAt = Math.min(openedByPeopleAt, next.peopleOpenAt());
-      clickedAt = Math.min(clickedAt, next.clickAt());
+      int next = sends[n];
+      moreSent += course.sentAt(next) <= end ? 1 : 0;
+      openedAt = Math.min(openedAt, course.recordedOpenAt(next));
+      openedByPeopleAt = Math.min(openedByPeopleAt, course.peopleOpenAt(next));
+      clickedAt = Math.min(clickedAt, course.clickAt(next));
     }
     openedAny += openedAt <= end ? 1 : 0;
     openedAnyByPeople += openedByPeopleAt <= end ? 1 : 0;

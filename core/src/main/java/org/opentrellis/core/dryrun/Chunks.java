@@ -21,6 +21,17 @@ final class Chunks {
   interface Worker {
     void take(int person);
 
+    /**
+     * Some of a chunk, one after another.
+     *
+     * @param end the first behind them
+     */
+    default void take(int first, int end) {
+      for (int person = first; person < end; person++) {
+        take(person);
+      }
+    }
+
     /** All people of a chunk have been taken; chunks are numbered from 0 in order of people. */
     default void endsChunk(int chunk) {}
   }
@@ -77,13 +88,10 @@ final class Chunks {
     int chunk = next.getAndIncrement();
     for (long from = first + (long) chunk * size; from < end; from = first + (long) chunk * size) {
       int to = (int) Math.min(end, from + size);
-      int told = (int) from;
-      for (int person = (int) from; person < to; person++) {
-        worker.take(person);
-        if (person + 1 - told == TELL_EVERY || person + 1 == to) {
-          control.reached(person + 1 - told);
-          told = person + 1;
-        }
+      for (int some = (int) from; some < to; some += TELL_EVERY) {
+        int behind = Math.min(to, some + TELL_EVERY);
+        worker.take(some, behind);
+        control.reached(behind - some);
       }
       worker.endsChunk(chunk);
       chunk = next.getAndIncrement();

@@ -110,6 +110,11 @@ final class Cohort implements Outside {
   /** Decides as these people do. */
   @Override
   public Outside of(Program program) {
+    return sampler(program);
+  }
+
+  /** Draws what these people do in a journey. */
+  Sampler sampler(Program program) {
     return samplers[program.number()];
   }
 

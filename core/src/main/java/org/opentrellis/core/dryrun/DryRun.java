@@ -28,6 +28,9 @@ public final class DryRun {
    */
   public static final int ENGINE = 5;
 
+  /** So many go through side by side, if the journey lets them: fewer gain nothing by it. */
+  private static final int SIDE_BY_SIDE = 50_000;
+
   private final CohortSettings settings;
   private final Population population;
 
@@ -108,8 +111,15 @@ public final class DryRun {
   }
 
   private Tallies counted(int first, int end, Supplier<Paths> ways, Effort effort) {
+    return counted(first, end, ways, effort, end - first >= SIDE_BY_SIDE);
+  }
+
+  /**
+   * @param sideBySide whether people may go through side by side, if the journey lets them
+   */
+  Tallies counted(int first, int end, Supplier<Paths> ways, Effort effort, boolean sideBySide) {
     PathsInOrder paths = new PathsInOrder(population.world.programs().size(), ways);
-    return Chunks.run(first, end, effort, () -> new Part(paths)).stream()
+    return Chunks.run(first, end, effort, () -> new Part(paths, sideBySide)).stream()
         .map(Part::finished)
         .reduce(Tallies::combine)
         .orElseThrow()
@@ -124,8 +134,21 @@ public final class DryRun {
         idle == null ? lives : new PeopleRunner(idle, Witness.NOBODY);
     private final PathsInOrder paths;
 
-    Part(PathsInOrder paths) {
+    /** Null where people go through one by one. */
+    private final @Nullable LaneWalk together;
+
+    Part(PathsInOrder paths, boolean sideBySide) {
       this.paths = paths;
+      together = sideBySide && idle == null ? LaneWalk.of(population, tallies).orElse(null) : null;
+    }
+
+    @Override
+    public void take(int first, int end) {
+      if (together == null) {
+        Chunks.Worker.super.take(first, end);
+      } else {
+        together.take(first, end);
+      }
     }
 
     @Override
@@ -194,6 +217,12 @@ public final class DryRun {
         0, population.world.programs().get(0).journey().triggers().isEmpty() ? -1 : 0, moment);
     person.endsAt(moment + (long) settings.horizonDays() * ZoneClock.DAY);
     return person;
+  }
+
+  /** Whether people may go through the journey side by side. */
+  boolean isPlain() {
+    return idle == null
+        && LaneWalk.of(population, new Tallies(population.world, settings)).isPresent();
   }
 
   /** One thread's working state. */

@@ -25,6 +25,10 @@ final class GroupDraws {
   private record Held(int field, FieldGuess guess, long address) {}
 
   final AudienceGroup group;
+
+  /** Its number, from 0. */
+  final int number;
+
   final double upTo;
   final ZoneClock clock;
   final QuantileTable keenness;
@@ -48,8 +52,9 @@ final class GroupDraws {
   /**
    * @param upTo the shares of this group and of those before it
    */
-  GroupDraws(AudienceGroup group, double upTo, World world, CohortSettings settings) {
+  GroupDraws(AudienceGroup group, int number, double upTo, World world, CohortSettings settings) {
     this.group = group;
+    this.number = number;
     this.upTo = upTo;
     int days = settings.arrivalDays() + settings.horizonDays() + 40;
     this.clock = ZoneClock.around(group.zone(), settings.start(), days);
@@ -90,6 +95,15 @@ final class GroupDraws {
         .ifPresent(field -> fields.add(new Held(field, guess, Guesses.addressOf(name))));
   }
 
+  /** The tags and lists that the record begins with, as bits; those from 64 on are not there. */
+  long marksAsBits() {
+    long bits = 0;
+    for (int mark : marks) {
+      bits |= mark < Long.SIZE ? 1L << mark : 0;
+    }
+    return bits;
+  }
+
   /** What a person's record says before anything happens. */
   void fillRecord(Person person, long key) {
     for (int mark : marks) {
@@ -127,7 +141,7 @@ final class GroupDraws {
     double upTo = 0;
     for (AudienceGroup group : groups) {
       upTo += group.share();
-      all.add(new GroupDraws(group, upTo, world, settings));
+      all.add(new GroupDraws(group, all.size(), upTo, world, settings));
     }
     return all;
   }

@@ -168,6 +168,11 @@ final class JourneyCounter implements Witness {
 
   /** Adds a turn to what the visit's path is told by. */
   private static void note(Visit visit, int step, int turn) {
-    visit.pathKey((visit.pathKey() + step * 1024L + turn + 1) * STIR);
+    visit.pathKey(turned(visit.pathKey(), step, turn));
+  }
+
+  /** What a path is told by, after one turn more. */
+  static long turned(long pathKey, int step, int turn) {
+    return (pathKey + step * 1024L + turn + 1) * STIR;
   }
 }

@@ -6,7 +6,6 @@ import org.opentrellis.core.journey.Goal;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.Tries;
 import org.opentrellis.core.machine.LeaveReason;
-import org.opentrellis.core.machine.Person;
 import org.opentrellis.core.machine.Program;
 import org.opentrellis.core.machine.Visit;
 import org.opentrellis.core.random.Draws;
@@ -80,47 +79,52 @@ public final class JourneyTally {
 
   /** Counts what a visit came to, once it is over. */
   void close(Visit visit, int person, int number, long end) {
+    close(new VisitCourse(visit, end), person, number);
+  }
+
+  /** The same of any course. */
+  void close(Course course, int person, int number) {
+    long end = course.end();
     arrivals.close();
-    long goalAt = visit.goalMetAt(end);
+    long goalAt = course.goalAt();
     for (ChainTally chain : chains) {
-      chain.close(visit, end);
+      chain.close(course);
     }
-    sentPerVisit[visit.sends()]++;
-    if (visit.person().goneAt() <= end) {
-      gone(visit, end);
+    sentPerVisit[course.sends()]++;
+    if (course.goneAt() <= end) {
+      gone(course);
     }
     if (goalAt <= end) {
       goalMet++;
-      goalTimes.accept(goalAt - visit.entryAt());
-      sentAfter(goalAt, visit);
+      goalTimes.accept(goalAt - course.entryAt());
+      sentAfter(goalAt, course);
     }
     for (int n = 0; n < secondaryGoalsMet.length; n++) {
-      secondaryGoalsMet[n] += visit.secondaryGoalMetAt(n, end) <= end ? 1 : 0;
+      secondaryGoalsMet[n] += course.secondaryGoalMet(n) ? 1 : 0;
     }
-    days.close(visit.entryAt(), goalAt, visit.person().unsubscribesAt(), end);
-    money.close(visit, visit.emails(), end);
-    long until = visit.over() ? visit.now() : end;
+    days.close(course.entryAt(), goalAt, course.unsubscribesAt(), end);
+    money.close(course);
     paths.accept(
-        Draws.mix(visit.pathKey()),
+        Draws.mix(course.pathKey()),
         person,
         number,
         goalAt <= end,
-        visit.sends(),
-        until - visit.entryAt());
+        course.sends(),
+        course.until() - course.entryAt());
   }
 
-  private void gone(Visit visit, long end) {
-    unsubscribed += visit.person().unsubscribesAt() <= end ? 1 : 0;
-    complained += visit.person().complainsAt() <= end ? 1 : 0;
-    int by = visit.unsubscribedBy(end);
-    if (by >= 0 && visit.sent(by).bouncedAt() == Person.NEVER) {
+  private void gone(Course course) {
+    unsubscribed += course.unsubscribesAt() <= course.end() ? 1 : 0;
+    complained += course.complainsAt() <= course.end() ? 1 : 0;
+    int by = course.unsubscribedBy();
+    if (by >= 0) {
       sends[by].unsubscribed++;
     }
   }
 
-  private void sentAfter(long goalAt, Visit visit) {
-    for (int n = visit.sends() - 1; n >= 0 && visit.sentInOrder(n).at() > goalAt; n--) {
-      sends[visit.sentInOrder(n).send()].afterGoal++;
+  private void sentAfter(long goalAt, Course course) {
+    for (int n = course.sends() - 1; n >= 0 && course.sentAt(course.sendInOrder(n)) > goalAt; n--) {
+      sends[course.sendInOrder(n)].afterGoal++;
     }
   }
 

@@ -1,7 +1,6 @@
 package org.opentrellis.core.dryrun;
 
 import java.math.BigInteger;
-import org.opentrellis.core.machine.Visit;
 
 /**
  * What the people of a journey's visits bought after they entered, whatever brought it about, with
@@ -20,14 +19,14 @@ public final class MoneyTally {
   private long squareLow;
 
   /** Counts a visit, once it is over. */
-  void close(Visit visit, int emailsSent, long end) {
-    var bought = visit.person().purchases();
+  void close(Course course) {
+    int emailsSent = course.emails();
     long worth = 0;
     long count = 0;
-    for (int n = 0; n < bought.size() && bought.at(n) <= end; n++) {
-      if (bought.at(n) > visit.entryAt()) {
+    for (int n = 0; n < course.purchases() && course.boughtAt(n) <= course.end(); n++) {
+      if (course.boughtAt(n) > course.entryAt()) {
         count++;
-        worth += bought.cents(n);
+        worth += course.cents(n);
       }
     }
     emails += emailsSent;

@@ -1,6 +1,7 @@
 package org.opentrellis.core.dryrun;
 
 import java.util.List;
+import java.util.Optional;
 import org.opentrellis.core.behaviour.Behaviour;
 import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.journey.Catalogue;
@@ -17,7 +18,7 @@ final class Population {
   private final CohortSettings settings;
   private final long runKey;
   private final Arrivals arrivals;
-  private final Background background;
+  final Background background;
   private final boolean sendsTexts;
 
   Population(
@@ -47,10 +48,30 @@ final class Population {
   /** Makes a person one of these, with what their record says. */
   void become(Person person, int number) {
     Traits who = Traits.of(person);
-    who.become(number, Draws.personKey(runKey, number), cohort);
+    become(who, number);
     person.begin(who.group.clock);
     who.group.fillRecord(person, who.key);
     person.agreesToTexts(sendsTexts && who.agreesToTexts());
+  }
+
+  /** Draws who one of these is. */
+  void become(Traits who, int number) {
+    who.become(number, Draws.personKey(runKey, number), cohort);
+  }
+
+  /** The only door, if there is but one and people come to it once, when the cohort says. */
+  Optional<Door> onlyDoor() {
+    return arrivals.onlyDoor();
+  }
+
+  /** When one of these comes to the only door. */
+  long entersAt(long key, int number, GroupDraws group) {
+    return arrivals.usual(key, number, group);
+  }
+
+  /** Until when somebody is looked at who comes at a moment. */
+  long endOf(long first) {
+    return first + (long) settings.horizonDays() * ZoneClock.DAY;
   }
 
   /**
@@ -60,7 +81,7 @@ final class Population {
   void fate(Person person) {
     Traits who = Traits.of(person);
     long first = arrivals.first(person, who);
-    long end = first + (long) settings.horizonDays() * ZoneClock.DAY;
+    long end = endOf(first);
     person.endsAt(end);
     if (!who.leftCart) {
       background.buysAnyway(person, first, end);

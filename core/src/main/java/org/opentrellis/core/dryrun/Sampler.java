@@ -1,5 +1,6 @@
 package org.opentrellis.core.dryrun;
 
+import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.machine.Outside;
 import org.opentrellis.core.machine.Person;
 import org.opentrellis.core.machine.Sent;
@@ -37,7 +38,7 @@ final class Sampler implements Outside {
 
   @Override
   public int lot(int step, double[] ways, Visit visit) {
-    return Lot.way(Draws.uniform(Traits.of(visit.person()).keyOf(visit), lots[step]), ways);
+    return lot(step, ways, Traits.of(visit.person()).keyOf(visit));
   }
 
   @Override
@@ -46,27 +47,106 @@ final class Sampler implements Outside {
     Visit visit = message.visit();
     Traits who = Traits.of(visit.person());
     long now = message.at();
-    if (who.deadAddress && !of.text) {
+    int week = of.tiredPull == null ? 0 : emailsOfTheWeek(visit);
+    Response response = who.response;
+    boolean responds =
+        respond(
+            of,
+            who,
+            who.keyOf(visit),
+            visit.person().clock(),
+            now,
+            message.tracked(),
+            week,
+            of.text ? visit.emailsGot() : visit.emailsGot() - 1,
+            response);
+    if (responds && response.bounced) {
       message.bounced(now);
-      visit.person().bouncesForGood(now);
-      return;
-    }
-    long own = who.keyOf(visit);
-    if (Draws.happens(own, of.softBounceAt, who.group.softBounce)) {
-      message.bounced(now);
+      if (response.forGood) {
+        visit.person().bouncesForGood(now);
+      }
       return;
     }
     message.delivered(now);
-    if (who.preloads && message.tracked()) {
-      double delay = PRELOAD_SECONDS * Draws.uniform(own, of.preloadDelayAt);
-      message.recordsOpen(now + 1 + (long) delay);
+    if (!responds) {
+      return;
     }
-    int week = of.tiredPull == null ? 0 : emailsOfTheWeek(visit);
+    if (response.preloadedAt != Person.NEVER) {
+      message.recordsOpen(response.preloadedAt);
+    }
+    if (response.openAt != Person.NEVER) {
+      reads(message, response);
+    }
+  }
+
+  private static void reads(Sent message, Response response) {
+    message.opens(response.openAt);
+    if (response.unsubscribesAt != Person.NEVER) {
+      message.unsubscribes(response.unsubscribesAt);
+    }
+    if (response.complainsAt != Person.NEVER) {
+      message.visit().person().complains(response.complainsAt);
+    }
+    if (response.clickAt != Person.NEVER) {
+      message.clicks(response.link, response.clickAt);
+      if (response.orderAt != Person.NEVER) {
+        message.orders(response.orderAt, response.offer, response.cents);
+      }
+    }
+  }
+
+  /** Which way a lot falls at a step for somebody with a key. */
+  int lot(int step, double[] ways, long key) {
+    return Lot.way(Draws.uniform(key, lots[step]), ways);
+  }
+
+  /** The draws of a version of a message. */
+  SendDraws draws(int version) {
+    return draws[version];
+  }
+
+  /**
+   * Draws what somebody does with a message that goes out to them now.
+   *
+   * @param own the key of the visit's draws
+   * @param clock the person's own
+   * @param week the emails of the last seven days, this one too; 0 where nobody gets tired
+   * @param gotBefore how many emails of the journey they have got before this message
+   * @param response what they do, if they do anything
+   * @return whether they do
+   */
+  boolean respond(
+      SendDraws of,
+      Traits who,
+      long own,
+      ZoneClock clock,
+      long now,
+      boolean tracked,
+      int week,
+      int gotBefore,
+      Response response) {
+    if (who.deadAddress && !of.text) {
+      return response.bounces(true);
+    }
+    if (Draws.happens(own, of.softBounceAt, who.group.softBounce)) {
+      return response.bounces(false);
+    }
+    boolean preloads = who.preloads && tracked;
     // Reaction.openChance, without its division.
-    double pulled = pull(of, visit, week) * who.keenness;
-    if (Draws.happens(own, of.openAt, pulled, 1 - who.keenness + pulled)) {
-      opens(message, of, own, week);
+    double pulled = pull(of, week, gotBefore) * who.keenness;
+    boolean opens = Draws.happens(own, of.openAt, pulled, 1 - who.keenness + pulled);
+    if (!preloads && !opens) {
+      return false;
     }
+    response.clear();
+    if (preloads) {
+      double delay = PRELOAD_SECONDS * Draws.uniform(own, of.preloadDelayAt);
+      response.preloadedAt = now + 1 + (long) delay;
+    }
+    if (opens) {
+      opens(of, own, week, openAt(of, own, now, clock), response);
+    }
+    return true;
   }
 
   /**
@@ -83,9 +163,10 @@ final class Sampler implements Outside {
       if (!Draws.happens(own, of.openAt, pulled, 1 - who.keenness + pulled)) {
         return;
       }
-      long openAt = openAt(message, of, own);
+      long openAt = openAt(of, own, message.at(), message.visit().person().clock());
       if (openAt > present) {
-        opens(message, of, own, 0, openAt);
+        opens(of, own, 0, openAt, who.response);
+        reads(message, who.response);
         return;
       }
     }
@@ -103,62 +184,48 @@ final class Sampler implements Outside {
       return opens;
     }
     int before = 0;
+    ZoneClock clock = message.visit().person().clock();
     for (int n = 0; n < LOOKS; n++) {
-      before += openAt(message, of, Draws.bits(n, Purposes.STILL_OPENS)) <= present ? 1 : 0;
+      before +=
+          openAt(of, Draws.bits(n, Purposes.STILL_OPENS), message.at(), clock) <= present ? 1 : 0;
     }
     return 1 - opens * before / LOOKS;
   }
 
-  private void opens(Sent message, SendDraws of, long own, int week) {
-    opens(message, of, own, week, openAt(message, of, own));
-  }
-
-  private static long openAt(Sent message, SendDraws of, long own) {
+  private static long openAt(SendDraws of, long own, long sent, ZoneClock clock) {
     double delay = of.openDelay.draw(own, of.openDelayAt);
-    long sent = message.at();
     return of.attention == null
         ? later(sent, delay)
-        : Math.max(
-            sent + 1,
-            of.attention.after(sent, Math.min(delay, 1e9), message.visit().person().clock()));
+        : Math.max(sent + 1, of.attention.after(sent, Math.min(delay, 1e9), clock));
   }
 
-  private void opens(Sent message, SendDraws of, long own, int week, long openAt) {
-    message.opens(openAt);
+  private void opens(SendDraws of, long own, int week, long openAt, Response response) {
+    response.reads(openAt);
     long unsubscribes =
         of.tiredUnsubscribes == null
             ? of.unsubscribes
             : tired(of.unsubscribe, of.tiredUnsubscribes, week);
     if (Draws.happens(own, of.unsubscribeAt, unsubscribes)) {
-      message.unsubscribes(afterOpen(openAt, own, of.unsubscribeDelayAt, of));
+      response.unsubscribesAt = afterOpen(openAt, own, of.unsubscribeDelayAt, of);
     }
     if (Draws.happens(own, of.complaintAt, of.complains)) {
-      message.visit().person().complains(openAt + 1);
+      response.complainsAt = openAt + 1;
     }
     if (Draws.happens(own, of.clickAt, of.clicks)) {
-      clicks(message, of, own, openAt);
+      long clickAt = afterOpen(openAt, own, of.clickDelayAt, of);
+      response.clickAt = clickAt;
+      response.link = of.link(own);
+      if (Draws.happens(own, of.buyAt, of.buys)) {
+        response.orderAt = later(clickAt, Draws.exponential(own, of.buyDelayAt, of.buyMeanSeconds));
+        response.offer = shop.offer(own, of.offerAt);
+        response.cents = shop.cents(own, of.orderValueAt);
+      }
     }
   }
 
-  private void clicks(Sent message, SendDraws of, long own, long openAt) {
-    long clickAt = afterOpen(openAt, own, of.clickDelayAt, of);
-    message.clicks(of.link(own), clickAt);
-    if (Draws.happens(own, of.buyAt, of.buys)) {
-      message.orders(
-          later(clickAt, Draws.exponential(own, of.buyDelayAt, of.buyMeanSeconds)),
-          shop.offer(own, of.offerAt),
-          shop.cents(own, of.orderValueAt));
-    }
-  }
-
-  private static double pull(SendDraws draws, Visit visit, int week) {
+  private static double pull(SendDraws draws, int week, int gotBefore) {
     double pull = draws.tiredPull == null ? draws.pull : draws.pull * draws.tiredPull.of(week);
-    return pull * draws.fading.of(gotBefore(draws, visit));
-  }
-
-  /** How many emails of the journey the person has got before the message that just arrived. */
-  private static int gotBefore(SendDraws draws, Visit visit) {
-    return draws.text ? visit.emailsGot() : visit.emailsGot() - 1;
+    return pull * draws.fading.of(gotBefore);
   }
 
   /** The emails of the last seven days, this one too. */

@@ -65,6 +65,26 @@ public final class Tallies implements Witness {
     }
   }
 
+  /**
+   * Counts a person with their only visit.
+   *
+   * @param mostInAWeek the most emails that they got within any seven days
+   */
+  void close(Course course, int number, int mostInAWeek) {
+    people++;
+    this.mostInAWeek[Math.min(MOST_IN_A_WEEK, mostInAWeek)]++;
+    journeys[0].close(course, number, 0);
+  }
+
+  /**
+   * An email goes out.
+   *
+   * @param hour the local hour since 1970
+   */
+  void emailGoesOut(long hour) {
+    emails.accept(hour);
+  }
+
   /** Counts a person with some of their visits, each as one to the first journey. */
   public void close(Person person, int number, Predicate<Visit> which) {
     people++;

@@ -16,6 +16,9 @@ final class Traits {
   /** Whether they leave a cart to come to a journey. */
   boolean leftCart;
 
+  /** What they do with a message, while it is drawn. */
+  final Response response = new Response();
+
   Traits(GroupDraws group) {
     this.group = group;
   }

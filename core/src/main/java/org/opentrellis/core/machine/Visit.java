@@ -4,8 +4,10 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.journey.LinkName;
+import org.opentrellis.core.journey.Operand;
 
 /**
  * One person's one time in one journey: where they stand, and the evidence about what it sent them.
@@ -14,7 +16,7 @@ import org.opentrellis.core.journey.LinkName;
  *
  * <p>Mutable and reused from person to person, for speed.
  */
-public final class Visit {
+public final class Visit implements Stand {
   static final int OVER = -1;
   static final Question[] NOTHING_AWAITED = {};
 
@@ -200,10 +202,12 @@ public final class Visit {
     return person;
   }
 
+  @Override
   public long now() {
     return now;
   }
 
+  @Override
   public long entryAt() {
     return entryAt;
   }
@@ -214,6 +218,7 @@ public final class Visit {
   }
 
   /** The trigger's position in the journey; -1 if they were put in some other way. */
+  @Override
   public int trigger() {
     return trigger;
   }
@@ -224,8 +229,14 @@ public final class Visit {
   }
 
   /** The clock that the journey's times are read on. */
+  @Override
   public ZoneClock clock() {
     return clock;
+  }
+
+  @Override
+  public @Nullable Operand field(int number) {
+    return person.field(number);
   }
 
   /** When the person got to the node where they stand. */

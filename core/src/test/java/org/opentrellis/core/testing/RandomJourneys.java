@@ -166,13 +166,69 @@ public final class RandomJourneys {
     };
   }
 
+  /** Whether people go on by themselves, and only what a journey knows itself is asked about. */
+  private final boolean plain;
+
   private RandomJourneys(long seed, int steps) {
+    this(seed, steps, false);
+  }
+
+  private RandomJourneys(long seed, int steps, boolean plain) {
     this.random = new SplittableRandom(seed);
     this.steps = steps;
+    this.plain = plain;
   }
 
   public static Journey journey(long seed, int steps) {
     return new RandomJourneys(seed, steps).journey();
+  }
+
+  /** A journey through which people can be taken side by side. */
+  public static Journey plainJourney(long seed, int steps) {
+    RandomJourneys some = new RandomJourneys(seed, steps, true);
+    Purchases what = some.purchases();
+    return some.journey()
+        .edit()
+        .triggers(some.plainTriggers())
+        .entryFilter(Optional.empty())
+        .leaveWhen(
+            some.random.nextInt(3) > 0
+                ? List.of()
+                : List.of(
+                    new LeaveRule(new Condition.Bought(what, Optional.empty()), Optional.empty())))
+        .goal(
+            some.sometimes(
+                2,
+                () ->
+                    new Goal(
+                        new Condition.Bought(some.purchases(), Optional.empty()),
+                        1 + some.random.nextInt(40),
+                        some.random.nextBoolean())))
+        .secondaryGoals(List.of())
+        .sendWindow(Optional.empty())
+        .frequencyGuard(Optional.empty())
+        .done();
+  }
+
+  private List<Trigger> plainTriggers() {
+    List<Trigger> all =
+        List.of(
+            new Trigger.JoinsList(new ListName("other")),
+            new Trigger.SubmitsForm(Optional.of(new FormName("Planner"))),
+            new Trigger.GetsTag(new TagName("other")),
+            new Trigger.PutIn());
+    return all.subList(random.nextInt(3), 3 + random.nextInt(2));
+  }
+
+  /** The same people, who come but once. */
+  public static Behaviour plainBehaviour(long seed) {
+    Behaviour any = behaviour(seed);
+    return any.edit()
+        .groups(
+            any.groups().stream()
+                .map(group -> group.edit().comesAgain(Assumed.typical(0)).done())
+                .toList())
+        .done();
   }
 
   private Journey journey() {
@@ -280,7 +336,8 @@ public final class RandomJourneys {
   private Step step(int depth) {
     steps--;
     StepId id = nextId();
-    return switch (random.nextInt(depth < 3 ? 16 : 11)) {
+    int kind = random.nextInt(depth < 3 ? 16 : 11);
+    return switch (plain && kind == 3 ? 0 : kind) {
       case 0, 1, 2 -> email(id);
       case 3 ->
           new Step.SendText(
@@ -289,7 +346,7 @@ public final class RandomJourneys {
       case 7, 8 -> new Step.Change(id, List.of(change(), change()));
       case 9 -> new Step.Notify(id, notice());
       case 10 ->
-          random.nextBoolean()
+          plain || random.nextBoolean()
               ? include(id)
               : new Step.HandOver(id, new JourneyName("Another"), random.nextInt(4) == 0);
       case 11 -> split(id, depth);
@@ -313,7 +370,7 @@ public final class RandomJourneys {
   }
 
   private Step email(StepId id) {
-    Optional<Condition> onlyIf = onlyIf();
+    Optional<Condition> onlyIf = plain ? Optional.empty() : onlyIf();
     emails.add(id);
     List<Variant> variants =
         random.nextInt(4) == 0
@@ -329,10 +386,10 @@ public final class RandomJourneys {
         sometimes(4, () -> "Bo"),
         variants,
         onlyIf,
-        random.nextInt(4) == 0,
+        !plain && random.nextInt(4) == 0,
         random.nextInt(6) == 0,
         random.nextBoolean(),
-        sometimes(5, this::window));
+        plain ? Optional.empty() : sometimes(5, this::window));
   }
 
   private Step split(StepId id, int depth) {
@@ -382,7 +439,7 @@ public final class RandomJourneys {
   }
 
   private Condition plainOfEmail() {
-    return switch (random.nextInt(4)) {
+    return switch (random.nextInt(plain ? 2 : 4)) {
       case 0 -> new Condition.Delivered(email());
       case 1 -> new Condition.Bounced(email());
       case 2 -> new Condition.OftenOpened(1 + random.nextInt(2), 3, random.nextBoolean());
@@ -392,7 +449,8 @@ public final class RandomJourneys {
 
   private Condition recordCondition() {
     Optional<Amount> within = sometimes(2, this::amount);
-    return switch (random.nextInt(14)) {
+    return switch (plain ? pick(List.of(0, 2, 3, 4, 8, 9, 13, 15)) : random.nextInt(14)) {
+      case 15 -> new Condition.Bought(purchases(), Optional.empty());
       case 0, 1 -> new Condition.HasTag(tag());
       case 11 -> new Condition.InCart(purchases());
       case 12 -> new Condition.CameByOrder(purchases());
@@ -464,7 +522,8 @@ public final class RandomJourneys {
   }
 
   private RecordChange change() {
-    return switch (random.nextInt(26)) {
+    int kind = random.nextInt(26);
+    return switch (plain && (kind == 18 || kind == 19) ? 0 : kind) {
       case 0, 1, 2, 3 -> new RecordChange.AddTag(tag());
       case 4, 5 -> new RecordChange.RemoveTag(tag());
       case 6, 7 -> new RecordChange.JoinList(list());
@@ -487,7 +546,8 @@ public final class RandomJourneys {
             random.nextBoolean()
                 ? TimeOfDay.EVERY_DAY
                 : EnumSet.of(DayOfWeek.TUESDAY, DayOfWeek.SATURDAY));
-    return switch (random.nextInt(9)) {
+    int kind = random.nextInt(9);
+    return switch (plain && kind == 6 ? 0 : kind) {
       case 0, 1 -> new WaitRule.For(amount(), Optional.empty());
       case 7 ->
           new WaitRule.UntilNthWeekday(
