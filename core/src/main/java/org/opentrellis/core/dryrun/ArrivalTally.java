@@ -71,51 +71,23 @@ final class ArrivalTally {
   void comesTo(Visit visit) {
     stops();
     long at = visit.now();
-    long entryDay = visit.entryDay();
-    long sinceMidnight = visit.clock().local(at) - entryDay * ZoneClock.DAY;
-    int quarters = Days.quarters(sinceMidnight);
-    int day = Days.passed(sinceMidnight);
-    hour = entryDay * 24 + (quarters >> 2);
-    bucket = TimeBuckets.index(at - visit.entryAt());
-    dayCell = Math.max(0, Math.min(day, days - 1)); // clocks may go back past midnight
-    quarterCell = days + quarters - day * QUARTERS;
+    comesTo(visit.clock().local(at), visit.entryDay(), at - visit.entryAt());
   }
 
   /**
-   * The same for one of some lanes, which keeps where it counts.
+   * The same for somebody else, of whom the counter of the machine's visits knows nothing.
    *
    * @param local their moment on the journey's clock
+   * @param entryDay the day of their entry, on the same clock
    */
-  void comesTo(Lanes lanes, int lane, long local) {
-    long entryDay = lanes.entryDay[lane];
+  void comesTo(long local, long entryDay, long sinceEntry) {
     long sinceMidnight = local - entryDay * ZoneClock.DAY;
     int quarters = Days.quarters(sinceMidnight);
-    int passed = Days.passed(sinceMidnight);
-    lanes.hour[lane] = entryDay * 24 + (quarters >> 2);
-    lanes.bucket[lane] = TimeBuckets.index(lanes.now[lane] - lanes.entryAt[lane]);
-    lanes.dayCell[lane] = Math.max(0, Math.min(passed, days - 1));
-    lanes.quarterCell[lane] = days + quarters - passed * QUARTERS;
-  }
-
-  /** Some get to a step, each at their own moment; not straight from the step before. */
-  void accept(int step, Lanes lanes, int[] some, int size) {
-    for (int n = 0; n < size; n++) {
-      add(step, lanes, some[n], 1);
-    }
-  }
-
-  /** Whoever got to a step does not get to what would have followed at once. */
-  void takesBack(int step, Lanes lanes, int lane) {
-    if (followsAtOnce[step] != NONE) {
-      add(followsAtOnce[step], lanes, lane, -1);
-    }
-  }
-
-  private void add(int step, Lanes lanes, int lane, int more) {
-    int base = step * stride;
-    buckets[step * TimeBuckets.BUCKETS + lanes.bucket[lane]] += more;
-    cells[base + lanes.dayCell[lane]] += more;
-    cells[base + lanes.quarterCell[lane]] += more;
+    int day = Days.passed(sinceMidnight);
+    hour = entryDay * 24 + (quarters >> 2);
+    bucket = TimeBuckets.index(sinceEntry);
+    dayCell = Math.max(0, Math.min(day, days - 1)); // clocks may go back past midnight
+    quarterCell = days + quarters - day * QUARTERS;
   }
 
   /** The step that follows another at once, or a negative number. */
@@ -140,7 +112,10 @@ final class ArrivalTally {
     }
   }
 
-  private void add(int step, int count) {
+  /**
+   * @param count 1, or -1 for somebody who does not get there after all
+   */
+  void add(int step, int count) {
     int base = step * stride;
     buckets[step * TimeBuckets.BUCKETS + bucket] += count;
     cells[base + dayCell] += count;

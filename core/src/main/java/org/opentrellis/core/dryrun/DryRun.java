@@ -135,19 +135,21 @@ public final class DryRun {
     private final PathsInOrder paths;
 
     /** Null where people go through one by one. */
-    private final @Nullable LaneWalk together;
+    private final @Nullable PlainWalk plain;
 
     Part(PathsInOrder paths, boolean sideBySide) {
       this.paths = paths;
-      together = sideBySide && idle == null ? LaneWalk.of(population, tallies).orElse(null) : null;
+      plain = sideBySide && idle == null ? PlainWalk.of(population, tallies).orElse(null) : null;
     }
 
     @Override
     public void take(int first, int end) {
-      if (together == null) {
+      if (plain == null) {
         Chunks.Worker.super.take(first, end);
       } else {
-        together.take(first, end);
+        for (int number = first; number < end; number++) {
+          plain.take(number);
+        }
       }
     }
 
@@ -222,7 +224,7 @@ public final class DryRun {
   /** Whether people may go through the journey side by side. */
   boolean isPlain() {
     return idle == null
-        && LaneWalk.of(population, new Tallies(population.world, settings)).isPresent();
+        && PlainWalk.of(population, new Tallies(population.world, settings)).isPresent();
   }
 
   /** One thread's working state. */

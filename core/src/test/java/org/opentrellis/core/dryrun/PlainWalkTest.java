@@ -10,8 +10,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.opentrellis.core.testing.RandomJourneys;
 
-/** Side by side or one by one, people come to the same counts, to the last bit. */
-class LaneWalkTest {
+/** By the plain walk or by the machine, people come to the same counts, to the last bit. */
+class PlainWalkTest {
   private static final Instant START = Instant.parse("2027-03-01T00:00:00Z");
 
   static LongStream seeds() {
@@ -38,10 +38,10 @@ class LaneWalkTest {
     assertThat(seeds().filter(seed -> run(seed, 1).isPlain()).count()).isGreaterThan(300);
   }
 
-  private static byte[] bytes(DryRun run, boolean sideBySide) {
+  private static byte[] bytes(DryRun run, boolean plainly) {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     int people = run.settings().people();
-    TallyForm.write(run.counted(0, people, Paths::ofAll, Effort.of(1), sideBySide), out);
+    TallyForm.write(run.counted(0, people, Paths::ofAll, Effort.of(1), plainly), out);
     return out.toByteArray();
   }
 }
