@@ -1,10 +1,10 @@
 import { refDebounced } from '@vueuse/core'
 import { computed, shallowRef, watch } from 'vue'
-import { answerOf, api } from '@/api/client'
+import { answerOf, api, reasonOf } from '@/api/client'
 import type { RunWish } from './useRun'
 
 /** Fewer people are through before one has read how long they take. */
-const WORTH_ASKING = 1_000_000
+const WORTH_ASKING = 100_000
 
 const STILL_TYPING_MILLIS = 300
 
@@ -25,15 +25,10 @@ export function useOutlook(wish: () => RunWish | null) {
         outlook.value = null
         return
       }
-      try {
-        const answer = await answerOf(
-          api.POST('/api/dry-runs/outlook', { body: JSON.parse(body) as RunWish }),
-        )
-        if (body === wanted.value) outlook.value = answer.sentence
-      } catch {
-        // What is wrong with an order is told when it is given.
-        outlook.value = null
-      }
+      const sentence = await answerOf(
+        api.POST('/api/dry-runs/outlook', { body: JSON.parse(body) as RunWish }),
+      ).then((answer) => answer.sentence, reasonOf)
+      if (body === wanted.value) outlook.value = sentence
     },
     { immediate: true },
   )

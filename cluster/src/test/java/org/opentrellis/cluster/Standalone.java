@@ -63,14 +63,14 @@ final class Standalone implements AutoCloseable {
     try (Stream<Path> lib = Files.list(TARGET.resolve("lib"))) {
       List<String> ours =
           new ArrayList<>(
-              lib.filter(jar -> !isSparks(jar.getFileName() + "")).map(Path::toString).toList());
+              lib.filter(jar -> isOurs(jar.getFileName() + "")).map(Path::toString).toList());
       ours.add(TARGET.resolve("open-trellis-cluster.jar") + "");
       return String.join(java.io.File.pathSeparator, ours);
     }
   }
 
-  private static boolean isSparks(String jar) {
-    return !jar.startsWith("open-trellis");
+  private static boolean isOurs(String jar) {
+    return jar.startsWith("open-trellis");
   }
 
   /** Kills a worker with its executors, as if its machine had lost its power. */

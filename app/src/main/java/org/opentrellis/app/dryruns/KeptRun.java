@@ -89,27 +89,13 @@ public record KeptRun(
 
   /** The run, ready to be made again. */
   public DryRun again() {
-    return again(parts, catalogue, cohort, seed, start, horizonDays);
+    return setup().dryRun();
   }
 
   /** The same, to be made anew. */
   RunSetup setup() {
     return new RunSetup(
         parts, catalogue, cohort, cohortName, CohortSettings.of(cohort, seed, start, horizonDays));
-  }
-
-  static DryRun again(
-      List<Part> parts,
-      Catalogue catalogue,
-      CohortPlan cohort,
-      long seed,
-      Instant start,
-      int horizonDays) {
-    return new DryRun(
-        parts.stream().map(Part::journey).toList(),
-        catalogue,
-        parts.stream().map(part -> part.behaviour().edit().groups(cohort.groups()).done()).toList(),
-        CohortSettings.of(cohort, seed, start, horizonDays));
   }
 
   /**

@@ -43,7 +43,7 @@ class Outlooks {
     Few few = new Few(setup.of(Math.min(TRIED, people)));
     double each =
         ComputingRoom.await(
-            room.compute(few, Lane.QUICK, effort -> secondsEach(few.setup, effort)));
+            room.compute(few, Lane.USUAL, effort -> secondsEach(few.setup, effort)));
     double seconds = people * each / Lane.ofRun(people).threads();
     return new RunOutlook(seconds, sentence(people, seconds));
   }

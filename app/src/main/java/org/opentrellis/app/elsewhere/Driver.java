@@ -27,6 +27,8 @@ import org.springframework.util.FileSystemUtils;
  * @param options a file of options for {@code java}, which ends with the class to run
  */
 record Driver(Path options) {
+  private static final int LOOK_EVERY_MILLIS = 100;
+
   Tallies run(RunDocument document, String master, RunControl control) {
     try {
       Path folder = Files.createTempDirectory("open-trellis-run");
@@ -66,7 +68,8 @@ record Driver(Path options) {
       throws IOException {
     String trouble = null;
     try (BufferedReader says = process.inputReader(StandardCharsets.UTF_8)) {
-      for (String line = says.readLine(); line != null; line = says.readLine()) {
+      while (saysMore(process, says, control)) {
+        String line = says.readLine();
         control.reached(DriverWords.through(line));
         trouble = DriverWords.trouble(line).orElse(trouble);
       }
@@ -79,6 +82,15 @@ record Driver(Path options) {
     } finally {
       end(process);
     }
+  }
+
+  /** Waits for the next line, and meanwhile looks whether the run is to be stopped. */
+  private static boolean saysMore(Process process, BufferedReader says, RunControl control)
+      throws IOException, InterruptedException {
+    while (!says.ready() && !process.waitFor(LOOK_EVERY_MILLIS, TimeUnit.MILLISECONDS)) {
+      control.reached(0);
+    }
+    return says.ready();
   }
 
   private static String unknown(Path folder, String master) throws IOException {

@@ -102,6 +102,22 @@ class DriverTest {
         .noneMatch(child -> child.info().commandLine().orElse("").contains("driver options"));
   }
 
+  /** As for some twenty seconds while Spark starts. */
+  @Test
+  void aRunCanBeStoppedBeforeAnythingIsSaid() {
+    long begun = System.nanoTime();
+    assertThatThrownBy(
+            () ->
+                driver.run(
+                    document(100),
+                    "spark://mute:7077",
+                    people -> {
+                      throw new RunCancelled();
+                    }))
+        .isInstanceOf(RunCancelled.class);
+    assertThat((System.nanoTime() - begun) / 1e9).isLessThan(5);
+  }
+
   @Test
   void onlyWhatIsLargeGoesThere() {
     Elsewhere none = new Elsewhere("", 1_000, Path.of(""));

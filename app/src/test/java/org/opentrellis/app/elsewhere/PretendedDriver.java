@@ -35,6 +35,7 @@ final class PretendedDriver {
           Thread.sleep(20);
         }
       }
+      case "spark://mute:7077" -> System.in.read();
       default -> make(Path.of(arguments[1]), Path.of(arguments[2]));
     }
   }

@@ -196,16 +196,19 @@ final class Arrivals {
   /** When a person comes for the first time, by a trigger that is no date. */
   long usual(long key, int number, GroupDraws group) {
     long local = days.local(number, Draws.uniform(key, Purposes.ARRIVAL));
-    long day = Math.floorDiv(local, (long) ZoneClock.DAY);
     int from = group.group.arriveFromHour();
     int hours = group.group.arriveToHour() - from;
     if (days.together.isPresent()) {
-      local = day * ZoneClock.DAY + days.together.getAsInt();
+      local = midnight(local) + days.together.getAsInt();
     } else if (hours < 24) {
       double hour = from + hours * Draws.uniform(key, Purposes.ARRIVAL_HOUR);
-      local = day * ZoneClock.DAY + (long) (hour * 3600);
+      local = midnight(local) + (long) (hour * 3600);
     }
     return group.clock.instant(local);
+  }
+
+  private static long midnight(long local) {
+    return Math.floorDiv(local, (long) ZoneClock.DAY) * ZoneClock.DAY;
   }
 
   /** What brings the person in happens, and so they come. */

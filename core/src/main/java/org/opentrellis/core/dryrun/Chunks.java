@@ -1,11 +1,7 @@
 package org.opentrellis.core.dryrun;
 
-import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
-import java.util.concurrent.ExecutionException;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.Future;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Supplier;
 
@@ -56,31 +52,10 @@ final class Chunks {
     AtomicInteger next = new AtomicInteger();
     int people = end - first;
     int size = Math.max(1, Math.min(LARGEST, people / (EACH_THREAD * effort.threads()) + 1));
-    if (effort.threads() == 1) {
-      return List.of(work(workers.get(), next, size, first, end, effort.control()));
-    }
-    ExecutorService pool = Executors.newFixedThreadPool(effort.threads());
-    try {
-      List<Future<W>> parts = new ArrayList<>();
-      for (int i = 0; i < effort.threads(); i++) {
-        parts.add(pool.submit(() -> work(workers.get(), next, size, first, end, effort.control())));
-      }
-      List<W> done = new ArrayList<>();
-      for (Future<W> part : parts) {
-        done.add(part.get());
-      }
-      return done;
-    } catch (ExecutionException failed) {
-      if (failed.getCause() instanceof RuntimeException why) {
-        throw why;
-      }
-      throw new IllegalStateException("people could not be taken through", failed);
-    } catch (InterruptedException stopped) {
-      Thread.currentThread().interrupt();
-      throw new RunCancelled();
-    } finally {
-      pool.shutdownNow();
-    }
+    return AtOnce.each(
+        Collections.nCopies(effort.threads(), workers),
+        effort.threads(),
+        one -> work(one.get(), next, size, first, end, effort.control()));
   }
 
   private static <W extends Worker> W work(

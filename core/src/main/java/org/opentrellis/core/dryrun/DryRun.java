@@ -28,9 +28,6 @@ public final class DryRun {
    */
   public static final int ENGINE = 5;
 
-  /** So many go through side by side, if the journey lets them: fewer gain nothing by it. */
-  private static final int SIDE_BY_SIDE = 50_000;
-
   private final CohortSettings settings;
   private final Population population;
 
@@ -111,15 +108,15 @@ public final class DryRun {
   }
 
   private Tallies counted(int first, int end, Supplier<Paths> ways, Effort effort) {
-    return counted(first, end, ways, effort, end - first >= SIDE_BY_SIDE);
+    return counted(first, end, ways, effort, true);
   }
 
   /**
-   * @param sideBySide whether people may go through side by side, if the journey lets them
+   * @param plainly whether people take the plain walk, if the journey lets them
    */
-  Tallies counted(int first, int end, Supplier<Paths> ways, Effort effort, boolean sideBySide) {
+  Tallies counted(int first, int end, Supplier<Paths> ways, Effort effort, boolean plainly) {
     PathsInOrder paths = new PathsInOrder(population.world.programs().size(), ways);
-    return Chunks.run(first, end, effort, () -> new Part(paths, sideBySide)).stream()
+    return Chunks.run(first, end, effort, () -> new Part(paths, plainly)).stream()
         .map(Part::finished)
         .reduce(Tallies::combine)
         .orElseThrow()
@@ -134,12 +131,12 @@ public final class DryRun {
         idle == null ? lives : new PeopleRunner(idle, Witness.NOBODY);
     private final PathsInOrder paths;
 
-    /** Null where people go through one by one. */
+    /** Null where people go by the machine. */
     private final @Nullable PlainWalk plain;
 
-    Part(PathsInOrder paths, boolean sideBySide) {
+    Part(PathsInOrder paths, boolean plainly) {
       this.paths = paths;
-      plain = sideBySide && idle == null ? PlainWalk.of(population, tallies).orElse(null) : null;
+      plain = plainly && idle == null ? PlainWalk.of(population, tallies).orElse(null) : null;
     }
 
     @Override
@@ -221,7 +218,7 @@ public final class DryRun {
     return person;
   }
 
-  /** Whether people may go through the journey side by side. */
+  /** Whether people may take the plain walk. */
   boolean isPlain() {
     return idle == null
         && PlainWalk.of(population, new Tallies(population.world, settings)).isPresent();

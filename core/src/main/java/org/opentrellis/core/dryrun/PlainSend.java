@@ -59,7 +59,7 @@ final class PlainSend extends PlainStop {
     sentByVersion[firstVersion + variant]++;
     walk.emails.accept(
         walk.clock == own ? walk.arrivals.hour() : Math.floorDiv(own.local(now), 3600L));
-    walk.tally.days.email(now - walk.entryAt);
+    days.email(now - walk.entryAt);
     walk.sends(send);
     mail.sentAt = now;
   }

@@ -14,9 +14,15 @@ abstract class PlainStop {
   final int follows;
 
   final StepTally counts;
+  final JourneyTally tally;
+  final DayTally days;
+  private final int endOfDays;
 
   PlainStop(int number, JourneyTally tally) {
     this.number = number;
+    this.tally = tally;
+    days = tally.days;
+    endOfDays = tally.horizonDays() + 1;
     counts = tally.steps[number];
     follows = tally.arrivals.followsAtOnce(number);
   }
@@ -36,9 +42,9 @@ abstract class PlainStop {
   final @Nullable PlainStop goOn(PlainWalk walk, @Nullable PlainStop next) {
     if (next == null) {
       walk.over = true;
-      walk.tally.finished++;
+      tally.finished++;
       counts.finished++;
-      walk.tally.days.finishes(walk.now - walk.entryAt);
+      days.finishes(walk.now - walk.entryAt);
     }
     return next;
   }
@@ -62,9 +68,9 @@ abstract class PlainStop {
     }
     if (until > walk.endsAt) {
       counts.waiting++;
-      walk.tally.waiting++;
+      tally.waiting++;
       walk.note(number, 700);
-      stoodUpTo(walk, walk.tally.horizonDays() + 1);
+      stoodUpTo(walk, endOfDays);
       return false;
     }
     walk.comesTo(until);
@@ -80,8 +86,8 @@ abstract class PlainStop {
     walk.over = true;
     stoodUpTo(walk, Days.reached(at - walk.entryAt));
     counts.left[reason.ordinal()]++;
-    walk.tally.left[reason.ordinal()]++;
-    walk.tally.days.leaves(reason, at - walk.entryAt);
+    tally.left[reason.ordinal()]++;
+    days.leaves(reason, at - walk.entryAt);
     walk.note(number, 800 + reason.ordinal());
     if (follows != NONE) {
       walk.arrivals.add(follows, -1);

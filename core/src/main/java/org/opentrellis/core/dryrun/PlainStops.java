@@ -34,8 +34,7 @@ final class PlainStops {
       @Nullable PlainStop[] later) {
     JourneyTally tally = walk.tally;
     return switch (plain.steps().get(number)) {
-      case PlainStep.Send send ->
-          new PlainSend(number, send, plain, walk, at(send.next(), later));
+      case PlainStep.Send send -> new PlainSend(number, send, plain, walk, at(send.next(), later));
       case PlainStep.Wait wait ->
           new Pause(number, tally, wait, at(wait.ifPast(), later), at(wait.next(), later));
       case PlainStep.WaitFor waits ->
@@ -116,8 +115,7 @@ final class PlainStops {
       boolean goesOn =
           deadline <= now
               || answers.holds(waits.what(), now)
-              || stays(
-                  walk, Math.min(deadline, answers.firstHolds(waits.what(), now, deadline)));
+              || stays(walk, Math.min(deadline, answers.firstHolds(waits.what(), now, deadline)));
       return goesOn ? goOn(walk, next) : null;
     }
   }

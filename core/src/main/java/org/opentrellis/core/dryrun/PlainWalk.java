@@ -26,6 +26,10 @@ final class PlainWalk extends PlainLife implements Stand, Background.Buys {
   final Sampler sampler;
   private final ZoneClock[] clocks;
   private final long[] marks;
+
+  /** By trigger, the tag or list that brings people in, as a bit. */
+  private final long[] labelsOnEntry;
+
   private final boolean leavesAtGoal;
   private final PlainStop first;
   final Traits who;
@@ -46,6 +50,7 @@ final class PlainWalk extends PlainLife implements Stand, Background.Buys {
             .map(group -> plain.program().clockFor(group.clock))
             .toArray(ZoneClock[]::new);
     marks = groups.stream().mapToLong(GroupDraws::marksAsBits).toArray();
+    labelsOnEntry = plain.labelsOnEntry();
     leavesAtGoal = plain.leavesAtGoal();
     who = new Traits(groups.get(0));
     first = PlainStops.of(plain, this);
@@ -81,8 +86,7 @@ final class PlainWalk extends PlainLife implements Stand, Background.Buys {
     int by = Arrivals.trigger(who.key, door);
     long at = population.entersAt(who.key, number, group);
     begin(by, at, population.endOf(at), clocks[group.number]);
-    long label = plain.labelOf(by);
-    labels = marks[group.number] | (label < 0 ? 0 : 1L << label);
+    labels = marks[group.number] | (by < 0 ? 0 : labelsOnEntry[by]);
     hadLabels = labels;
     if (Background.buysSomething(who.key, group)) {
       population.background.buysAnyway(who.key, group, at, endsAt, this);

@@ -225,7 +225,7 @@ final class Sampler implements Outside {
 
   private static double pull(SendDraws draws, int week, int gotBefore) {
     double pull = draws.tiredPull == null ? draws.pull : draws.pull * draws.tiredPull.of(week);
-    return pull * draws.fading.of(gotBefore);
+    return draws.fading == null ? pull : pull * draws.fading.of(gotBefore);
   }
 
   /** The emails of the last seven days, this one too. */

@@ -22,9 +22,13 @@ public final class SendCalendar {
    */
   void accept(long hour) {
     long from = hour - firstHour;
-    int index = (int) Math.max(0, Math.min(from, (long) MOST_DAYS * HOURS - 1));
-    long[] all = index < counts.length ? counts : grown(index);
-    all[index]++;
+    if (from >= 0 && from < counts.length) {
+      counts[(int) from]++;
+    } else {
+      int index = (int) Math.max(0, Math.min(from, (long) MOST_DAYS * HOURS - 1));
+      long[] all = index < counts.length ? counts : grown(index);
+      all[index]++;
+    }
   }
 
   private long[] grown(int index) {

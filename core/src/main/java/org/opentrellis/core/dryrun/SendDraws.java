@@ -26,8 +26,8 @@ final class SendDraws {
   final @Nullable AttentionClock attention;
   final double buyMeanSeconds;
 
-  /** By the emails of the journey that they have got before. */
-  final Powers fading;
+  /** By the emails of the journey that they have got before; null where they do not matter. */
+  final @Nullable Powers fading;
 
   /** What too much mail does to opening and to unsubscribing, by the emails of a week; or null. */
   final @Nullable Powers tiredPull;
@@ -66,7 +66,8 @@ final class SendDraws {
     this.clickDelay = clickDelay;
     this.attention = text ? null : attention;
     buyMeanSeconds = behaviour.buyMeanHours().value() * 3600;
-    fading = new Powers(behaviour.fading().value(), 0);
+    double fades = behaviour.fading().value();
+    fading = fades == 1 ? null : new Powers(fades, 0);
     Tiredness tired = behaviour.tiredness();
     tiredPull = tired.isNone() ? null : powers(tired.pullFactor(), tired);
     tiredUnsubscribes = tired.isNone() ? null : powers(tired.unsubscribeFactor(), tired);

@@ -11,8 +11,8 @@ import org.opentrellis.core.journey.Step;
 
 /**
  * A journey in which each person goes on by themselves and everything that it asks about is known
- * when it is asked: no other journey, no frequency, no calendar of the record. So people can be
- * taken through it side by side, a step at a time, instead of one by one.
+ * when it is asked: no other journey, no frequency, no calendar of the record. So nothing needs
+ * looking out for while somebody waits, and people get through it quicker than by the machine.
  *
  * @param steps by their numbers; what follows a step has a greater number
  * @param goal what counts as the goal, or null if there is none
@@ -90,11 +90,11 @@ public record PlainProgram(
     };
   }
 
-  /** The tag or list by which a trigger brings people in, or -1. */
-  public int labelOf(int trigger) {
-    return trigger >= 0 && program.entrances()[trigger] instanceof Entrance.OnLabel on
-        ? on.label()
-        : -1;
+  /** By trigger, the tag or list by which it brings people in, as a bit; 0 if it is none. */
+  public long[] labelsOnEntry() {
+    return Arrays.stream(program.entrances())
+        .mapToLong(one -> one instanceof Entrance.OnLabel on ? 1L << on.label() : 0)
+        .toArray();
   }
 
   /** The slot for a link of what was sent, or -1 if no condition asks about it. */

@@ -1,12 +1,8 @@
 package org.opentrellis.core.search;
 
-import java.util.ArrayList;
 import java.util.List;
-import java.util.concurrent.ExecutionException;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.Future;
 import java.util.function.Function;
+import org.opentrellis.core.dryrun.AtOnce;
 import org.opentrellis.core.dryrun.PeopleScores;
 import org.opentrellis.core.dryrun.RunCancelled;
 import org.opentrellis.core.dryrun.RunControl;
@@ -45,29 +41,6 @@ public interface Runner {
    * @throws RunCancelled if it did, or the thread was interrupted
    */
   default <T, R> List<R> each(List<T> some, Function<T, R> what) {
-    int threads = Math.min(some.size(), atOnce());
-    if (threads < 2) {
-      return some.stream().map(what).toList();
-    }
-    ExecutorService pool = Executors.newFixedThreadPool(threads);
-    try {
-      List<Future<R>> begun = new ArrayList<>();
-      some.forEach(one -> begun.add(pool.submit(() -> what.apply(one))));
-      List<R> done = new ArrayList<>();
-      for (Future<R> one : begun) {
-        done.add(one.get());
-      }
-      return done;
-    } catch (ExecutionException failed) {
-      if (failed.getCause() instanceof RuntimeException why) {
-        throw why;
-      }
-      throw new IllegalStateException("people could not be sent through", failed);
-    } catch (InterruptedException stopped) {
-      Thread.currentThread().interrupt();
-      throw new RunCancelled();
-    } finally {
-      pool.shutdownNow();
-    }
+    return AtOnce.each(some, Math.min(some.size(), atOnce()), what);
   }
 }

@@ -183,7 +183,7 @@ public final class RandomJourneys {
     return new RandomJourneys(seed, steps).journey();
   }
 
-  /** A journey through which people can be taken side by side. */
+  /** A journey through which people can take the plain walk. */
   public static Journey plainJourney(long seed, int steps) {
     RandomJourneys some = new RandomJourneys(seed, steps, true);
     Purchases what = some.purchases();
