@@ -44,6 +44,8 @@ export const queryClient = new QueryClient({
       retryDelay: 500,
       refetchOnWindowFocus: false,
       networkMode: 'always',
+      /* Answers are replaced whole, never written into: nothing in them needs watching. */
+      shallow: true,
     },
     mutations: { networkMode: 'always' },
   },

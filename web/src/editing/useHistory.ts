@@ -1,3 +1,4 @@
+import { useEventListener } from '@vueuse/core'
 import { computed, shallowRef } from 'vue'
 
 interface Edit<T> {
@@ -13,6 +14,9 @@ interface Kept<T> {
 
 /** So many edits outlast a reload of the page. */
 const KEPT = 50
+
+/** Keeping them takes a while, which is not taken from what is to be seen first. */
+const KEPT_AFTER_MILLIS = 400
 
 /** Edits that were done and undone, each by name. Knows nothing of what they change. */
 export function useHistory<T>() {
@@ -42,8 +46,24 @@ export function useHistory<T>() {
     return next.after
   }
 
-  /** Keeps the last edits in this tab, so that they can be taken back after a reload. */
+  let toKeep: string | null = null
+  let timer: ReturnType<typeof setTimeout> | undefined
+  useEventListener(window, 'pagehide', keepNow)
+
+  /** Keeps the last edits in this tab soon, so that they can be taken back after a reload. */
   function keep(key: string): void {
+    if (toKeep !== key) keepNow()
+    toKeep = key
+    clearTimeout(timer)
+    timer = setTimeout(keepNow, KEPT_AFTER_MILLIS)
+  }
+
+  /** Keeps them before they are somebody else's, or gone. */
+  function keepNow(): void {
+    clearTimeout(timer)
+    if (toKeep === null) return
+    const key = toKeep
+    toKeep = null
     const edits: Kept<T> = { done: done.value.slice(-KEPT), undone: undone.value.slice(-KEPT) }
     try {
       sessionStorage.setItem(key, JSON.stringify(edits))
@@ -65,6 +85,7 @@ export function useHistory<T>() {
   }
 
   function forget(): void {
+    keepNow()
     done.value = []
     undone.value = []
   }

@@ -1,4 +1,5 @@
 import { useStorage } from '@vueuse/core'
+import { replaceEqualDeep } from '@tanstack/vue-query'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { answerOf, api, reasonOf } from '@/api/client'
@@ -42,7 +43,9 @@ export const useJourneyStore = defineStore('journey', () => {
     sheetIsAhead = false
     const saved = await source.value.save(view.value, document)
     // Something may have been typed meanwhile: its line does not go away until it is saved too.
-    view.value = sheetIsAhead ? { ...saved, sheet: view.value.sheet } : saved
+    const next = sheetIsAhead ? { ...saved, sheet: view.value.sheet } : saved
+    // What says the same stays the same, so that it is not drawn again.
+    view.value = replaceEqualDeep(view.value, next)
     takePurpose(view.value.journey.purpose, document)
     history.keep(historyOf(source.value))
     if (!source.value.ofStrand) void outdated('journeys')

@@ -1,3 +1,4 @@
+import { replaceEqualDeep } from '@tanstack/vue-query'
 import { answerOf, api } from '@/api/client'
 import { queryClient, questions } from '@/api/queries'
 import type { JourneyDocument, JourneyView } from '@/api/types'
@@ -27,8 +28,10 @@ export function journeySource(id: number, author: () => string): Source {
       )
       // It came along with the answer, so nobody has to ask for it.
       if (view.estimate) {
-        const asked = questions.estimate(id, view.version, view.behaviourVersion)
-        queryClient.setQueryData(asked.queryKey, view.estimate)
+        const asked = (of: JourneyView) =>
+          questions.estimate(id, of.version, of.behaviourVersion).queryKey
+        const before = queryClient.getQueryData(asked(from))
+        queryClient.setQueryData(asked(view), replaceEqualDeep(before, view.estimate))
       }
       return view
     },
