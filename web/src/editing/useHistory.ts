@@ -1,5 +1,5 @@
-import { useEventListener } from '@vueuse/core'
 import { computed, shallowRef } from 'vue'
+import { writeNow, writeSoon } from './writtenSoon'
 
 interface Edit<T> {
   name: string
@@ -14,9 +14,6 @@ interface Kept<T> {
 
 /** So many edits outlast a reload of the page. */
 const KEPT = 50
-
-/** Keeping them takes a while, which is not taken from what is to be seen first. */
-const KEPT_AFTER_MILLIS = 400
 
 /** Edits that were done and undone, each by name. Knows nothing of what they change. */
 export function useHistory<T>() {
@@ -46,24 +43,12 @@ export function useHistory<T>() {
     return next.after
   }
 
-  let toKeep: string | null = null
-  let timer: ReturnType<typeof setTimeout> | undefined
-  useEventListener(window, 'pagehide', keepNow)
-
   /** Keeps the last edits in this tab soon, so that they can be taken back after a reload. */
   function keep(key: string): void {
-    if (toKeep !== key) keepNow()
-    toKeep = key
-    clearTimeout(timer)
-    timer = setTimeout(keepNow, KEPT_AFTER_MILLIS)
+    writeSoon(key, () => keepNow(key))
   }
 
-  /** Keeps them before they are somebody else's, or gone. */
-  function keepNow(): void {
-    clearTimeout(timer)
-    if (toKeep === null) return
-    const key = toKeep
-    toKeep = null
+  function keepNow(key: string): void {
     const edits: Kept<T> = { done: done.value.slice(-KEPT), undone: undone.value.slice(-KEPT) }
     try {
       sessionStorage.setItem(key, JSON.stringify(edits))
@@ -75,6 +60,7 @@ export function useHistory<T>() {
 
   /** Brings back what was kept, if it leads to what is there now. */
   function recall(key: string, isNow: (state: T) => boolean): void {
+    writeNow()
     const text = sessionStorage.getItem(key)
     if (!text) return
     const edits = JSON.parse(text) as Kept<T>
@@ -85,7 +71,7 @@ export function useHistory<T>() {
   }
 
   function forget(): void {
-    keepNow()
+    writeNow()
     done.value = []
     undone.value = []
   }
