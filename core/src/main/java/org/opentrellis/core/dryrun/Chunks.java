@@ -17,17 +17,6 @@ final class Chunks {
   interface Worker {
     void take(int person);
 
-    /**
-     * Some of a chunk, one after another.
-     *
-     * @param end the first behind them
-     */
-    default void take(int first, int end) {
-      for (int person = first; person < end; person++) {
-        take(person);
-      }
-    }
-
     /** All people of a chunk have been taken; chunks are numbered from 0 in order of people. */
     default void endsChunk(int chunk) {}
   }
@@ -65,7 +54,9 @@ final class Chunks {
       int to = (int) Math.min(end, from + size);
       for (int some = (int) from; some < to; some += TELL_EVERY) {
         int behind = Math.min(to, some + TELL_EVERY);
-        worker.take(some, behind);
+        for (int person = some; person < behind; person++) {
+          worker.take(person);
+        }
         control.reached(behind - some);
       }
       worker.endsChunk(chunk);

@@ -140,18 +140,11 @@ public final class DryRun {
     }
 
     @Override
-    public void take(int first, int end) {
-      if (plain == null) {
-        Chunks.Worker.super.take(first, end);
-      } else {
-        for (int number = first; number < end; number++) {
-          plain.take(number);
-        }
-      }
-    }
-
-    @Override
     public void take(int number) {
+      if (plain != null) {
+        plain.take(number);
+        return;
+      }
       Person person = lives.unlessHeldOut(number, settings.holdOut());
       if (person == null) {
         tallies.heldOut(heldOut.of(number));

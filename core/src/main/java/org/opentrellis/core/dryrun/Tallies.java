@@ -76,15 +76,6 @@ public final class Tallies implements Witness {
     journeys[0].close(course, number, 0);
   }
 
-  /**
-   * An email goes out.
-   *
-   * @param hour the local hour since 1970
-   */
-  void emailGoesOut(long hour) {
-    emails.accept(hour);
-  }
-
   /** Counts a person with some of their visits, each as one to the first journey. */
   public void close(Person person, int number, Predicate<Visit> which) {
     people++;
