@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router'
 import { questions } from '@/api/queries'
 import type { ForecastTold, OpenJourney } from '@/api/types'
 import { useRun } from '@/features/dryrun/useRun'
+import { wholeOf } from '@/features/workbench/edits'
 import Trellis from '@/trellis/Trellis.vue'
 import ChoiceBar from '@/ui/ChoiceBar.vue'
 import { count } from '@/ui/figures'
@@ -96,7 +97,7 @@ const nameOfStep = computed(
     <Trouble v-if="failure" class="m-3" :text="failure" />
     <div v-if="view" class="min-h-0 flex-1 px-2">
       <Trellis
-        :body="view.expanded.body"
+        :body="wholeOf(view).body"
         :measures="all?.measures ?? null"
         :remarks="remarks"
         :sheet="view.sheet"

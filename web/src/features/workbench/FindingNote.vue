@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { FindingView } from '@/api/types'
-import { findStep } from './edits'
+import { findStep, wholeOf } from './edits'
 import { useJourneyStore } from './journeyStore'
 import { useSelection } from './selectionStore'
 
@@ -14,13 +14,13 @@ const selection = useSelection()
 /** What is wrong with a message is mended there. */
 const message = computed(() => {
   if (!props.finding.code.startsWith('message-') || !props.finding.step) return null
-  const step = store.view ? findStep(store.view.expanded, props.finding.step) : null
+  const step = store.view ? findStep(wholeOf(store.view), props.finding.step) : null
   return step && 'message' in step ? (step.message as string) : null
 })
 
 function mend() {
   const fix = props.finding.fix
-  if (fix) store.edit(fix.label.toLowerCase(), () => fix.journey)
+  if (fix) store.edit(fix.label.toLowerCase(), (journey) => ({ ...journey, ...fix.changes }))
 }
 </script>
 

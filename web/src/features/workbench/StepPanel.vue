@@ -10,7 +10,7 @@ import PlainEditor from './editors/PlainEditor.vue'
 import SendEditor from './editors/SendEditor.vue'
 import SplitEditor from './editors/SplitEditor.vue'
 import WaitEditor from './editors/WaitEditor.vue'
-import { allSteps, emailsBefore, findArm, findStep, replaceStep } from './edits'
+import { allSteps, emailsBefore, findArm, findStep, replaceStep, wholeOf } from './edits'
 import FindingNote from './FindingNote.vue'
 import { useJourneyStore } from './journeyStore'
 import { useSelection } from './selectionStore'
@@ -45,7 +45,7 @@ const row = computed(() =>
 const strand = computed(() => {
   const id = row.value?.id ?? ''
   const around = row.value?.ofStrand ? id.slice(0, id.lastIndexOf('/')) : id
-  const step = allSteps(view.value?.expanded.body ?? []).find((one) => one.id === around)
+  const step = allSteps(view.value ? wholeOf(view.value).body : []).find((one) => one.id === around)
   return step?.kind === 'include' ? step.strand : null
 })
 const before = computed(() =>

@@ -2,6 +2,7 @@ import type {
   BranchStep,
   ConditionDocument,
   JourneyDocument,
+  JourneyView,
   SplitStep,
   StepDocument,
 } from '@/api/types'
@@ -39,6 +40,11 @@ export function armsOf(step: StepDocument): Way[] {
 /** All steps in the order of the run sheet. */
 export function allSteps(steps: StepDocument[]): StepDocument[] {
   return steps.flatMap((step) => [step, ...armsOf(step).flatMap((arm) => allSteps(arm.steps))])
+}
+
+/** A journey with the steps of its strands in place. */
+export function wholeOf(view: JourneyView): JourneyDocument {
+  return view.expanded ?? view.journey
 }
 
 export function findStep(journey: JourneyDocument, id: string): StepDocument | null {

@@ -5,10 +5,13 @@ import { computed, ref, shallowRef } from 'vue'
 import { answerOf, api, reasonOf } from '@/api/client'
 import { outdated } from '@/api/queries'
 import type { JourneyDocument, JourneyView, RunSheet, StepDocument } from '@/api/types'
-import { allSteps } from './edits'
+import { allSteps, wholeOf } from './edits'
 import { journeySource, type Source } from './source'
 import { useHistory } from '@/editing/useHistory'
 import { useSaving } from '@/editing/useSaving'
+
+/** What others show is asked for when what was saved is to be seen. */
+const AFTER_PICTURE_MILLIS = 50
 
 /** Whether one says something else than the other; its state is not saved with it. */
 function differs(one: JourneyDocument, other: JourneyDocument): boolean {
@@ -48,7 +51,7 @@ export const useJourneyStore = defineStore('journey', () => {
     view.value = replaceEqualDeep(view.value, next)
     takePurpose(view.value.journey.purpose, document)
     history.keep(historyOf(source.value))
-    if (!source.value.ofStrand) void outdated('journeys')
+    if (!source.value.ofStrand) setTimeout(() => void outdated('journeys'), AFTER_PICTURE_MILLIS)
   }
 
   /** What a journey is for follows from its first trigger, unless somebody has said: the server. */
@@ -193,7 +196,7 @@ export const useJourneyStore = defineStore('journey', () => {
   const drawn = computed<StepDocument[]>(() => {
     const body = journey.value?.body ?? []
     const includes = allSteps(body).some((step) => step.kind === 'include')
-    return includes && view.value ? view.value.expanded.body : body
+    return includes && view.value ? wholeOf(view.value).body : body
   })
 
   const stepIds = computed(() =>

@@ -135,4 +135,17 @@ describe('the run sheet', () => {
     await press('F9')
     expect(panel.get('[role=alert]').text()).toContain('Nothing here can be mended')
   })
+
+  it('mends what is on the screen, also what is not saved yet', async () => {
+    const fix = { label: 'Send once', changes: { frequencyGuard: null, zone: 'Europe/Madrid' } }
+    const finding = { code: 'x', severity: 'WARNING', sentence: 'Look.', step: 'c', fix }
+    const { store, selection } = await shown({ findings: [finding] })
+    selection.select('c')
+    await flushPromises()
+    ;(row('c').element as HTMLElement).focus()
+    store.edit('rename', (journey) => ({ ...journey, name: 'Renamed' }))
+    await press('F9')
+    expect(store.journey).toMatchObject({ name: 'Renamed', zone: 'Europe/Madrid' })
+    expect(store.undoName).toBe('send once')
+  })
 })

@@ -4,9 +4,9 @@ import jakarta.annotation.PreDestroy;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutionException;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.concurrent.RejectedExecutionException;
+import java.util.concurrent.ScheduledThreadPoolExecutor;
+import java.util.concurrent.TimeUnit;
 import org.opentrellis.app.http.NotFound;
 import org.opentrellis.app.http.Refusal;
 import org.opentrellis.app.journeys.CardList;
@@ -34,40 +34,43 @@ class Sketches {
   private static final Logger LOG = LoggerFactory.getLogger(Sketches.class);
   private static final long BREATH_MILLIS = 500;
 
+  /** Whoever saves may save again, and waits for an estimate meanwhile. */
+  private static final long AFTER_SAVE_MILLIS = 1_000;
+
   private final CardList cards;
   private final Estimates estimates;
   private final StorageWatch storage;
   private final Set<Long> waiting = ConcurrentHashMap.newKeySet();
-  private volatile boolean closing;
-  private final ExecutorService worker =
-      Executors.newSingleThreadExecutor(task -> new Thread(task, "sketches"));
+  private final ScheduledThreadPoolExecutor worker =
+      new ScheduledThreadPoolExecutor(1, task -> new Thread(task, "sketches"));
 
   Sketches(CardList cards, Estimates estimates, StorageWatch storage) {
     this.cards = cards;
     this.estimates = estimates;
     this.storage = storage;
+    worker.setExecuteExistingDelayedTasksAfterShutdownPolicy(false);
   }
 
   @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
   void cardMade(CardMade made) {
-    order(made.journey());
+    order(made.journey(), AFTER_SAVE_MILLIS);
   }
 
   @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT)
   void cardOutdated(CardOutdated outdated) {
-    order(outdated.journey());
+    order(outdated.journey(), 0);
   }
 
   /** What is missing is drawn after each start. */
   @EventListener(ApplicationReadyEvent.class)
   void started() {
-    cards.withoutSketch().forEach(this::order);
+    cards.withoutSketch().forEach(journey -> order(journey, 0));
   }
 
-  private void order(long journey) {
+  private void order(long journey, long millis) {
     if (waiting.add(journey)) {
       try {
-        worker.execute(() -> draw(journey));
+        worker.schedule(() -> draw(journey), millis, TimeUnit.MILLISECONDS);
       } catch (RejectedExecutionException closing) {
         LOG.debug("It is drawn after the next start.");
       }
@@ -76,9 +79,6 @@ class Sketches {
 
   private void draw(long journey) {
     waiting.remove(journey);
-    if (closing) {
-      return;
-    }
     try {
       cards.refresh(journey);
       if (!cards.hasSketch(journey)) {
@@ -87,8 +87,7 @@ class Sketches {
         cards.keepSketch(journey, made, Sketch.of(measures));
       }
     } catch (Refusal busy) {
-      rest();
-      order(journey);
+      order(journey, BREATH_MILLIS);
     } catch (NotFound | ExecutionException refused) {
       // The list shows its plain picture.
       LOG.debug("No picture of journey {}: {}", journey, refused.getMessage());
@@ -100,17 +99,8 @@ class Sketches {
     }
   }
 
-  private static void rest() {
-    try {
-      Thread.sleep(BREATH_MILLIS);
-    } catch (InterruptedException stopped) {
-      Thread.currentThread().interrupt();
-    }
-  }
-
   @PreDestroy
   void close() {
-    closing = true;
     Quietly.end(worker);
   }
 }

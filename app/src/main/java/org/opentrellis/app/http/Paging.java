@@ -7,7 +7,7 @@ import org.opentrellis.core.problem.ProblemsFound;
 /** Long lists are answered a page at a time. */
 public final class Paging {
   /** So many lines are on a page. */
-  public static final int SIZE = 50;
+  public static final int SIZE = 20;
 
   private static final int LAST = 1_000_000;
 

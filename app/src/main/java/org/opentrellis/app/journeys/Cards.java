@@ -62,8 +62,11 @@ class Cards {
    * @throws NotFound if there is none
    */
   Look look(long id) {
-    KeptJourney kept = find(id);
-    return Look.at(kept, catalogues.current(), sight.of(id));
+    return look(find(id));
+  }
+
+  private Look look(KeptJourney kept) {
+    return Look.at(kept, catalogues.current(), sight.of(kept.id()));
   }
 
   private KeptJourney find(long id) {
@@ -73,9 +76,14 @@ class Cards {
 
   /** Makes the card of a journey anew; its transaction holds the account. */
   Look make(long id) {
-    Look look = look(id);
-    make(look.kept(), look.sheet());
-    keep(id, look, now());
+    return make(find(id));
+  }
+
+  /** The same of a journey that is kept so now. */
+  Look make(KeptJourney kept) {
+    Look look = look(kept);
+    make(kept, look.sheet());
+    keep(kept.id(), look, now());
     return look;
   }
 

@@ -27,8 +27,9 @@ interface JourneyMapper {
       """)
   List<Long> holding(String text);
 
-  @Select("select name from journey where id = #{id}")
-  String nameOf(long id);
+  /** What it is, without reading it. */
+  @Select("select kind from journey where id = #{id}")
+  Optional<JourneyKind> kindOf(long id);
 
   /** The names that are taken, archived journeys' too. */
   @Select("select name from journey order by id")

@@ -61,16 +61,15 @@ public class JourneyShelf {
     if (save.state() == JourneyState.OPEN) {
       requireNoErrors(view);
     }
-    Journey changed = journeys.find(id).journey().edit().state(save.state()).done();
-    Look look =
-        journeys
-            .write(id, save.version(), changed, save.by())
-            .orElseThrow(
-                () ->
-                    new SaveLost(
-                        "Somebody else has saved this journey since you opened it. Look at it as it is now.",
-                        view,
-                        save));
+    if (view.version() != save.version()) {
+      throw new SaveLost(
+          "Somebody else has saved this journey since you opened it. Look at it as it is now.",
+          view,
+          save);
+    }
+    KeptJourney kept = journeys.find(id);
+    Journey changed = kept.journey().edit().state(save.state()).done();
+    Look look = journeys.write(kept, changed, save.by()).orElseThrow();
     events.publishEvent(
         new JourneyStateChanged(id, save.state(), !Boolean.TRUE.equals(save.finishBegun())));
     return JourneyView.of(look, running);

@@ -11,6 +11,7 @@ import org.opentrellis.app.http.Schemas;
 import org.opentrellis.core.check.Finding;
 import org.opentrellis.core.format.Documents;
 import org.opentrellis.core.journey.Catalogue;
+import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.StepId;
 import org.opentrellis.core.journey.Strands;
 import org.opentrellis.core.problem.Severity;
@@ -20,12 +21,13 @@ import org.opentrellis.core.sentence.RunSheet;
 import org.opentrellis.core.sentence.StateChange;
 import org.opentrellis.core.sentence.StateWords;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * A journey as the API gives it: the document, in words, and what is wrong with it.
  *
  * @param journey as it is written
- * @param expanded with the steps of its strands in place
+ * @param expanded with the steps of its strands in place; null if it has none
  * @param state its state in words
  * @param stateChanges what can be done with its state, and what that means
  * @param mailLeavesTo the server that its mail leaves this machine to; null if it stays here
@@ -38,7 +40,7 @@ public record JourneyView(
     int version,
     OffsetDateTime savedAt,
     @Schema(ref = Schemas.JOURNEY) JsonNode journey,
-    @Schema(ref = Schemas.JOURNEY) JsonNode expanded,
+    @Schema(ref = Schemas.JOURNEY) @Nullable JsonNode expanded,
     RunSheet sheet,
     List<FindingView> findings,
     @Schema(ref = Schemas.BEHAVIOUR) JsonNode behaviour,
@@ -53,14 +55,16 @@ public record JourneyView(
   static JourneyView of(Look look, Running running) {
     KeptJourney kept = look.kept();
     Inside inside = inside(kept, look.catalogue(), running);
+    JsonNode document = Documents.write(kept.journey());
+    Journey whole = Strands.expand(kept.journey(), look.catalogue());
     return new JourneyView(
         kept.id(),
         kept.version(),
         kept.savedAt(),
-        Documents.write(kept.journey()),
-        Documents.write(Strands.expand(kept.journey(), look.catalogue())),
+        document,
+        whole.equals(kept.journey()) ? null : Documents.write(whole),
         look.sheet(),
-        look.findings().stream().map(FindingView::of).toList(),
+        look.findings().stream().map(finding -> FindingView.of(finding, document)).toList(),
         Documents.write(kept.behaviour()),
         kept.behaviourVersion(),
         StateWords.of(kept.journey().state(), inside),
@@ -118,7 +122,10 @@ public record JourneyView(
       String sentence,
       @Nullable FixView fix) {
 
-    static FindingView of(Finding finding) {
+    /**
+     * @param document of the journey
+     */
+    static FindingView of(Finding finding, JsonNode document) {
       return new FindingView(
           finding.code(),
           finding.severity(),
@@ -126,14 +133,31 @@ public record JourneyView(
           finding.sentence(),
           finding
               .fix()
-              .map(fix -> new FixView(fix.label(), Documents.write(fix.mended())))
+              .map(
+                  fix -> new FixView(fix.label(), changes(document, Documents.write(fix.mended()))))
               .orElse(null));
     }
   }
 
   /**
    * @param label what a button that does it says
-   * @param journey the journey after it
+   * @param changes the members of the journey that are others after it
    */
-  public record FixView(String label, @Schema(ref = Schemas.JOURNEY) JsonNode journey) {}
+  public record FixView(
+      String label,
+      @Schema(type = "object", additionalProperties = Schema.AdditionalPropertiesValue.TRUE)
+          JsonNode changes) {}
+
+  private static JsonNode changes(JsonNode before, JsonNode after) {
+    ObjectNode changes = ((ObjectNode) after).objectNode();
+    after
+        .properties()
+        .forEach(
+            member -> {
+              if (!member.getValue().equals(before.get(member.getKey()))) {
+                changes.set(member.getKey(), member.getValue());
+              }
+            });
+    return changes;
+  }
 }

@@ -240,7 +240,7 @@ public class Journeys {
     }
     events.publishEvent(new JourneyGiven(journey, kept.behaviour()));
     Look look =
-        write(id, save.version(), journey, save.by())
+        write(kept, journey, save.by())
             .orElseThrow(() -> lost(id, save.version(), journey, catalogue));
     return new Saved(look.kept(), JourneyView.of(look, running));
   }
@@ -255,7 +255,7 @@ public class Journeys {
     KeptJourney kept = find(id);
     Journey become = journey.edit().state(kept.journey().state()).done();
     if (!become.equals(kept.journey())) {
-      write(id, kept.version(), become, null)
+      write(kept, become, null)
           .orElseThrow(() -> new IllegalStateException("saved while everything is held"));
     }
   }
@@ -269,10 +269,10 @@ public class Journeys {
     revisions.hold();
     KeptJourney kept = find(id);
     Journey aside = other.edit().name(kept.journey().name()).state(kept.journey().state()).done();
-    write(id, kept.version(), aside, null).orElseThrow();
-    versions.rename(id, kept.version() + 1, name);
-    write(id, kept.version() + 1, kept.journey(), null).orElseThrow();
-    return kept.version() + 1;
+    KeptJourney between = write(kept, aside, null).orElseThrow().kept();
+    versions.rename(id, between.version(), name);
+    write(between, kept.journey(), null).orElseThrow();
+    return between.version();
   }
 
   /**
@@ -281,7 +281,7 @@ public class Journeys {
    * @throws Refusal if it is something else
    */
   void requireJourney(long id) {
-    JourneyKind kind = find(id).kind();
+    JourneyKind kind = mapper.kindOf(id).orElseThrow(() -> NotFound.of("journey", id));
     if (kind != JourneyKind.JOURNEY) {
       throw new Refusal(
           HttpStatus.CONFLICT,
@@ -314,12 +314,12 @@ public class Journeys {
    * @return the journey afterwards; nothing if somebody else has saved since
    * @throws NameTaken if another journey is called so
    */
-  Optional<Look> write(long id, int version, Journey journey, @Nullable String by) {
+  Optional<Look> write(KeptJourney kept, Journey journey, @Nullable String by) {
+    long id = kept.id();
     String document = Json.write(Documents.write(journey));
-    OffsetDateTime now = OffsetDateTime.now(clock);
-    String before = mapper.nameOf(id);
+    OffsetDateTime now = OffsetDateTime.now(clock).truncatedTo(KeptJourney.SAVED_TO);
     try {
-      if (mapper.updateDocument(id, version, journey.name(), document, now) == 0) {
+      if (mapper.updateDocument(id, kept.version(), journey.name(), document, now) == 0) {
         return Optional.empty();
       }
     } catch (DuplicateKeyException taken) {
@@ -328,13 +328,16 @@ public class Journeys {
     String signed = by == null || by.isBlank() ? null : by.strip();
     versions.insert(
         id,
-        version + 1,
+        kept.version() + 1,
         document,
         now,
         signed == null ? null : signed.substring(0, Math.min(60, signed.length())));
-    if (!before.equals(journey.name())) {
-      events.publishEvent(NameChanged.of(new JourneyName(before), journey.journeyName()));
+    JourneyName before = kept.journey().journeyName();
+    if (before.equals(journey.journeyName())) {
+      return Optional.of(cards.make(kept.saved(journey, now)));
     }
+    // Whoever names it follows, perhaps itself.
+    events.publishEvent(NameChanged.of(before, journey.journeyName()));
     return Optional.of(cards.make(id));
   }
 

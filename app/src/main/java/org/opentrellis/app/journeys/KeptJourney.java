@@ -1,6 +1,7 @@
 package org.opentrellis.app.journeys;
 
 import java.time.OffsetDateTime;
+import java.time.temporal.ChronoUnit;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.NotFound;
@@ -26,6 +27,8 @@ public record KeptJourney(
     int behaviourVersion,
     boolean archived,
     @Nullable String starter) {
+  /** When it was saved is kept so exactly. */
+  static final ChronoUnit SAVED_TO = ChronoUnit.MILLIS;
 
   /**
    * @param found the row of an id, if there is one
@@ -44,5 +47,11 @@ public record KeptJourney(
         row.behaviourVersion(),
         row.archived(),
         row.starter());
+  }
+
+  /** The same, saved once more. */
+  KeptJourney saved(Journey other, OffsetDateTime at) {
+    return new KeptJourney(
+        id, kind, version + 1, at, other, behaviour, behaviourVersion, archived, starter);
   }
 }

@@ -70,13 +70,15 @@ class NamesInJourneys {
   private void follow(long id, NameExchange exchange, Catalogue catalogue) {
     KeptJourney kept = KeptJourney.of(mapper.find(id), id, catalogue);
     Behaviour behaviour = exchange.in(kept.behaviour());
-    if (behaviour != kept.behaviour()) {
+    boolean assumed = behaviour != kept.behaviour();
+    if (assumed) {
       mapper.updateBehaviour(id, kept.behaviourVersion(), Json.write(Documents.write(behaviour)));
+      kept = KeptJourney.of(mapper.find(id), id, catalogue);
     }
     Journey renamed = exchange.in(kept.journey());
     if (renamed != kept.journey()) {
-      journeys.write(id, kept.version(), renamed, SIGNED).orElseThrow();
-    } else if (behaviour != kept.behaviour()) {
+      journeys.write(kept, renamed, SIGNED).orElseThrow();
+    } else if (assumed) {
       cards.make(id);
     }
   }

@@ -16,6 +16,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.opentrellis.app.Answers.Answer;
 import org.opentrellis.app.RunningApplication;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.MissingNode;
 import tools.jackson.databind.node.NullNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -91,6 +92,38 @@ class JourneyApiTest {
     // The estimate comes along, unless it takes longer than one would wait for the rest.
     JsonNode asked = APP.post("/api/journeys/" + id + "/estimates", "").body();
     assertThat(estimate).isIn(asked, NullNode.getInstance());
+  }
+
+  @Test
+  void aFixSaysOnlyWhatItChangesAndDoneItMends() {
+    StringBuilder steps = new StringBuilder();
+    for (int i = 0; i < 7; i++) {
+      steps.append(
+          "{\"kind\": \"sendEmail\", \"id\": \"m%d\", \"message\": \"hello\"}, ".formatted(i));
+      steps.append(
+          "{\"kind\": \"wait\", \"id\": \"p%d\", \"rule\": {\"kind\": \"for\",".formatted(i)
+              + " \"amount\": {\"count\": 12, \"unit\": \"HOURS\"}}}, ");
+    }
+    Answer saved = save(1, DOCUMENT.replace("\"body\": [", "\"body\": [" + steps));
+    assertThat(saved.status()).isEqualTo(200);
+    assertThat(saved.body().get("expanded").isNull()).isTrue();
+    JsonNode changes = finding(saved, "too-many-in-a-week").at("/fix/changes");
+    assertThat(changes.propertyNames()).containsExactly("frequencyGuard");
+    ObjectNode mended = (ObjectNode) saved.body().get("journey").deepCopy();
+    mended.setAll((ObjectNode) changes);
+    Answer again = save(2, mended.toString());
+    assertThat(again.status()).isEqualTo(200);
+    assertThat(finding(again, "too-many-in-a-week").isMissingNode()).isTrue();
+  }
+
+  private static JsonNode finding(Answer saved, String code) {
+    return saved
+        .body()
+        .get("findings")
+        .valueStream()
+        .filter(one -> one.get("code").asString().equals(code))
+        .findFirst()
+        .orElse(MissingNode.getInstance());
   }
 
   @Test
