@@ -1,4 +1,4 @@
-import { describe, expect, it } from 'vitest'
+import { afterEach, describe, expect, it, vi } from 'vitest'
 import { answerOf, faultsOf, reasonOf, Refused } from './client'
 
 const response = (status: number) => new Response(null, { status })
@@ -51,5 +51,42 @@ describe('what is wrong with a request', () => {
   it('is nothing where something else failed', () => {
     expect(faultsOf(new Error('gone'))).toEqual({})
     expect(faultsOf(new Refused({ status: 507, code: 'disk-full', detail: 'Full.' }))).toEqual({})
+  })
+})
+
+describe('a request', () => {
+  const left: Request[] = []
+
+  async function client() {
+    class Absolute extends Request {
+      constructor(path: string, how?: RequestInit) {
+        super(new URL(path, 'http://test.test'), how)
+      }
+    }
+    vi.stubGlobal('Request', Absolute)
+    vi.stubGlobal('fetch', (request: Request) => {
+      left.push(request)
+      return Promise.resolve(new Response('[]'))
+    })
+    vi.resetModules()
+    return (await import('./client')).api
+  }
+
+  afterEach(() => {
+    vi.unstubAllGlobals()
+    left.length = 0
+  })
+
+  it('leaves at once, before anything that waits is drawn', async () => {
+    const api = await client()
+    const answer = api.GET('/api/journeys/names')
+    expect(left).toHaveLength(1)
+    await answer
+  })
+
+  it('says that it is JSON, also where there is nothing to say', async () => {
+    const api = await client()
+    await api.POST('/api/journeys/{id}/copies', { params: { path: { id: 1 } } })
+    expect(left[0]!.headers.get('Content-Type')).toBe('application/json')
   })
 })

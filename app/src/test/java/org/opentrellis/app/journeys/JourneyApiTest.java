@@ -38,6 +38,12 @@ class JourneyApiTest {
           "otherwise": {"id": "b-2"}}]}
       """;
 
+  private static final String WAITS =
+      """
+      "body": [
+         {"kind": "wait", "id": "w", "rule": {"kind": "for", "amount": {"count": 1, "unit": "DAYS"}}}]}
+      """;
+
   private static int tests;
 
   private long id;
@@ -231,6 +237,50 @@ class JourneyApiTest {
     assertThat(refused.status()).isEqualTo(400);
     assertThat(refused.body().at("/problems/0/place").asString())
         .isEqualTo("/behaviour/groups/0/zone");
+  }
+
+  @Test
+  void aJourneyThatNamesItselfFollowsItsOwnNewName() {
+    String itself = "{\"kind\": \"cameByJourney\", \"journey\": \"%s\"}".formatted(name);
+    String asks =
+        "{\"kind\": \"branch\", \"id\": \"r\", \"arms\": [{\"id\": \"r-1\", \"condition\": %s}],"
+                .formatted(itself)
+            + " \"otherwise\": {\"id\": \"r-2\"}}, ";
+    String document = DOCUMENT.replace("\"body\": [", "\"body\": [" + asks);
+    assertThat(save(1, document).status()).isEqualTo(200);
+    String other = name + ", renamed";
+    Answer renamed = save(2, document.replace("\"A test\"", "\"" + other + "\""));
+    assertThat(renamed.status()).isEqualTo(200);
+    assertThat(renamed.body().at("/journey/name").asString()).isEqualTo(other);
+    assertThat(renamed.body().at("/journey/body/0/arms/0/condition/journey").asString())
+        .isEqualTo(other);
+    ObjectNode said = (ObjectNode) renamed.body();
+    said.replace("estimate", NullNode.getInstance());
+    assertThat(load().body()).isEqualTo(said);
+  }
+
+  @Test
+  void whoOpensWhatSomebodyElseHasSavedIsToldSo() {
+    String waits = DOCUMENT.substring(0, DOCUMENT.indexOf("\"body\"")) + WAITS;
+    assertThat(save(1, waits).status()).isEqualTo(200);
+    String path = "/api/journeys/" + id + "/state";
+    Answer lost = APP.put(path, "{\"version\": 1, \"state\": \"OPEN\"}");
+    assertThat(lost.status()).isEqualTo(409);
+    assertThat(lost.body().get("code").asString()).isEqualTo("save-lost");
+    assertThat(load().body().at("/journey/state").asString()).isEqualTo("DRAFT");
+    Answer opened = APP.put(path, "{\"version\": 2, \"state\": \"OPEN\"}");
+    assertThat(opened.status()).isEqualTo(200);
+    assertThat(opened.body().get("version").asInt()).isEqualTo(3);
+    ObjectNode said = (ObjectNode) opened.body();
+    assertThat(load().body()).isEqualTo(said);
+    assertThat(APP.put(path, "{\"version\": 3, \"state\": \"STOPPED\"}").status()).isEqualTo(200);
+  }
+
+  @Test
+  void whatIsNoJourneyIsNotSavedAsOne() {
+    Answer missing =
+        APP.put("/api/journeys/999999", "{\"version\": 1, \"journey\": %s}".formatted(DOCUMENT));
+    assertThat(missing.status()).isEqualTo(404);
   }
 
   @Test
