@@ -184,7 +184,7 @@ const CHOICES: Record<string, () => unknown> = {
 
 <template>
   <section class="panel flex min-h-0 flex-col" aria-labelledby="run-sheet">
-    <div class="panel-head">
+    <div class="panel-head gap-1.5! whitespace-nowrap">
       <h2 id="run-sheet">Run sheet</h2>
       <span class="note">{{ stepCount === 1 ? '1 step' : `${stepCount} steps` }}</span>
       <SheetButtons
