@@ -20,7 +20,7 @@ const message = computed(() => {
 
 function mend() {
   const fix = props.finding.fix
-  if (fix) store.edit(fix.label.toLowerCase(), (journey) => ({ ...journey, ...fix.changes }))
+  if (fix) store.mend(fix)
 }
 </script>
 

@@ -4,7 +4,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { answerOf, api, reasonOf } from '@/api/client'
 import { outdated } from '@/api/queries'
-import type { JourneyDocument, JourneyView, RunSheet, StepDocument } from '@/api/types'
+import type { FindingView, JourneyDocument, JourneyView, RunSheet, StepDocument } from '@/api/types'
 import { allSteps, wholeOf } from './edits'
 import { journeySource, type Source } from './source'
 import { useHistory } from '@/editing/useHistory'
@@ -112,6 +112,11 @@ export const useJourneyStore = defineStore('journey', () => {
       sheetIsAhead = true
     }
     show(after)
+  }
+
+  /** Does what a finding offers: an edit like any other, of those members that it says. */
+  function mend(fix: NonNullable<FindingView['fix']>): void {
+    edit(fix.label.toLowerCase(), (before) => ({ ...before, ...fix.changes }))
   }
 
   function undo(): void {
@@ -222,6 +227,7 @@ export const useJourneyStore = defineStore('journey', () => {
     open,
     openFrom,
     edit,
+    mend,
     undo,
     redo,
     saveAgain,

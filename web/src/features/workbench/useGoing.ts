@@ -43,7 +43,7 @@ export function useGoing(sheet: Sheet, focusRow: () => void) {
   function mend(): boolean {
     const here = sheet.current.value === START ? null : sheet.current.value
     const fix = store.view?.findings.find((one) => one.step === here && one.fix)?.fix
-    if (fix) store.edit(fix.label.toLowerCase(), (journey) => ({ ...journey, ...fix.changes }))
+    if (fix) store.mend(fix)
     focusRow()
     return !!fix
   }

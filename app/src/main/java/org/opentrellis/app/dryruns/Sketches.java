@@ -32,6 +32,8 @@ import org.springframework.transaction.event.TransactionalEventListener;
 @Component
 class Sketches {
   private static final Logger LOG = LoggerFactory.getLogger(Sketches.class);
+
+  /** So long is nothing asked for once too many are waiting. */
   private static final long BREATH_MILLIS = 500;
 
   /** Whoever saves may save again, and waits for an estimate meanwhile. */

@@ -10,7 +10,6 @@ import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.http.Schemas;
 import org.opentrellis.core.check.Finding;
 import org.opentrellis.core.format.Documents;
-import org.opentrellis.core.journey.Catalogue;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.journey.StepId;
 import org.opentrellis.core.journey.Strands;
@@ -54,9 +53,9 @@ public record JourneyView(
 
   static JourneyView of(Look look, Running running) {
     KeptJourney kept = look.kept();
-    Inside inside = inside(kept, look.catalogue(), running);
     JsonNode document = Documents.write(kept.journey());
     Journey whole = Strands.expand(kept.journey(), look.catalogue());
+    Inside inside = inside(look, whole, running);
     return new JourneyView(
         kept.id(),
         kept.version(),
@@ -94,13 +93,13 @@ public record JourneyView(
         other);
   }
 
-  private static Inside inside(KeptJourney kept, Catalogue catalogue, Running running) {
+  /**
+   * @param whole the journey with the steps of its strands in place
+   */
+  private static Inside inside(Look look, Journey whole, Running running) {
+    KeptJourney kept = look.kept();
     Map<String, Long> atSteps = running.insideAtSteps(kept.id());
-    Set<String> steps =
-        Strands.expand(kept.journey(), catalogue)
-            .steps()
-            .map(step -> step.id().value())
-            .collect(Collectors.toSet());
+    Set<String> steps = whole.steps().map(step -> step.id().value()).collect(Collectors.toSet());
     long gone =
         atSteps.entrySet().stream()
             .filter(at -> !steps.contains(at.getKey()))
@@ -109,7 +108,7 @@ public record JourneyView(
     return new Inside(
         atSteps.values().stream().mapToLong(Long::longValue).sum(),
         gone,
-        running.changedSinceOpened(kept.id(), kept.journey(), catalogue));
+        running.changedSinceOpened(kept.id(), kept.journey(), look.catalogue()));
   }
 
   /**
