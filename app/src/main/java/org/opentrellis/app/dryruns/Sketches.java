@@ -33,7 +33,7 @@ import org.springframework.transaction.event.TransactionalEventListener;
 class Sketches {
   private static final Logger LOG = LoggerFactory.getLogger(Sketches.class);
 
-  /** So long is nothing asked for once too many are waiting. */
+  /** A journey is asked for again so long after too many were waiting. */
   private static final long BREATH_MILLIS = 500;
 
   /** Whoever saves may save again, and waits for an estimate meanwhile. */
