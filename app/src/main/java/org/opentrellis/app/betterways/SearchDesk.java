@@ -1,5 +1,7 @@
 package org.opentrellis.app.betterways;
 
+import java.util.OptionalDouble;
+import java.util.concurrent.atomic.LongAdder;
 import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.computing.ComputingRoom;
@@ -26,6 +28,9 @@ class SearchDesk {
   private final ComputingRoom room;
   private final Desk<BetterWays, Watching> desk;
 
+  /** Nanoseconds that a step of one person took in the last search; null before any. */
+  private volatile @Nullable Double pace;
+
   SearchDesk(ComputingRoom room, StorageWatch storage) {
     this.room = room;
     this.desk = new Desk<>("search on its way", room, storage);
@@ -35,6 +40,7 @@ class SearchDesk {
   private static final class Watching implements SearchWatch {
     private final SearchPlan search;
     private final long personRuns;
+    private final LongAdder through = new LongAdder();
     private volatile RunControl control = RunControl.NONE;
     private volatile boolean enough;
     private volatile @Nullable Best best;
@@ -46,7 +52,13 @@ class SearchDesk {
 
     @Override
     public void reached(int people) {
+      through.add(people);
       control.reached(people);
+    }
+
+    /** Nanoseconds that a step of one person took, if all of them took so many. */
+    double pace(long nanos) {
+      return (double) nanos / Math.max(1, through.sum()) / search.steps();
     }
 
     @Override
@@ -73,11 +85,25 @@ class SearchDesk {
             Lane.USUAL,
             effort -> {
               watching.control = effort.control();
+              long begun = System.nanoTime();
               BetterWays found = Search.of(search, watching);
+              pace = watching.pace(System.nanoTime() - begun);
               keep.accept(found);
               return found;
             });
     return stand(desk.put(task, watching));
+  }
+
+  /**
+   * How long a search would take in seconds, about, by the last one; nothing before any.
+   *
+   * @param personRuns how often one person goes through the journey for it
+   */
+  OptionalDouble seconds(SearchPlan search, long personRuns) {
+    Double last = pace;
+    return last == null
+        ? OptionalDouble.empty()
+        : OptionalDouble.of(personRuns * search.steps() * last / 1e9);
   }
 
   /**

@@ -2,6 +2,8 @@ package org.opentrellis.app.betterways;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
 import org.opentrellis.app.dryruns.DryRuns;
 import org.opentrellis.app.dryruns.KeptRun;
 import org.opentrellis.app.http.NotFound;
@@ -66,9 +68,16 @@ class WaysFinder {
             .map(one -> LeewayView.of(Proposal.of(one, search.plan())))
             .toList(),
         size,
-        run.millis() == 0
-            ? null
-            : size.personRuns() * run.millis() / 1000.0 / run.cohort().people());
+        seconds(run, search, size.personRuns()));
+  }
+
+  /** By the last search, else by the run itself, if that was made here. */
+  private @Nullable Double seconds(KeptRun run, SearchPlan search, long personRuns) {
+    OptionalDouble lately = desk.seconds(search, personRuns);
+    if (lately.isPresent()) {
+      return lately.getAsDouble();
+    }
+    return run.millis() == 0 ? null : personRuns * run.millis() / 1000.0 / run.cohort().people();
   }
 
   /**

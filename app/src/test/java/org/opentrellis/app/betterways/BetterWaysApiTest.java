@@ -1,6 +1,7 @@
 package org.opentrellis.app.betterways;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.data.Percentage.withPercentage;
 
 import java.util.List;
 import java.util.stream.StreamSupport;
@@ -68,6 +69,7 @@ class BetterWaysApiTest {
     assertThat(size.at("/vary/1/sentence").asString()).contains("1 day, 2 days, 3 days");
     assertThat(size.get("seconds").asDouble()).isPositive();
 
+    double before = secondsEach(run, 4000);
     JsonNode stand =
         over(APP.post("/api/dry-runs/%d/searches".formatted(run), wish(TRIES, 4000)).body());
     assertThat(state(stand)).isEqualTo("DONE");
@@ -77,20 +79,27 @@ class BetterWaysApiTest {
     assertThat(found.get("sentence").asString()).contains("not by chance");
     assertThat(found.get("tried").size()).isEqualTo(15);
 
+    // Now it is known how long such a search takes for each who goes through, whatever the run
+    // took.
+    double each = secondsEach(run, 4000);
+    assertThat(each).isNotEqualTo(before);
+    assertThat(each).isPositive().isLessThan(1e-3);
+    assertThat(secondsEach(run, 8000)).isCloseTo(each, withPercentage(1));
+
     // Taking it over saves nothing; the document is the journey's with that change.
     long journey = journey(run);
-    JsonNode before = APP.get("/api/journeys/" + journey).body();
+    JsonNode was = APP.get("/api/journeys/" + journey).body();
     Answer taken = APP.get("/api/dry-runs/%d/better-ways/0/journey".formatted(run));
     assertThat(taken.body().at("/journey/body").size())
-        .isGreaterThan(before.at("/journey/body").size());
+        .isGreaterThan(was.at("/journey/body").size());
     assertThat(taken.body().at("/behaviour/emails/again-1").isObject()).isTrue();
     assertThat(APP.get("/api/journeys/" + journey).body().get("version"))
-        .isEqualTo(before.get("version"));
+        .isEqualTo(was.get("version"));
 
     // As a version of its own it stands among the versions, and the journey is as it was.
     JsonNode kept = APP.post("/api/dry-runs/%d/better-ways/0/versions".formatted(run), "{}").body();
     JsonNode after = APP.get("/api/journeys/" + journey).body();
-    assertThat(after.get("journey")).isEqualTo(before.get("journey"));
+    assertThat(after.get("journey")).isEqualTo(was.get("journey"));
     JsonNode versions = APP.get("/api/journeys/%d/versions".formatted(journey)).body();
     assertThat(StreamSupport.stream(versions.spliterator(), false))
         .anySatisfy(
@@ -106,6 +115,12 @@ class BetterWaysApiTest {
 
     assertThat(APP.get("/api/dry-runs/%d/better-ways/9/journey".formatted(run)).status())
         .isEqualTo(404);
+  }
+
+  private static double secondsEach(long run, int people) {
+    String sizes = "/api/dry-runs/%d/search-sizes".formatted(run);
+    JsonNode size = APP.post(sizes, wish(TRIES, people)).body();
+    return size.get("seconds").asDouble() / size.at("/size/personRuns").asDouble();
   }
 
   private static long journey(long run) {

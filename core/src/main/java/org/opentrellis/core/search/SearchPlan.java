@@ -35,6 +35,11 @@ public record SearchPlan(VariedRun plan, SearchWish wish) {
     return plan.settings().people();
   }
 
+  /** How many steps the journey has as it is. */
+  public long steps() {
+    return plan.journey().steps().count();
+  }
+
   Space space() {
     return Space.of(plan, wish.vary());
   }
