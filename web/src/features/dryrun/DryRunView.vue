@@ -191,7 +191,9 @@ useTabTitle(() => journey.value && `${journey.value.journey.name}: dry run`)
       @again="runAgain"
       @report="report"
     />
-    <div v-if="failure" class="px-3 pb-2"><Trouble :text="failure" /></div>
+    <div v-if="failure" class="px-3 pb-2" :class="{ 'pt-4': !journey }">
+      <Trouble :text="failure" />
+    </div>
     <div v-if="part?.run.lived" class="px-3 pb-2">
       <p class="panel px-3 py-1.5">{{ part.run.lived }}</p>
     </div>
