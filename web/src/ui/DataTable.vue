@@ -6,7 +6,7 @@ import { definitions, FEATURES, type TableColumn } from './table'
 
 /** More rows than this are drawn only where one looks. */
 const MANY = 100
-const ROW_PIXELS = 32
+const USUAL_PIXELS = 32
 
 /**
  * A table of figures: heads that stay, columns that can be sorted by, a chosen row. A cell is the
@@ -20,8 +20,10 @@ const props = defineProps<{
   keyOf: (row: T) => string | number
   chosen?: string | number | null
   tableClass?: string
-  /** How high a row is and how its figures look; a table of very many rows keeps the usual. */
+  /** How high a row is and how its figures look; a table of very many rows says its height below. */
   rowClass?: string
+  /** How high a row is, in pixels. */
+  rowPixels?: number
   /** All heads are only read aloud. */
   headless?: boolean
   /** More rows may come while one is in it: nothing may jump when they become many. */
@@ -54,7 +56,7 @@ const virtual = useVirtualizer(
   computed(() => ({
     count: sorted.value.length,
     getScrollElement: () => scroller.value,
-    estimateSize: () => ROW_PIXELS,
+    estimateSize: () => props.rowPixels ?? USUAL_PIXELS,
     overscan: 20,
     enabled: many.value,
   })),
@@ -139,9 +141,10 @@ function order(column: TableColumn<T>) {
           :data-line="keyOf(row)"
           class="figure border-b border-line2 text-right text-note"
           :class="[
-            rowClass ?? 'h-8',
+            rowClass ?? (rowPixels ? '' : 'h-8'),
             chosen !== undefined && keyOf(row) === chosen ? 'bg-marigold-soft' : '',
           ]"
+          :style="rowPixels ? { height: `${rowPixels}px` } : undefined"
           :aria-rowindex="many ? index + 2 : undefined"
         >
           <component

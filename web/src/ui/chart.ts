@@ -2,6 +2,7 @@ import { BarChart, LineChart, ScatterChart } from 'echarts/charts'
 import {
   AriaComponent,
   GridComponent,
+  MarkAreaComponent,
   MarkLineComponent,
   TooltipComponent,
 } from 'echarts/components'
@@ -15,6 +16,7 @@ export function useCharts() {
     LineChart,
     ScatterChart,
     GridComponent,
+    MarkAreaComponent,
     MarkLineComponent,
     TooltipComponent,
     AriaComponent,

@@ -10,20 +10,14 @@ defineProps<{ tried: TriedWay[] }>()
 const COLUMNS: TableColumn<TriedWay>[] = [
   {
     id: 'what',
-    head: 'what was tried',
+    head: 'what was tried, and what became of it',
     names: true,
     headClass: 'px-3',
-    cellClass: 'max-w-64 px-3',
+    cellClass: 'w-full max-w-0 min-w-60 px-3',
   },
   { id: 'goal', head: 'goal', value: (row) => row.figures.goal.value },
   { id: 'emails', head: 'emails each', value: (row) => row.figures.emailsEach },
   { id: 'gone', head: 'unsubscribed', value: (row) => row.figures.unsubscribed.value },
-  {
-    id: 'fate',
-    head: 'what became of it',
-    headClass: 'text-left!',
-    cellClass: 'max-w-60 text-left!',
-  },
   {
     id: 'people',
     head: 'people',
@@ -32,7 +26,7 @@ const COLUMNS: TableColumn<TriedWay>[] = [
     cellClass: 'pr-3',
   },
 ]
-const what = (row: TriedWay) => row.changes.join('; ') || "Today's journey"
+const what = (row: TriedWay) => row.changes.join('; ')
 </script>
 
 <template>
@@ -41,19 +35,23 @@ const what = (row: TriedWay) => row.changes.join('; ') || "Today's journey"
     :columns="COLUMNS"
     :rows="tried"
     :key-of="what"
-    row-class="h-8"
+    :row-pixels="64"
   >
     <template #cell-what="{ row }">
-      <span class="block truncate" :class="{ 'font-semibold': row.row !== null }" :title="what(row)"
+      <span
+        v-if="row.changes.length"
+        class="line-clamp-2 leading-tight"
+        :class="{ 'font-semibold': row.row !== null }"
+        :title="what(row)"
         >{{ what(row) }}
       </span>
+      <span class="block truncate" :class="{ note: row.changes.length }" :title="row.fate">{{
+        row.fate
+      }}</span>
     </template>
     <template #cell-people="{ row }">{{ count(row.figures.people) }}</template>
     <template #cell-goal="{ row }">{{ percent(row.figures.goal.value, 1) }}</template>
     <template #cell-emails="{ row }">{{ row.figures.emailsEach?.toFixed(2) ?? '–' }}</template>
     <template #cell-gone="{ row }">{{ percent(row.figures.unsubscribed.value, 2) }}</template>
-    <template #cell-fate="{ row }">
-      <span class="note block truncate" :title="row.fate">{{ row.fate }}</span>
-    </template>
   </DataTable>
 </template>

@@ -40,7 +40,13 @@ export function useSearch(run: () => number, number: () => number) {
       }
       if (gone) return
       failure.value = stand.value.failure
-      if (stand.value.state === 'DONE') await outdated('better-ways', run(), number())
+      if (stand.value.state === 'DONE') {
+        // How long the next one will take is told by this one.
+        await Promise.all([
+          outdated('better-ways', run(), number()),
+          outdated('runs', 'search-size', run(), number()),
+        ])
+      }
     } catch (reason) {
       const forgotten = again && reason instanceof Refused && reason.problem.status === 404
       failure.value = forgotten ? null : reasonOf(reason)

@@ -33,7 +33,7 @@ describe('goal against emails', () => {
       way(0.09, 2.5),
       way(0.5, 1, {}, 500),
     ])
-    const [frontier, tried, found, today] = options.series
+    const [, frontier, tried, found, today] = options.series
     expect(frontier!.data).toEqual([
       [2, 10],
       [3, 12],
@@ -41,5 +41,21 @@ describe('goal against emails', () => {
     expect(tried!.data).toHaveLength(1)
     expect(found!.data).toHaveLength(1)
     expect(today!.data).toHaveLength(1)
+  })
+
+  it('is never so near that chance looks like a difference', () => {
+    const today = way(0.1, 2, { changes: [] })
+    Object.assign(today.figures.goal, { low: 0.09, high: 0.11 })
+    const [chance] = pictureOptions([today, way(0.1001, 2.001)]).series
+    expect(chance!.data).toEqual([
+      [1.96, 9],
+      [2.04, 11],
+    ])
+  })
+
+  it('knows no chance where nobody entered', () => {
+    const today = way(0, 0, { changes: [] })
+    Object.assign(today.figures.goal, { value: null, low: null, high: null })
+    expect(pictureOptions([today]).series[0]!.data).toEqual([])
   })
 })

@@ -12,6 +12,23 @@ function points(tried: TriedWay[]): Point[] {
   )
 }
 
+/** So far to both sides the picture shows at least, as a share of the emails of today's journey. */
+const AROUND = 0.02
+
+/**
+ * What chance alone does to today's goal: the picture is never so near that less than that looks
+ * like a difference.
+ */
+function byChance(today: TriedWay | undefined): [emails: number, goal: number][] {
+  const emails = today?.figures.emailsEach
+  const { low, high } = today?.figures.goal ?? {}
+  if (emails == null || low == null || high == null) return []
+  return [
+    [emails * (1 - AROUND), 100 * low],
+    [emails * (1 + AROUND), 100 * high],
+  ]
+}
+
 /** What the goal costs in emails: everything that all people went through, and its frontier. */
 export function pictureOptions(tried: TriedWay[]) {
   const most = Math.max(...tried.map((one) => one.figures.people))
@@ -19,6 +36,7 @@ export function pictureOptions(tried: TriedWay[]) {
   const today = whole.filter((one) => one.changes.length === 0)
   const shown = whole.filter((one) => one.row !== null)
   const others = whole.filter((one) => one.row === null && one.changes.length > 0)
+  const chance = byChance(today[0])
   const frontier = points(whole.filter((one) => one.frontier)).toSorted((a, b) => a[0] - b[0])
   return {
     ...PLAIN_CHART,
@@ -47,6 +65,24 @@ export function pictureOptions(tried: TriedWay[]) {
       axisLabel: { formatter: '{value}%' },
     },
     series: [
+      {
+        type: 'scatter',
+        name: "today's 95% interval",
+        symbolSize: 0,
+        silent: true,
+        data: chance,
+        markArea: {
+          silent: true,
+          itemStyle: { color: 'var(--color-marigold)', opacity: 0.12 },
+          label: {
+            formatter: "today's 95% interval",
+            position: 'insideTopRight',
+            color: 'var(--color-ink2)',
+            fontSize: 11,
+          },
+          data: chance.length ? [chance.map(([, goal]) => ({ yAxis: goal }))] : [],
+        },
+      },
       {
         type: 'line',
         name: 'frontier',

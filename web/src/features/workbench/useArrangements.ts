@@ -63,6 +63,8 @@ export function useArrangements() {
           body: { journey, action, rows, steps, ...NO_DETAILS, ...details },
         }),
       )
+      // What was edited meanwhile stays: the order is about the journey as it is now.
+      if (store.journey !== journey) return await carryOut(action, rows, details)
       refusal.value = refused
       if (!done) return false
       if (action === 'COPY') clipboard.value = done.steps

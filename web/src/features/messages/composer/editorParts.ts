@@ -5,6 +5,19 @@ import { VueNodeViewRenderer } from '@tiptap/vue-3'
 import type { LinkDocument, MergeField } from '@/api/types'
 import FieldChip from './FieldChip.vue'
 
+/** What an attribute of ours says; null where another program has one of that name. */
+function keptIn<T>(element: HTMLElement, attribute: string, part: keyof T): T | null {
+  try {
+    const kept = JSON.parse(element.getAttribute(attribute) ?? 'null') as T | null
+    return typeof kept?.[part] === 'object' ? kept : null
+  } catch {
+    return null
+  }
+}
+
+const fieldIn = (element: HTMLElement) => keptIn<MergeField>(element, 'data-field', 'source')
+const linkIn = (element: HTMLElement) => keptIn<LinkDocument>(element, 'data-link', 'to')
+
 /** What is each person's own: a chip that moves as one letter does. */
 export const MergeFieldNode = Node.create({
   name: 'mergeField',
@@ -15,13 +28,13 @@ export const MergeFieldNode = Node.create({
   addAttributes() {
     return {
       field: {
-        parseHTML: (element) => JSON.parse(element.getAttribute('data-field') ?? 'null'),
+        parseHTML: fieldIn,
         renderHTML: (attributes) => ({ 'data-field': JSON.stringify(attributes['field']) }),
       },
     }
   },
   parseHTML() {
-    return [{ tag: 'span[data-field]' }]
+    return [{ tag: 'span[data-field]', getAttrs: (one) => (fieldIn(one) ? null : false) }]
   },
   renderHTML({ HTMLAttributes }) {
     return ['span', mergeAttributes(HTMLAttributes)]
@@ -39,10 +52,8 @@ export const LinkMark = Mark.create({
     return {
       link: {
         parseHTML: (element): LinkDocument | null => {
-          const kept = element.getAttribute('data-link')
-          if (kept) return JSON.parse(kept) as LinkDocument
           const address = element.getAttribute('href') ?? ''
-          return { to: { kind: 'web', address }, name: null }
+          return linkIn(element) ?? { to: { kind: 'web', address }, name: null }
         },
         renderHTML: (attributes) => ({ 'data-link': JSON.stringify(attributes['link']) }),
       },
@@ -50,7 +61,7 @@ export const LinkMark = Mark.create({
   },
   parseHTML() {
     return [
-      { tag: 'a[data-link]' },
+      { tag: 'a[data-link]', getAttrs: (one) => (linkIn(one) ? null : false) },
       {
         tag: 'a[href]',
         getAttrs: (element) =>

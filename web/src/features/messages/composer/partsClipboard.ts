@@ -31,7 +31,12 @@ function wordsOf(parts: PartDocument[]): string {
 
 export async function copyParts(parts: PartDocument[]): Promise<void> {
   const copied: Copied = { words: wordsOf(parts), parts }
-  localStorage.setItem(KEY, JSON.stringify(copied))
+  try {
+    localStorage.setItem(KEY, JSON.stringify(copied))
+  } catch {
+    // Too much for the browser to keep: what is pasted then are the words.
+    localStorage.removeItem(KEY)
+  }
   try {
     await navigator.clipboard.writeText(copied.words)
   } catch {
@@ -40,8 +45,11 @@ export async function copyParts(parts: PartDocument[]): Promise<void> {
 }
 
 function lastCopied(): Copied | null {
-  const text = localStorage.getItem(KEY)
-  return text ? (JSON.parse(text) as Copied) : null
+  try {
+    return JSON.parse(localStorage.getItem(KEY) ?? 'null') as Copied | null
+  } catch {
+    return null
+  }
 }
 
 /** What HTML or words come to: a text with headings, paragraphs, lists and links. */
@@ -52,9 +60,13 @@ export function partsOf(html: string, words: string, fresh: () => string): PartD
       .split(/\n{2,}/)
       .map((one) => `<p>${escaped(one)}</p>`)
       .join('')
-  const blocks = blocksOf(generateJSON(pasted(page), proseParts)).filter((block) =>
-    block.kind === 'items' ? block.items.length > 0 : block.words.length > 0,
-  )
+  const blocks = blocksOf(generateJSON(pasted(page), proseParts))
+    .map((block) =>
+      block.kind === 'items'
+        ? { ...block, items: block.items.filter((item) => item.words.length > 0) }
+        : block,
+    )
+    .filter((block) => (block.kind === 'items' ? block.items : block.words).length > 0)
   return blocks.length ? [{ kind: 'prose', id: fresh(), blocks }] : []
 }
 

@@ -151,21 +151,29 @@ async function take(completion: Way) {
   ask()
 }
 
+/** A sentence in the journey as it is then: what was edited meanwhile stays. */
+async function readAndWritten(said: string): Promise<UnderstoodView | null> {
+  const before = journey.value
+  const read = await readNow(said)
+  if (!read?.understood) return null
+  await writeMessages(read.understood.messages)
+  return journey.value === before ? read.understood : readAndWritten(said)
+}
+
 /** Adds what was understood; what it sends and is not there yet is written first. */
 async function finish() {
   if (busy.value || text.value.trim() === '') return
   busy.value = true
   failure.value = null
   try {
-    const read = await readNow(text.value)
-    if (!read?.understood) return
-    await writeMessages(read.understood.messages)
+    const added = await readAndWritten(text.value)
+    if (!added) return
     if (!props.replaced) {
       text.value = ''
       caret.value = 0
       forget()
     }
-    emit('understood', read.understood)
+    emit('understood', added)
   } catch (problem) {
     failure.value = reasonOf(problem)
     forget()

@@ -71,6 +71,24 @@ describe('a typed line', () => {
     expect((field.get('textarea').element as HTMLTextAreaElement).value).toBe('')
   })
 
+  it('leaves what was edited while the server read it', async () => {
+    await line()
+    const store = useJourneyStore()
+    let edits = 1
+    server.reading = () => {
+      if (edits-- > 0)
+        store.edit('add email', (now) => ({ ...now, body: [...now.body, email('b', 'm')] }))
+      return { understood: { ...UNDERSTOOD, journey: store.journey } as unknown as UnderstoodView }
+    }
+    await field.get('textarea').setValue('wait 2 days')
+    await enter()
+    await flushPromises()
+    expect(understood()).toHaveLength(1)
+    expect(understood()![0]![0].journey.body.map((step) => step.id)).toEqual(['a', 'b'])
+    const read = server.asked.filter((one) => one.path.endsWith('/readings'))
+    expect((read.at(-1)!.body as { journey: typeof JOURNEY }).journey.body).toHaveLength(2)
+  })
+
   it('that is not understood says why, and keeps what was typed', async () => {
     await line()
     server.reading = () => ({

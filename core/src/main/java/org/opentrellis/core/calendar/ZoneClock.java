@@ -116,6 +116,14 @@ public final class ZoneClock {
         : instant(local(instant) + (long) days * DAY);
   }
 
+  /**
+   * Whether the clock is certainly not set back or forward between two moments; it may say no all
+   * the same.
+   */
+  public boolean isSteady(long from, long to) {
+    return from >= steadyFrom && to < steadyTo;
+  }
+
   /** The days since 1970-01-01 on the calendar of the zone. */
   public long day(long instant) {
     return Math.floorDiv(local(instant), (long) DAY);

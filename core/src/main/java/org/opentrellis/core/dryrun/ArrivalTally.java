@@ -49,6 +49,9 @@ final class ArrivalTally {
   /** Where an arrival at the moment counts. */
   private int bucket;
 
+  /** The day since entry; before 0 where clocks went back past midnight. */
+  private int day;
+
   private int dayCell;
   private int quarterCell;
   private long hour;
@@ -83,11 +86,19 @@ final class ArrivalTally {
   void comesTo(long local, long entryDay, long sinceEntry) {
     long sinceMidnight = local - entryDay * ZoneClock.DAY;
     int quarters = Days.quarters(sinceMidnight);
-    int day = Days.passed(sinceMidnight);
+    day = Days.passed(sinceMidnight);
     hour = entryDay * 24 + (quarters >> 2);
     bucket = TimeBuckets.index(sinceEntry);
     dayCell = Math.max(0, Math.min(day, days - 1)); // clocks may go back past midnight
     quarterCell = days + quarters - day * QUARTERS;
+  }
+
+  /** The same, one or more whole days later by a clock that is not set meanwhile. */
+  void comesLater(int wholeDays, long sinceEntry) {
+    day += wholeDays;
+    hour += wholeDays * 24L;
+    bucket = TimeBuckets.index(sinceEntry);
+    dayCell = Math.min(day, days - 1);
   }
 
   /** The step that follows another at once, or a negative number. */

@@ -45,6 +45,8 @@ abstract class PlainStop {
       tally.finished++;
       counts.finished++;
       days.finishes(walk.now - walk.entryAt);
+    } else if (follows == NONE) { // else whoever got here counts for the next one, too
+      walk.arrivals.add(next.number, 1);
     }
     return next;
   }
@@ -76,6 +78,13 @@ abstract class PlainStop {
     walk.comesTo(until);
     stoodUpTo(walk, Days.reached(until - walk.entryAt));
     return true;
+  }
+
+  /** They stand here for so many whole days, by a clock that is not set meanwhile. */
+  final void staysDays(PlainWalk walk, int wholeDays, long until) {
+    walk.now = until;
+    walk.arrivals.comesLater(wholeDays, until - walk.entryAt);
+    stoodUpTo(walk, walk.counted + wholeDays);
   }
 
   /** They leave the journey here, as soon as something takes them out. */

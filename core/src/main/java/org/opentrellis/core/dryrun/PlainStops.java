@@ -2,6 +2,7 @@ package org.opentrellis.core.dryrun;
 
 import java.util.Arrays;
 import org.jspecify.annotations.Nullable;
+import org.opentrellis.core.calendar.ZoneClock;
 import org.opentrellis.core.machine.PlainProgram;
 import org.opentrellis.core.machine.PlainQuestion;
 import org.opentrellis.core.machine.PlainStep;
@@ -65,6 +66,7 @@ final class PlainStops {
   private static final class Pause extends PlainStop {
     private final PlainStep.Wait wait;
     private final int days;
+    private final long daySeconds;
     private final @Nullable PlainStop ifPast;
     private final @Nullable PlainStop next;
 
@@ -79,11 +81,21 @@ final class PlainStops {
       this.ifPast = ifPast;
       this.next = next;
       days = wait.days();
+      daySeconds = (long) days * ZoneClock.DAY;
     }
 
     @Override
     @Nullable PlainStop act(PlainWalk walk) {
-      long until = days > 0 ? walk.clock.plusDays(walk.now, days) : wait.ends().at(walk);
+      long now = walk.now;
+      long later = now + daySeconds;
+      if (days > 0
+          && later <= walk.endsAt
+          && later < walk.outAt
+          && walk.clock.isSteady(now, later)) {
+        staysDays(walk, days, later);
+        return goOn(walk, next);
+      }
+      long until = days > 0 ? walk.clock.plusDays(now, days) : wait.ends().at(walk);
       if (until == PlainStep.Ends.PAST) {
         return goOn(walk, ifPast);
       }

@@ -68,13 +68,9 @@ final class PlainWalk extends PlainLife implements Stand, Background.Buys {
   /** Takes a person through and counts them. */
   void take(int number) {
     comes(number);
-    int expected = PlainStop.NONE;
+    arrivals.add(first.number, 1);
     PlainStop at = first;
     while (at != null) {
-      if (at.number != expected) {
-        arrivals.add(at.number, 1);
-      }
-      expected = at.follows;
       at = at.act(this);
     }
     tallies.close(this, number, mostEmailsInAWeek());

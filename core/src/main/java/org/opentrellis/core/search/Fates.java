@@ -66,12 +66,26 @@ final class Fates {
     }
     Gain ahead = trial.scores().wantedAgainst(race.today().scores(), wanted);
     if (ahead.points() <= 0) {
-      return "No better than today: %s less.".formatted(SearchWords.size(ahead, wanted));
+      return ahead.points() == 0
+          ? "No better than today: the same."
+          : "No better than today: %s behind.".formatted(SearchWords.size(ahead, wanted));
     }
     Gain behind = best.scores().wantedAgainst(trial.scores(), wanted);
     return behind.points() > 0
         ? "%s behind the best.".formatted(SearchWords.capitalised(SearchWords.size(behind, wanted)))
-        : "No better than something simpler, or one of more than are shown.";
+        : notShown(trial, SearchWords.size(ahead, wanted));
+  }
+
+  /** Why one is not shown than which none is better. */
+  private String notShown(Trial trial, String ahead) {
+    Trial simple = race.simplest(trial);
+    if (simple == race.today()) {
+      return "Perhaps by chance: ahead of today by %s.".formatted(ahead);
+    }
+    return simple == trial
+        ? "As good as one that is shown, or one of more than are shown."
+        : "Not clearly better than less: %s."
+            .formatted(String.join("; ", space.words(simple.variation)));
   }
 
   /** Of those whom everybody went through: nothing else gives more for as few emails. */

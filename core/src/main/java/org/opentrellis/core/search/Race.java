@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.opentrellis.core.journey.Journey;
 import org.opentrellis.core.random.Draws;
@@ -244,11 +245,11 @@ final class Race {
     if (broken != null) {
       return "Out: " + broken + ".";
     }
-    return "Dropped with %,d people: %s behind the best then."
-        .formatted(
-            people,
-            SearchWords.size(
-                leader.scores().wantedAgainst(trial.scores(), search.wanted()), search.wanted()));
+    Gain behind = leader.scores().wantedAgainst(trial.scores(), search.wanted());
+    return behind.points() == 0
+        ? "Dropped with %,d people: no better than the best then.".formatted(people)
+        : "Dropped with %,d people: %s behind the best then."
+            .formatted(people, SearchWords.size(behind, search.wanted()));
   }
 
   /** From the best to the best beside it, until none is better. */
@@ -279,14 +280,9 @@ final class Race {
    * many. Where a simpler one is not clearly worse, it stands in for the other.
    */
   List<Trial> finalists(int most) {
-    List<Trial> whole =
-        tried.values().stream()
-            .filter(trial -> trial.isScored() && trial.people() == today.people())
-            .sorted(betterFirst())
-            .toList();
     List<Trial> chosen = new ArrayList<>();
-    for (Trial trial : whole) {
-      Trial simple = simplest(trial, whole);
+    for (Trial trial : whole().sorted(betterFirst()).toList()) {
+      Trial simple = simplest(trial);
       boolean better =
           simple != today
               && broken(simple) == null
@@ -299,8 +295,17 @@ final class Race {
     return chosen;
   }
 
-  private Trial simplest(Trial trial, List<Trial> whole) {
-    return whole.stream()
+  /** Those whom everybody has gone through. */
+  private Stream<Trial> whole() {
+    return tried.values().stream()
+        .filter(trial -> trial.isScored() && trial.people() == today.people());
+  }
+
+  /**
+   * What stands in for a variation: the simplest than which it is not clearly better, or itself.
+   */
+  Trial simplest(Trial trial) {
+    return whole()
         .filter(one -> space.simpler(one.variation, trial.variation) && broken(one) == null)
         .filter(one -> !clearlyBetter(trial, one))
         .min(

@@ -5,11 +5,15 @@ import java.util.Locale;
 
 /** How differences of what is wanted are told. */
 public final class SearchWords {
+  private static final String NOUGHT = "[0.,]*";
+
   private SearchWords() {}
 
-  /** A size without its sign: "1.2 points". */
+  /** A size without its sign: "1.2 points of the goal", "less than 0.1 points of the goal". */
   static String size(Gain difference, Wanted wanted) {
-    return number(Math.abs(difference.points()), wanted) + " " + unit(wanted);
+    String size = number(Math.abs(difference.points()), wanted);
+    boolean tiny = size.matches(NOUGHT) && difference.points() != 0;
+    return (tiny ? "less than " + size.replaceFirst("0$", "1") : size) + " " + unit(wanted);
   }
 
   /** "+1.2 points (+0.4 to +2.0)". */
@@ -33,7 +37,7 @@ public final class SearchWords {
 
   private static String signed(double value, Wanted wanted) {
     String size = number(Math.abs(value), wanted);
-    return size.matches("[0.,]*") ? size : (value < 0 ? "\u2212" : "+") + size;
+    return size.matches(NOUGHT) ? size : (value < 0 ? "\u2212" : "+") + size;
   }
 
   private static String number(double size, Wanted wanted) {
