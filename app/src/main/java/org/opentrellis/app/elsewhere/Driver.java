@@ -99,16 +99,19 @@ record Driver(Path options) {
         .formatted(master, log.isEmpty() ? "nobody says why." : log.get(log.size() - 1));
   }
 
-  /** Its input ends first, which it takes as a word to go. */
+  /**
+   * Its input ends first, which it takes as a word to go. It is gone when this returns: what it may
+   * still write goes into a folder that is taken away next.
+   */
   private static void end(Process process) throws IOException {
     process.getOutputStream().close();
     try {
-      if (!process.waitFor(2, TimeUnit.SECONDS)) {
-        process.destroyForcibly();
+      if (process.waitFor(2, TimeUnit.SECONDS)) {
+        return;
       }
     } catch (InterruptedException stopped) {
-      process.destroyForcibly();
       Thread.currentThread().interrupt();
     }
+    process.destroyForcibly().onExit().join();
   }
 }
