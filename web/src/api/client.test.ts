@@ -30,27 +30,53 @@ describe('an answer of the server', () => {
 
 describe('what is wrong with a request', () => {
   const fault = (place: string, sentence: string) => ({ code: 'bad-value', place, sentence })
+  const refused = (...problems: ReturnType<typeof fault>[]) =>
+    new Refused({ status: 400, code: 'bad-request', detail: 'Some things are wrong.', problems })
 
-  it('stands at its part, all of a part together', () => {
-    const refused = new Refused({
-      status: 400,
-      code: 'bad-request',
-      detail: 'Three things are wrong.',
-      problems: [
-        fault('/address', 'No such address.'),
-        fault('/tags/0', 'A tag must not be empty.'),
-        fault('/tags/2', 'A tag is too long.'),
-      ],
-    })
-    expect(faultsOf(refused)).toEqual({
-      address: 'No such address.',
-      tags: 'A tag must not be empty. A tag is too long.',
+  it('stands at its field, all of a field together', () => {
+    const three = refused(
+      fault('/address', 'No such address.'),
+      fault('/tags/0', 'A tag must not be empty.'),
+      fault('/tags/2', 'A tag is too long.'),
+    )
+    expect(faultsOf(three, ['address', 'tags'])).toEqual({
+      wrong: {
+        address: 'No such address.',
+        tags: 'A tag must not be empty. A tag is too long.',
+      },
+      elsewhere: null,
     })
   })
 
-  it('is nothing where something else failed', () => {
-    expect(faultsOf(new Error('gone'))).toEqual({})
-    expect(faultsOf(new Refused({ status: 507, code: 'disk-full', detail: 'Full.' }))).toEqual({})
+  it('is told all the same where no field can tell it', () => {
+    const two = refused(
+      fault('/entrance/title', 'A title has words.'),
+      fault('/entrance/name', 'Another entrance is called so.'),
+    )
+    expect(faultsOf(two, ['entrance/title'])).toEqual({
+      wrong: { 'entrance/title': 'A title has words.' },
+      elsewhere: 'Another entrance is called so.',
+    })
+    expect(faultsOf(two, []).elsewhere).toBe('A title has words. Another entrance is called so.')
+    expect(faultsOf(refused(fault('', 'No object.')), ['name']).elsewhere).toBe('No object.')
+  })
+
+  it('stands at the nearest field above it, not at one whose name begins alike', () => {
+    const three = refused(
+      fault('/senders/0/address', 'No such address.'),
+      fault('/senders/1/name', 'A name is short.'),
+      fault('/sendersNote', 'Too long.'),
+    )
+    expect(faultsOf(three, ['senders', 'senders/0/address'])).toEqual({
+      wrong: { 'senders/0/address': 'No such address.', senders: 'A name is short.' },
+      elsewhere: 'Too long.',
+    })
+  })
+
+  it('is the reason where something else failed', () => {
+    expect(faultsOf(new Error('gone'), ['name'])).toEqual({ wrong: {}, elsewhere: 'gone' })
+    const full = new Refused({ status: 507, code: 'disk-full', detail: 'Full.' })
+    expect(faultsOf(full, ['name'])).toEqual({ wrong: {}, elsewhere: 'Full.' })
   })
 })
 

@@ -44,21 +44,33 @@ export class Refused extends Error {
   }
 }
 
-/** What is wrong with each part of a request, by the first step of its place; nothing if nothing is. */
-export function faultsOf(failure: unknown): Record<string, string> {
-  const faults: Record<string, string> = {}
-  const problems = failure instanceof Refused ? (failure.problem.problems ?? []) : []
-  for (const { place, sentence } of problems) {
-    const part = place.split('/')[1] ?? ''
-    faults[part] = [faults[part], sentence].filter(Boolean).join(' ')
-  }
-  return faults
+/** What is wrong with fields, by their names, and with what is no field of theirs. */
+export interface Faults {
+  wrong: Partial<Record<string, string>>
+  elsewhere: string | null
 }
 
-/** The same, each at its exact place, such as "senders/0/address"; "" for the whole. */
-export function placesOf(failure: unknown): Record<string, string> {
+export const NO_FAULTS: Faults = { wrong: {}, elsewhere: null }
+
+/**
+ * Why something failed: at the fields that can tell it, each by the way to it in what was sent, such
+ * as "address" or "entrance/title"; what is in a field is told there, too. Nothing is left untold.
+ */
+export function faultsOf(failure: unknown, fields: readonly string[]): Faults {
   const problems = failure instanceof Refused ? (failure.problem.problems ?? []) : []
-  return Object.fromEntries(problems.map(({ place, sentence }) => [place.slice(1), sentence]))
+  if (problems.length === 0) return { wrong: {}, elsewhere: reasonOf(failure) }
+  const nearestFirst = [...fields].sort((one, other) => other.length - one.length)
+  const said = new Map<string, string[]>()
+  for (const { place, sentence } of problems) {
+    const at = nearestFirst.find((field) => `${place}/`.startsWith(`/${field}/`)) ?? ''
+    said.set(at, [...(said.get(at) ?? []), sentence])
+  }
+  const elsewhere = said.get('')?.join(' ') ?? null
+  said.delete('')
+  return {
+    wrong: Object.fromEntries([...said].map(([field, why]) => [field, why.join(' ')])),
+    elsewhere,
+  }
 }
 
 type Answer<T> = { data?: T; error?: unknown; response: Response }

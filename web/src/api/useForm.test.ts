@@ -7,12 +7,24 @@ const refused = (problems: { code: string; place: string; sentence: string }[]) 
 
 describe('a form', () => {
   it('tells at the field what is wrong with it, and only there', async () => {
-    const { wrong, failure, told, send } = useForm()
+    const { wrong, failure, told, send } = useForm('address')
     const problem = { code: 'bad-value', place: '/address', sentence: 'There is no @ in it.' }
     expect(await send(() => Promise.reject(refused([problem])))).toBe(false)
     expect(wrong.value).toEqual({ address: 'There is no @ in it.' })
     expect(failure.value).toBeNull()
     expect(told.value).toBe('There is no @ in it.')
+  })
+
+  it('never keeps to itself what none of its fields tells', async () => {
+    const { wrong, failure, told, send } = useForm('address')
+    const problems = [
+      { code: 'bad-value', place: '/address', sentence: 'There is no @ in it.' },
+      { code: 'bad-value', place: '/zone', sentence: 'There is no such time zone.' },
+    ]
+    await send(() => Promise.reject(refused(problems)))
+    expect(wrong.value).toEqual({ address: 'There is no @ in it.' })
+    expect(failure.value).toBe('There is no such time zone.')
+    expect(told.value).toBe('There is no @ in it. There is no such time zone.')
   })
 
   it('tells below what belongs to no field, and forgets it when it is sent again', async () => {

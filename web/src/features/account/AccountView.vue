@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { answerOf, api, placesOf, reasonOf, Refused } from '@/api/client'
+import { answerOf, api, faultsOf, NO_FAULTS, reasonOf, Refused, type Faults } from '@/api/client'
 import { outdated, queryClient, questions } from '@/api/queries'
 import type { AccountSeen } from '@/api/types'
 import { useDraft } from '@/editing/useDraft'
@@ -15,12 +15,32 @@ import SenderRows from './SenderRows.vue'
 const { data: seen, error } = useQuery(questions.account())
 const { data: choices, error: noChoices } = useQuery(questions.accountChoices())
 
-const { given, changed, take } = useDraft(computed(() => seen.value?.account))
-const wrong = ref<Record<string, string>>({})
-const failure = ref<string | null>(null)
+const { given, changed, take } = useDraft(
+  computed(() => seen.value?.account),
+  'account',
+)
+const faults = ref<Faults>(NO_FAULTS)
+const wrong = computed(() => faults.value.wrong)
 const theirs = ref<AccountSeen | null>(null)
 const busy = ref(false)
 
+/** What can tell at its place what is wrong with it. */
+const fields = computed(() => [
+  'name',
+  'postalAddress',
+  'zone',
+  'language',
+  'currency',
+  'monthlyQuota',
+  'quietHours',
+  'textSender',
+  'textStop',
+  'segmentPrice',
+  'senders',
+  ...(given.value?.senders ?? []).flatMap((_, place) =>
+    ['name', 'address', 'answersTo'].map((part) => `senders/${place}/${part}`),
+  ),
+])
 const language = computed(() =>
   choices.value?.languages.find((one) => one.tag === given.value?.language),
 )
@@ -37,13 +57,17 @@ function number(key: 'monthlyQuota' | 'segmentPrice', event: Event) {
 
 async function save() {
   busy.value = true
-  wrong.value = {}
-  failure.value = null
+  faults.value = NO_FAULTS
   try {
+    const sent = JSON.stringify(given.value)
     const saved = await answerOf(api.PUT('/api/account', { body: given.value! }))
     theirs.value = null
     queryClient.setQueryData(questions.account().queryKey, saved)
-    take(saved.account)
+    const typedSince = JSON.stringify(given.value) !== sent
+    take(
+      saved.account,
+      typedSince ? { ...given.value!, version: saved.account.version } : undefined,
+    )
     await outdated('limits')
   } catch (reason) {
     const current = reason instanceof Refused ? reason.problem?.current : null
@@ -51,9 +75,7 @@ async function save() {
       theirs.value = current as unknown as AccountSeen
       given.value!.version = theirs.value.account.version
     } else {
-      wrong.value = placesOf(reason)
-      const nowhere = Object.keys(wrong.value).length === 0
-      failure.value = wrong.value[''] ?? (nowhere ? reasonOf(reason) : null)
+      faults.value = faultsOf(reason, fields.value)
     }
   } finally {
     busy.value = false
@@ -89,7 +111,7 @@ useTabTitle(() => 'Account')
         <button type="submit" class="button button-main" :disabled="busy || !changed">Save</button>
       </header>
       <Trouble v-if="error ?? noChoices" :text="reasonOf(error ?? noChoices)" />
-      <Trouble v-if="failure" class="mb-3" :text="failure" />
+      <Trouble v-if="faults.elsewhere" class="mb-3" :text="faults.elsewhere" />
       <div v-if="theirs" class="warning mb-3 flex items-center gap-3" role="alert">
         <span class="flex-1"
           >Somebody else has changed the account meanwhile: {{ theirs.account.name || 'no name' }},
@@ -208,12 +230,9 @@ useTabTitle(() => 'Account')
               <span class="note">by each person’s own time: nothing is sent then, it waits.</span>
             </template>
             <span v-else class="note">none: messages go out at any hour.</span>
-            <span
-              v-if="wrong['quietHours/from'] || wrong['quietHours/to']"
-              class="text-note text-clay"
-              role="alert"
-              >{{ wrong['quietHours/from'] ?? wrong['quietHours/to'] }}</span
-            >
+            <span v-if="wrong.quietHours" class="text-note text-clay" role="alert">{{
+              wrong.quietHours
+            }}</span>
           </div>
         </section>
         <section

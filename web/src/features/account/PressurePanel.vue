@@ -6,7 +6,7 @@ import { answerOf, api, reasonOf } from '@/api/client'
 import { outdated, questions } from '@/api/queries'
 import type { PressureTried, PressureView } from '@/api/types'
 import { useForm } from '@/api/useForm'
-import { useDraft } from '@/editing/useDraft'
+import { useKeptDraft } from '@/editing/useKeptDraft'
 import Trouble from '@/ui/Trouble.vue'
 
 type Purpose = PressureView['order'][number]
@@ -27,8 +27,17 @@ const BECOMES: { key: PressureView['then']; says: string }[] = [
 ]
 
 const { data: view, error } = useQuery(questions.pressure())
-const { given, changed, take } = useDraft<PressureView>(view)
-const saving = useForm()
+const asKept = (is: PressureView) => ({ document: is, version: is.version })
+const { given, changed, save, undo, ...saving } = useKeptDraft<PressureView>({
+  kept: computed(() => view.value && asKept(view.value)),
+  place: 'pressure',
+  fields: ['emailsPerWeek'],
+  put: async ({ document: { emailsPerWeek, then, order }, version }) =>
+    asKept(
+      await answerOf(api.PUT('/api/pressure', { body: { emailsPerWeek, then, order, version } })),
+    ),
+  lookAnew: () => Promise.all([outdated('pressure'), outdated('account'), outdated('calendar')]),
+})
 const trying = useForm()
 const tried = ref<PressureTried | null>(null)
 const route = useRoute()
@@ -63,13 +72,6 @@ function move(at: number, by: number) {
   given.value!.order = all
 }
 
-async function save() {
-  await saving.send(async () => {
-    take(await answerOf(api.PUT('/api/pressure', { body: order.value })))
-    await Promise.all([outdated('pressure'), outdated('account'), outdated('calendar')])
-  })
-}
-
 async function tryIt() {
   await trying.send(async () => {
     tried.value = await answerOf(api.POST('/api/pressure/trials', { body: order.value }))
@@ -89,12 +91,7 @@ async function tryIt() {
       <h2 id="pressure-head" class="text-lead font-bold">Enough for one person</h2>
       <span class="note">from all journeys and newsletters together</span>
       <span class="ml-auto flex gap-2">
-        <button
-          v-if="changed && view"
-          type="button"
-          class="button button-small"
-          @click="take(view)"
-        >
+        <button v-if="changed && view" type="button" class="button button-small" @click="undo">
           Undo
         </button>
         <button class="button button-small" :disabled="saving.busy.value || !changed">

@@ -2,7 +2,7 @@
 import type { SenderPart } from '@/api/types'
 
 /** Who emails come from, the usual one first. */
-defineProps<{ wrong: Record<string, string> }>()
+defineProps<{ wrong: Partial<Record<string, string>> }>()
 const senders = defineModel<SenderPart[]>({ required: true })
 
 const PARTS = [

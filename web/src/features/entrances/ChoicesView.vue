@@ -4,9 +4,8 @@ import { refDebounced } from '@vueuse/core'
 import { computed } from 'vue'
 import { answerOf, api, reasonOf } from '@/api/client'
 import { outdated, questions } from '@/api/queries'
-import type { ChoicesPageDocument } from '@/api/types'
-import { useForm } from '@/api/useForm'
-import { useDraft } from '@/editing/useDraft'
+import type { ChoicesPageDocument, ChoicesPageView } from '@/api/types'
+import { useKeptDraft } from '@/editing/useKeptDraft'
 import Labelled from '@/ui/Labelled.vue'
 import Trouble from '@/ui/Trouble.vue'
 import { useTabTitle } from '@/ui/useTabTitle'
@@ -18,8 +17,15 @@ import PagePicture from './PagePicture.vue'
 
 /** The page on which readers of mail choose what they get. */
 const { data: kept, error } = useQuery(questions.choicesPage())
-const { given, changed, take } = useDraft<ChoicesPageDocument>(computed(() => kept.value?.page))
-const { wrong, failure, busy, send } = useForm()
+const asKept = (is: ChoicesPageView) => ({ document: is.page, version: is.version })
+const { given, changed, save, undo, wrong, failure, busy } = useKeptDraft<ChoicesPageDocument>({
+  kept: computed(() => kept.value && asKept(kept.value)),
+  place: 'choices',
+  fields: ['page/title'],
+  put: async ({ document, version }) =>
+    asKept(await answerOf(api.PUT('/api/choices-page', { body: { page: document, version } }))),
+  lookAnew: () => outdated('choices-page'),
+})
 const asked = refDebounced(
   computed(() => JSON.stringify(given.value)),
   80,
@@ -30,18 +36,6 @@ const look = useQuery(
     enabled: asked.value !== 'null',
   })),
 )
-
-async function save() {
-  await send(async () => {
-    const saved = await answerOf(
-      api.PUT('/api/choices-page', {
-        body: { page: given.value!, version: kept.value!.version },
-      }),
-    )
-    take(saved.page)
-    await outdated('choices-page')
-  })
-}
 
 useTabTitle(() => 'Your choices')
 </script>
@@ -60,7 +54,7 @@ useTabTitle(() => 'Your choices')
       >
         <div class="flex items-center gap-2">
           <h2 id="choices" class="font-display text-empty font-bold">Your choices</h2>
-          <DraftKeys :changed="changed" :busy="busy" @undo="take(kept.page)" @save="save" />
+          <DraftKeys :changed="changed" :busy="busy" @undo="undo" @save="save" />
         </div>
         <p>
           The page behind “your choices” in every email. Its reader needs no password: the link is

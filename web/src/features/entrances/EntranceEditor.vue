@@ -6,8 +6,7 @@ import { useRouter } from 'vue-router'
 import { answerOf, api } from '@/api/client'
 import { outdated, questions } from '@/api/queries'
 import type { EntranceDocument, EntranceView } from '@/api/types'
-import { useForm } from '@/api/useForm'
-import { useDraft } from '@/editing/useDraft'
+import { useKeptDraft } from '@/editing/useKeptDraft'
 import GoneForGood from '@/ui/GoneForGood.vue'
 import Labelled from '@/ui/Labelled.vue'
 import { count, day } from '@/ui/figures'
@@ -22,8 +21,20 @@ import WaysIn from './WaysIn.vue'
 const props = defineProps<{ entrance: EntranceView }>()
 
 const router = useRouter()
-const { given, changed, take } = useDraft<EntranceDocument>(computed(() => props.entrance.entrance))
-const { wrong, failure, busy, send } = useForm()
+const at = computed(() => ({ params: { path: { id: props.entrance.id } } }))
+const asKept = (is: EntranceView) => ({ document: is.entrance, version: is.version })
+const { given, changed, save, undo, wrong, failure, busy, send } = useKeptDraft<EntranceDocument>({
+  kept: computed(() => asKept(props.entrance)),
+  place: `entrance.${props.entrance.id}`,
+  fields: ['entrance/title'],
+  put: async ({ document, version }) =>
+    asKept(
+      await answerOf(
+        api.PUT('/api/entrances/{id}', { ...at.value, body: { entrance: document, version } }),
+      ),
+    ),
+  lookAnew: () => outdated('entrances'),
+})
 const asked = refDebounced(
   computed(() => JSON.stringify(given.value)),
   80,
@@ -61,24 +72,12 @@ function put(what: 'above' | 'handsOut' | 'tells', value: string) {
   else delete given.value![what]
 }
 
-async function save() {
-  await send(async () => {
-    const saved = await answerOf(
-      api.PUT('/api/entrances/{id}', {
-        params: { path: { id: props.entrance.id } },
-        body: { entrance: given.value!, version: props.entrance.version },
-      }),
-    )
-    take(saved.entrance)
-    await outdated('entrances')
-  })
-}
-
 async function turn(on: boolean) {
-  const path = { params: { path: { id: props.entrance.id } } }
   await send(async () => {
     await answerOf(
-      on ? api.PUT('/api/entrances/{id}/on', path) : api.DELETE('/api/entrances/{id}/on', path),
+      on
+        ? api.PUT('/api/entrances/{id}/on', at.value)
+        : api.DELETE('/api/entrances/{id}/on', at.value),
     )
     await outdated('entrances')
   })
@@ -86,9 +85,7 @@ async function turn(on: boolean) {
 
 async function copy() {
   await send(async () => {
-    const made = await answerOf(
-      api.POST('/api/entrances/{id}/copies', { params: { path: { id: props.entrance.id } } }),
-    )
+    const made = await answerOf(api.POST('/api/entrances/{id}/copies', at.value))
     await outdated('entrances')
     await router.push({ name: 'entrance', params: { id: made.id } })
   })
@@ -96,9 +93,7 @@ async function copy() {
 
 async function remove() {
   await send(async () => {
-    await answerOf(
-      api.DELETE('/api/entrances/{id}', { params: { path: { id: props.entrance.id } } }),
-    )
+    await answerOf(api.DELETE('/api/entrances/{id}', at.value))
     await outdated('entrances')
     await router.push({ name: 'entrances' })
   })
@@ -116,7 +111,7 @@ async function remove() {
         <h2 id="what-it-does" class="min-w-0 truncate font-display text-empty font-bold">
           {{ entrance.entrance.name }}
         </h2>
-        <DraftKeys :changed="changed" :busy="busy" @undo="take(entrance.entrance)" @save="save" />
+        <DraftKeys :changed="changed" :busy="busy" @undo="undo" @save="save" />
       </div>
       <ol class="grid gap-1 border-l-2 border-line pl-3" aria-label="What it does">
         <li v-for="line in sheet" :key="line">{{ line }}</li>

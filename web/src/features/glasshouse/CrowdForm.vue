@@ -47,7 +47,7 @@ const days = ref(7)
 const pace = ref<ComingPace>('EVENLY')
 const confirm = ref(80)
 const come = ref<string | null>(null)
-const { wrong, failure, busy, send } = useForm()
+const { wrong, failure, busy, send } = useForm('people', 'days', 'confirm')
 
 async function letThemCome() {
   come.value = null

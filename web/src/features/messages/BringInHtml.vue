@@ -12,7 +12,7 @@ const router = useRouter()
 const html = ref('')
 const name = ref('')
 const seen = shallowRef<HtmlImportView | null>(null)
-const { wrong, failure, busy, send } = useForm()
+const { wrong, failure, busy, send } = useForm('html', 'name')
 
 async function read(file: File | undefined) {
   if (!file) return

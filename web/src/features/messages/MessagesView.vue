@@ -22,7 +22,7 @@ const name = ref('')
 const channel = ref<'email' | 'text'>('email')
 const adding = ref(false)
 const bringing = ref(false)
-const { wrong, failure, busy, send } = useForm()
+const { wrong, told, busy, send } = useForm('name')
 
 const all = computed(() =>
   (messages.data.value ?? []).map((one) => ({
@@ -131,9 +131,7 @@ useTabTitle(() => 'Messages')
         Begin
       </button>
       <button type="button" class="button" @click="adding = false">Cancel</button>
-      <span v-if="wrong['name'] || failure" class="text-clay" role="alert">{{
-        wrong['name'] ?? failure
-      }}</span>
+      <span v-if="told" class="text-clay" role="alert">{{ told }}</span>
     </form>
     <ul v-if="adding" class="grid grid-cols-4 gap-2" aria-label="Starters">
       <li v-for="one in starters.data.value" :key="one.id">

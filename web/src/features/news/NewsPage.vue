@@ -5,10 +5,9 @@ import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { answerOf, api, reasonOf } from '@/api/client'
 import { outdated, questions } from '@/api/queries'
-import type { NewsDocument } from '@/api/types'
-import { useForm } from '@/api/useForm'
+import type { NewsDocument, NewsView } from '@/api/types'
 import DraftKeys from '@/editing/DraftKeys.vue'
-import { useDraft } from '@/editing/useDraft'
+import { useKeptDraft } from '@/editing/useKeptDraft'
 import NewsletterForm from '@/features/newsletters/NewsletterForm.vue'
 import Trouble from '@/ui/Trouble.vue'
 import { useTabTitle } from '@/ui/useTabTitle'
@@ -25,8 +24,20 @@ const LOOKED_AT_AGAIN = 20_000
 
 const router = useRouter()
 const { data: view, error } = useQuery(computed(() => questions.newsOf(props.id)))
-const { given, changed, take } = useDraft<NewsDocument>(computed(() => view.value?.series))
-const { wrong, failure, busy, send } = useForm()
+const at = computed(() => ({ params: { path: { id: props.id } } }))
+const asKept = (is: NewsView) => ({ document: is.series, version: is.version })
+const { given, changed, save, undo, wrong, failure, busy, send } = useKeptDraft<NewsDocument>({
+  kept: computed(() => view.value && asKept(view.value)),
+  place: `news.${props.id}`,
+  fields: ['series/letter/name', 'series/rhythm', 'series/source'],
+  put: async ({ document, version }) =>
+    asKept(
+      await answerOf(
+        api.PUT('/api/news/{id}', { ...at.value, body: { series: document, version } }),
+      ),
+    ),
+  lookAnew: done,
+})
 const asked = refDebounced(
   computed(() => JSON.stringify(given.value)),
   150,
@@ -46,32 +57,10 @@ const ofLetter = computed(() =>
     .filter((one) => one.place.startsWith('/letter'))
     .map((one) => ({ ...one, place: one.place.slice('/letter'.length) })),
 )
-const wrongOfLetter = computed(() =>
-  Object.fromEntries(
-    Object.entries(wrong.value).map(([place, why]) => [
-      place.replace(/^series\/letter/, 'newsletter'),
-      why,
-    ]),
-  ),
-)
+const wrongOfLetter = computed(() => ({ 'newsletter/name': wrong.value['series/letter/name'] }))
 const message = computed(() => given.value?.letter.message ?? null)
-const at = computed(() => ({ params: { path: { id: props.id } } }))
-
 async function done() {
   await Promise.all([outdated('news'), outdated('newsletters'), outdated('calendar')])
-}
-
-async function save() {
-  await send(async () => {
-    const saved = await answerOf(
-      api.PUT('/api/news/{id}', {
-        ...at.value,
-        body: { series: given.value!, version: view.value!.version },
-      }),
-    )
-    take(saved.series)
-    await done()
-  })
 }
 
 const go = (evenSoMany: boolean) => ({
@@ -131,7 +120,7 @@ async function putAway() {
         class="first-of-type:ml-auto"
         :changed="changed"
         :busy="busy"
-        @undo="take(view.series)"
+        @undo="undo"
         @save="save"
       />
     </header>
@@ -185,7 +174,7 @@ async function putAway() {
           :findings="look?.findings ?? view.findings"
           :people="look?.people ?? view.people"
           :fresh="look?.entries.length ?? 0"
-          :changed="changed"
+          :changed="!view.on && changed"
           :busy="busy"
           @on="turnOn"
           @off="turnOff"

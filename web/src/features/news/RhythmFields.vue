@@ -65,8 +65,8 @@ const fromSite = computed({
     <p v-if="rhythm.kind === 'monthly' && rhythm.day > 28" class="note">
       In a shorter month it goes on its last day.
     </p>
-    <p v-if="wrong['series/rhythm/day'] ?? wrong['series/rhythm']" class="note text-clay!">
-      {{ wrong['series/rhythm/day'] ?? wrong['series/rhythm'] }}
+    <p v-if="wrong['series/rhythm']" class="note text-clay!" role="alert">
+      {{ wrong['series/rhythm'] }}
     </p>
   </fieldset>
   <fieldset class="grid gap-2">

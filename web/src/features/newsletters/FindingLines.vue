@@ -6,8 +6,12 @@ import type { NewsletterFault } from '@/api/types'
 const props = defineProps<{ findings: NewsletterFault[]; asks: boolean }>()
 const meansIt = defineModel<boolean>({ required: true })
 
-const many = computed(() => props.findings.some((one) => one.code === 'many'))
-watch(many, () => (meansIt.value = false))
+const many = computed(() => props.findings.find((one) => one.code === 'many'))
+/* So many are meant, not more of them. */
+watch(
+  () => many.value?.sentence,
+  () => (meansIt.value = false),
+)
 </script>
 
 <template>

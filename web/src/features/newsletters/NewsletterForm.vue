@@ -172,8 +172,8 @@ const timed = computed({
           about(findings, '/going')!.sentence
         }}</span>
       </span>
-      <p v-if="wrong.newsletter" class="text-note text-clay" role="alert">
-        {{ wrong.newsletter }}
+      <p v-if="wrong['newsletter/going']" class="text-note text-clay" role="alert">
+        {{ wrong['newsletter/going'] }}
       </p>
     </fieldset>
     <SubjectsForm v-model="given.subjects" :findings="findings" />

@@ -5,10 +5,9 @@ import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { answerOf, api, reasonOf } from '@/api/client'
 import { outdated, questions } from '@/api/queries'
-import type { NewsletterDocument } from '@/api/types'
-import { useForm } from '@/api/useForm'
-import { useDraft } from '@/editing/useDraft'
+import type { NewsletterDocument, NewsletterView } from '@/api/types'
 import DraftKeys from '@/editing/DraftKeys.vue'
+import { useKeptDraft } from '@/editing/useKeptDraft'
 import { useRun } from '@/features/dryrun/useRun'
 import PagePicture from '@/features/entrances/PagePicture.vue'
 import Trouble from '@/ui/Trouble.vue'
@@ -24,10 +23,25 @@ const props = defineProps<{ id: number }>()
 
 const router = useRouter()
 const { data: view, error } = useQuery(computed(() => questions.newsletter(props.id)))
-const { given, changed, take } = useDraft<NewsletterDocument>(
-  computed(() => view.value?.newsletter),
+const at = computed(() => ({ params: { path: { id: props.id } } }))
+const asKept = (is: NewsletterView) => ({ document: is.newsletter, version: is.version })
+const { given, changed, save, undo, wrong, failure, busy, send } = useKeptDraft<NewsletterDocument>(
+  {
+    kept: computed(() => view.value && asKept(view.value)),
+    place: `newsletter.${props.id}`,
+    fields: ['newsletter/name', 'newsletter/going'],
+    put: async ({ document, version }) =>
+      asKept(
+        await answerOf(
+          api.PUT('/api/newsletters/{id}', {
+            ...at.value,
+            body: { newsletter: document, version },
+          }),
+        ),
+      ),
+    lookAnew: done,
+  },
 )
-const { wrong, failure, busy, send } = useForm()
 const draft = computed(() => view.value?.phase === 'DRAFT')
 const asked = refDebounced(
   computed(() => JSON.stringify(given.value)),
@@ -49,34 +63,18 @@ const page = useQuery(
 )
 useTabTitle(() => view.value?.newsletter.name ?? 'Newsletter')
 
-const at = computed(() => ({ params: { path: { id: props.id } } }))
-
 async function done() {
   await outdated('newsletters')
 }
 
-async function save() {
-  await send(async () => {
-    const saved = await answerOf(
-      api.PUT('/api/newsletters/{id}', {
-        ...at.value,
-        body: { newsletter: given.value!, version: view.value!.version },
-      }),
-    )
-    take(saved.newsletter)
-    await done()
-  })
-}
-
 async function plan(now: boolean, evenSoMany: boolean) {
   await send(async () => {
-    const planned = await answerOf(
+    await answerOf(
       api.PUT('/api/newsletters/{id}/plan', {
         ...at.value,
         body: { version: view.value!.version, now, people: seen.value!.people, evenSoMany },
       }),
     )
-    take(planned.newsletter)
     await done()
   })
 }
@@ -126,7 +124,7 @@ async function putAway() {
         class="first-of-type:ml-auto"
         :changed="changed"
         :busy="busy"
-        @undo="take(view.newsletter)"
+        @undo="undo"
         @save="save"
       />
     </header>
@@ -179,7 +177,7 @@ async function putAway() {
           :review="seen?.review ?? []"
           :says="seen?.says ?? []"
           :findings="seen?.findings ?? []"
-          :changed="changed"
+          :changed="draft && changed"
           :busy="busy"
           @plan="plan"
           @call-back="callBack"
@@ -193,7 +191,7 @@ async function putAway() {
             >Open its message</RouterLink
           >
           <template #below>
-            <RunForm :id="id" :timed="given.going !== null" :changed="changed" />
+            <RunForm :id="id" :timed="given.going !== null" :changed="draft && changed" />
             <WhoClicks v-if="message" :key="message" :message="message" />
           </template>
         </NewsletterReview>

@@ -36,7 +36,7 @@ const given = ref<Record<Field, string>>({
 /* At home unless something else is said. */
 const { data: home } = useQuery(questions.account())
 watch(home, (now) => now && (given.value.zone ||= now.account.zone), { immediate: true })
-const { wrong, failure, busy, send } = useForm()
+const { wrong, failure, busy, send } = useForm(...FIELDS.map((field) => field.id))
 const first = useTemplateRef<HTMLInputElement[]>('first')
 onMounted(() => first.value?.[0]?.focus())
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { onMounted, ref, useTemplateRef } from 'vue'
-import { answerOf, api, faultsOf, reasonOf, Refused } from '@/api/client'
+import { computed, onMounted, ref, useTemplateRef } from 'vue'
+import { answerOf, api, faultsOf, NO_FAULTS, Refused, type Faults } from '@/api/client'
 import type { PersonView } from '@/api/types'
 import Trouble from '@/ui/Trouble.vue'
 
@@ -38,8 +38,9 @@ const given = ref({
 const version = ref(props.person.version)
 /** How they are by now, if somebody else has changed them. */
 const theirs = ref<PersonView | null>(null)
-const wrong = ref<Record<string, string>>({})
-const failure = ref<string | null>(null)
+const FIELDS = [...PLAIN.map((field) => field.id), 'texts', 'lists', 'tags', 'fields']
+const faults = ref<Faults>(NO_FAULTS)
+const wrong = computed(() => faults.value.wrong)
 const busy = ref(false)
 const first = useTemplateRef<HTMLInputElement[]>('first')
 onMounted(() => first.value?.[0]?.focus())
@@ -52,8 +53,7 @@ const split = (names: string) =>
 
 async function save() {
   busy.value = true
-  wrong.value = {}
-  failure.value = null
+  faults.value = NO_FAULTS
   theirs.value = null
   const { firstName, lastName, phone, zone, texts, textsHow, lists, tags, fields } = given.value
   try {
@@ -88,8 +88,7 @@ function refused(reason: unknown) {
     version.value = theirs.value.version
     return
   }
-  wrong.value = faultsOf(reason)
-  if (Object.keys(wrong.value).length === 0) failure.value = reasonOf(reason)
+  faults.value = faultsOf(reason, FIELDS)
 }
 
 /** What the other side says, in a line. */
@@ -179,7 +178,7 @@ function said(person: PersonView): string {
         Add a field
       </button>
     </fieldset>
-    <Trouble v-if="failure" :text="failure" />
+    <Trouble v-if="faults.elsewhere" :text="faults.elsewhere" />
     <div class="mt-1 flex gap-2">
       <button type="submit" class="button button-main" :disabled="busy">Save</button>
       <button type="button" class="button" @click="emit('cancel')">Cancel</button>

@@ -3,7 +3,7 @@ import { useInfiniteQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { faultsOf, reasonOf } from '@/api/client'
+import { faultsOf } from '@/api/client'
 import { outdated, questions } from '@/api/queries'
 import type { PeopleOrder, Whom } from '@/api/types'
 import { count } from '@/ui/figures'
@@ -42,7 +42,7 @@ const newest = computed(() => pages.value[0])
 /* What is wrong with the sentence, its own line says. */
 const trouble = computed(() => {
   const error = list.error.value
-  return error && !('find' in faultsOf(error)) ? reasonOf(error) : null
+  return error ? faultsOf(error, ['find']).elsewhere : null
 })
 
 /** Those that are chosen; none means all that are found. */

@@ -3,6 +3,7 @@ import { Switch } from '@headlessui/vue'
 import { computed, ref } from 'vue'
 import { answerOf, api } from '@/api/client'
 import { outdated } from '@/api/queries'
+import { lateSave } from '@/editing/lateSave'
 import type { RuleMeant, RuleView } from '@/api/types'
 import { useForm } from '@/api/useForm'
 import Labelled from '@/ui/Labelled.vue'
@@ -13,7 +14,7 @@ import RuleSentence from './RuleSentence.vue'
 /** A rule with its switch; opened, it can be changed. */
 const props = defineProps<{ rule: RuleView }>()
 
-const { wrong, told, busy, send } = useForm()
+const { wrong, failure, busy, send } = useForm('name')
 /** As it was looked at, so that a change by somebody else is not lost. */
 const edited = ref<{
   version: number
@@ -46,13 +47,18 @@ async function save() {
   const now = edited.value
   if (!now) return
   const saved = await send(async () => {
-    await answerOf(
-      api.PUT('/api/rules/{id}', {
-        ...at.value,
-        body: { version: now.version, name: now.name, text: now.text },
-      }),
-    )
-    await outdated('rules')
+    try {
+      await answerOf(
+        api.PUT('/api/rules/{id}', {
+          ...at.value,
+          body: { version: now.version, name: now.name, text: now.text },
+        }),
+      )
+    } catch (reason) {
+      throw lateSave(reason, (version) => (now.version = version))
+    } finally {
+      await outdated('rules')
+    }
   })
   if (saved) edited.value = null
 }
@@ -115,6 +121,6 @@ async function putAway() {
         <span v-if="rule.on" class="note pb-2">It acts by what it says from then on.</span>
       </div>
     </form>
-    <p v-if="told" class="warning mx-3 mb-2" role="alert">{{ told }}</p>
+    <p v-if="failure" class="warning mx-3 mb-2" role="alert">{{ failure }}</p>
   </li>
 </template>

@@ -20,7 +20,7 @@ const own = computed(() => account.data.value?.account.senders[0]?.address ?? ''
 const to = ref('')
 watch(own, (address) => (to.value ||= address), { immediate: true })
 const sent = shallowRef<TestSent | null>(null)
-const { wrong, failure, busy, send } = useForm()
+const { wrong, failure, busy, send } = useForm('to')
 
 async function sendIt() {
   sent.value = null

@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
-import { computed, ref } from 'vue'
-import { answerOf, api, reasonOf, Refused } from '@/api/client'
-import { outdated, queryClient, questions } from '@/api/queries'
+import { computed } from 'vue'
+import { answerOf, api, reasonOf } from '@/api/client'
+import { outdated, questions } from '@/api/queries'
 import type { HouseStyleDocument, HouseStyleView } from '@/api/types'
-import { useForm } from '@/api/useForm'
-import { useDraft } from '@/editing/useDraft'
+import { useKeptDraft } from '@/editing/useKeptDraft'
 import Labelled from '@/ui/Labelled.vue'
 import { useTabTitle } from '@/ui/useTabTitle'
 import FileField from '../composer/FileField.vue'
@@ -14,14 +13,14 @@ import StyleSample from './StyleSample.vue'
 
 /** How all messages and pages look; the contrast is told while colours are chosen. */
 const { data: seen, error } = useQuery(questions.houseStyle())
-const {
-  given: draft,
-  changed,
-  take,
-} = useDraft(computed(() => seen.value && { style: seen.value.style, version: seen.value.version }))
-const given = computed(() => draft.value?.style ?? null)
-const theirs = ref(false)
-const { wrong, failure, busy, send } = useForm()
+const asKept = (is: HouseStyleView) => ({ document: is.style, version: is.version })
+const { given, changed, save, undo, failure, busy } = useKeptDraft<HouseStyleDocument>({
+  kept: computed(() => seen.value && asKept(seen.value)),
+  place: 'house-style',
+  put: async ({ document, version }) =>
+    asKept(await answerOf(api.PUT('/api/house-style', { body: { style: document, version } }))),
+  lookAnew: () => Promise.all([outdated('house-style'), outdated('message')]),
+})
 
 const asked = refDebounced(
   computed(() => (given.value ? JSON.stringify(given.value) : null)),
@@ -53,23 +52,6 @@ function addLink() {
   given.value!.social.push({ words: '', link: { to: { kind: 'web', address: '' }, name: null } })
 }
 
-async function save() {
-  theirs.value = false
-  await send(async () => {
-    try {
-      const saved = await answerOf(api.PUT('/api/house-style', { body: draft.value! }))
-      queryClient.setQueryData(questions.houseStyle().queryKey, saved)
-      take({ style: saved.style, version: saved.version })
-      await outdated('message')
-    } catch (reason) {
-      const lost = reason instanceof Refused && reason.problem.code === 'save-lost'
-      if (!lost) throw reason
-      const current = reason.problem.current as unknown as HouseStyleView
-      draft.value!.version = current.version
-      theirs.value = true
-    }
-  })
-}
 useTabTitle(() => 'House style')
 </script>
 
@@ -81,13 +63,7 @@ useTabTitle(() => 'House style')
       <span class="note ml-auto" role="status">{{
         changed ? 'Not saved yet' : given ? 'Saved' : ''
       }}</span>
-      <button
-        v-if="changed && seen"
-        type="button"
-        class="button"
-        :disabled="busy"
-        @click="take({ style: seen.style, version: seen.version })"
-      >
+      <button v-if="changed && seen" type="button" class="button" :disabled="busy" @click="undo">
         Undo
       </button>
       <button type="button" class="button button-main" :disabled="busy || !changed" @click="save">
@@ -95,11 +71,8 @@ useTabTitle(() => 'House style')
       </button>
     </header>
     <p v-if="error" class="warning mb-2" role="alert">{{ reasonOf(error) }}</p>
-    <p v-if="failure || wrong['style']" class="warning mb-2" role="alert">
-      {{ wrong['style'] ?? failure }}
-    </p>
-    <p v-if="theirs" class="warning mb-2" role="alert">
-      Somebody else has changed the house style meanwhile. Save again to put yours in its place.
+    <p v-if="failure" class="warning mb-2" role="alert">
+      {{ failure }}
     </p>
     <div v-if="given && seen" class="grid min-h-0 flex-1 grid-cols-[minmax(400px,42%)_1fr] gap-3">
       <div

@@ -23,7 +23,13 @@ const emit = defineEmits<{ saved: [name: NameView | null]; cancel: [] }>()
 const edit = ref<NameEdit>({ ...props.given, choices: [...props.given.choices] })
 const choices = ref(props.given.choices.join('\n'))
 const price = ref(props.given.priceCents === null ? '' : (props.given.priceCents / 100).toFixed(2))
-const { wrong, failure, busy, send } = useForm()
+const { wrong, failure, busy, send } = useForm(
+  'name',
+  'fieldType',
+  'choices',
+  'category',
+  'priceCents',
+)
 const merging = ref(false)
 const into = ref<number | null>(null)
 const first = useTemplateRef<HTMLInputElement>('first')
@@ -41,8 +47,13 @@ const becomes = computed(() => {
     : 'Will be called so everywhere.'
 })
 
+/** What is written as its price; nothing where nothing is. */
+const cents = computed(() =>
+  price.value.trim() === '' ? null : Math.round(Number(price.value.replace(',', '.')) * 100),
+)
+const unpriced = ref(false)
+
 function asWritten(): NameEdit {
-  const cents = Math.round(Number(price.value.replace(',', '.')) * 100)
   return {
     ...edit.value,
     about: edit.value.about?.trim() || null,
@@ -52,7 +63,7 @@ function asWritten(): NameEdit {
       .split('\n')
       .map((one) => one.trim())
       .filter(Boolean),
-    priceCents: price.value.trim() === '' || Number.isNaN(cents) ? null : cents,
+    priceCents: cents.value,
   }
 }
 
@@ -64,14 +75,17 @@ const keep = (work: () => Promise<NameView | null>) =>
     emit('saved', name)
   })
 
-const save = () =>
-  keep(() =>
+async function save() {
+  unpriced.value = Number.isNaN(cents.value)
+  if (unpriced.value) return
+  await keep(() =>
     answerOf(
       props.id === null
         ? api.POST('/api/names', { body: asWritten() })
         : api.PUT('/api/names/{id}', { params: { path: { id: props.id } }, body: asWritten() }),
     ),
   )
+}
 
 const remove = () =>
   keep(async () => {
@@ -153,8 +167,20 @@ const merge = () =>
       <Labelled id="name-category" name="Category" :wrong="wrong.category">
         <input id="name-category" v-model="edit.category" class="field" maxlength="80" />
       </Labelled>
-      <Labelled id="name-price" name="Price" :wrong="wrong.priceCents">
-        <input id="name-price" v-model="price" class="field" inputmode="decimal" />
+      <Labelled
+        id="name-price"
+        v-slot="{ described }"
+        name="Price"
+        :wrong="unpriced ? 'A price is a number, such as 12.50.' : wrong.priceCents"
+      >
+        <input
+          id="name-price"
+          v-model="price"
+          class="field"
+          inputmode="decimal"
+          :aria-invalid="unpriced || !!wrong.priceCents"
+          :aria-describedby="described"
+        />
       </Labelled>
     </div>
     <Trouble v-if="failure" :text="failure" />

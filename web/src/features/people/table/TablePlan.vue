@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
-import { answerOf, api, faultsOf, reasonOf, Refused } from '@/api/client'
+import { answerOf, api, reasonOf, Refused } from '@/api/client'
 import { outdated, questions } from '@/api/queries'
 import type { ColumnPlan, TableOrder, TableView } from '@/api/types'
 import { count } from '@/ui/figures'
@@ -138,7 +138,7 @@ async function bringIn() {
     emit('begun')
   } catch (reason) {
     faults.value = reason instanceof Refused ? (reason.problem.problems ?? []) : []
-    if (Object.keys(faultsOf(reason)).length === 0) failure.value = reasonOf(reason)
+    if (faults.value.length === 0) failure.value = reasonOf(reason)
   } finally {
     busy.value = false
   }
