@@ -7,6 +7,24 @@ import { queryClient } from '@/api/queries'
 
 const NOWHERE = defineComponent({ render: () => h('i') })
 
+/** The pages that components lead to; nothing stands on them. */
+const PAGES = {
+  journeys: '/journeys',
+  workbench: '/journeys/:id',
+  walk: '/journeys/:id/walk',
+  'dry-run': '/journeys/:id/dry-run',
+  tryout: '/journeys/:id/try',
+  messages: '/messages',
+  composer: '/messages/:id',
+  entrances: '/entrances',
+  entrance: '/entrances/:id',
+  people: '/people',
+  'bring-in': '/people/table',
+  calendar: '/calendar',
+  newsletter: '/newsletters/:id',
+  news: '/news/:id',
+}
+
 /** What an application gives to its components; answers of the server are forgotten first. */
 export function plugins(pinia: Pinia = createPinia()) {
   queryClient.clear()
@@ -14,14 +32,7 @@ export function plugins(pinia: Pinia = createPinia()) {
     history: createMemoryHistory(),
     routes: [
       { path: '/', component: NOWHERE },
-      { path: '/journeys/:id', name: 'workbench', component: NOWHERE },
-      { path: '/journeys/:id/walk', name: 'walk', component: NOWHERE },
-      { path: '/journeys/:id/dry-run', name: 'dry-run', component: NOWHERE },
-      { path: '/journeys/:id/try', name: 'tryout', component: NOWHERE },
-      { path: '/journeys', name: 'journeys', component: NOWHERE },
-      { path: '/messages', name: 'messages', component: NOWHERE },
-      { path: '/entrances', name: 'entrances', component: NOWHERE },
-      { path: '/people/table', name: 'bring-in', component: NOWHERE },
+      ...Object.entries(PAGES).map(([name, path]) => ({ path, name, component: NOWHERE })),
     ],
   })
   return [pinia, router, [VueQueryPlugin, { queryClient }]] as const

@@ -13,8 +13,13 @@ interface Left<T> {
  *
  * @param saved what is saved, once it is known
  * @param place a name of its own, under which changes are kept in this tab
+ * @param shown what of it can be seen; all, unless said otherwise
  */
-export function useDraft<T>(saved: Readonly<Ref<T | undefined>>, place: string) {
+export function useDraft<T>(
+  saved: Readonly<Ref<T | undefined>>,
+  place: string,
+  shown: (of: T) => unknown = (all) => all,
+) {
   const left = useStorage<Left<T> | null>(`open-trellis.draft.${place}`, null, sessionStorage, {
     serializer: StorageSerializers.object,
   })
@@ -22,12 +27,16 @@ export function useDraft<T>(saved: Readonly<Ref<T | undefined>>, place: string) 
   /** What the changes began with. */
   const begun = ref(left.value?.begun ?? 'null')
   const now = computed(() => JSON.stringify(given.value))
+  /** How often what is shown was replaced by something else. */
+  const taken = ref(0)
   const changed = computed(() => now.value !== begun.value)
 
   /** Begins with this anew; what was changed since, if anything was, stays changed. */
   function take(from: T, since: T = from): void {
     begun.value = JSON.stringify(from)
+    const before = given.value && JSON.stringify(shown(given.value))
     given.value = JSON.parse(JSON.stringify(since)) as T
+    if (JSON.stringify(shown(since)) !== before) taken.value++
   }
 
   watch(saved, (is) => is && !changed.value && take(is), { immediate: true })
@@ -38,5 +47,5 @@ export function useDraft<T>(saved: Readonly<Ref<T | undefined>>, place: string) 
     if (changed.value) event.preventDefault()
   })
 
-  return { given, changed, take }
+  return { given, changed, taken, take }
 }

@@ -32,7 +32,12 @@ export function useKeptDraft<T>({
   put: (draft: Kept<T>) => Promise<Kept<T>>
   lookAnew: () => Promise<unknown>
 }) {
-  const { given: draft, changed, take } = useDraft<Kept<T>>(kept, place)
+  const {
+    given: draft,
+    changed,
+    taken,
+    take,
+  } = useDraft<Kept<T>>(kept, place, ({ document }) => document)
   const form = useForm(...fields)
   const given = computed({
     get: () => draft.value?.document ?? null,
@@ -64,5 +69,5 @@ export function useKeptDraft<T>({
     if (kept.value) take(kept.value)
   }
 
-  return { ...form, given, changed, save, undo }
+  return { ...form, given, changed, taken, save, undo }
 }

@@ -9,6 +9,7 @@ import type { NewsDocument, NewsView } from '@/api/types'
 import DraftKeys from '@/editing/DraftKeys.vue'
 import { useKeptDraft } from '@/editing/useKeptDraft'
 import NewsletterForm from '@/features/newsletters/NewsletterForm.vue'
+import { useWhoSaid } from '@/features/newsletters/useWhoSaid'
 import Trouble from '@/ui/Trouble.vue'
 import { useTabTitle } from '@/ui/useTabTitle'
 import IssueList from './IssueList.vue'
@@ -26,18 +27,19 @@ const router = useRouter()
 const { data: view, error } = useQuery(computed(() => questions.newsOf(props.id)))
 const at = computed(() => ({ params: { path: { id: props.id } } }))
 const asKept = (is: NewsView) => ({ document: is.series, version: is.version })
-const { given, changed, save, undo, wrong, failure, busy, send } = useKeptDraft<NewsDocument>({
-  kept: computed(() => view.value && asKept(view.value)),
-  place: `news.${props.id}`,
-  fields: ['series/letter/name', 'series/rhythm', 'series/source'],
-  put: async ({ document, version }) =>
-    asKept(
-      await answerOf(
-        api.PUT('/api/news/{id}', { ...at.value, body: { series: document, version } }),
+const { given, changed, taken, save, undo, wrong, failure, busy, send } =
+  useKeptDraft<NewsDocument>({
+    kept: computed(() => view.value && asKept(view.value)),
+    place: `news.${props.id}`,
+    fields: ['series/letter/name', 'series/rhythm', 'series/source'],
+    put: async ({ document, version }) =>
+      asKept(
+        await answerOf(
+          api.PUT('/api/news/{id}', { ...at.value, body: { series: document, version } }),
+        ),
       ),
-    ),
-  lookAnew: done,
-})
+    lookAnew: done,
+  })
 const asked = refDebounced(
   computed(() => JSON.stringify(given.value)),
   150,
@@ -49,6 +51,7 @@ const { data: look, error: unseen } = useQuery(
     refetchInterval: LOOKED_AT_AGAIN,
   })),
 )
+const said = useWhoSaid({ kept: view, look, unseen, changed, taken })
 useTabTitle(() => view.value?.series.letter.name ?? 'News')
 
 /** What concerns the letter, at its own fields. */
@@ -117,7 +120,6 @@ async function putAway() {
       <span class="note">news on a rhythm</span>
       <DraftKeys
         v-if="view && !view.on"
-        class="first-of-type:ml-auto"
         :changed="changed"
         :busy="busy"
         @undo="undo"
@@ -138,10 +140,11 @@ async function putAway() {
       >
         <section v-if="!view.on" class="panel p-4" aria-label="What it says">
           <NewsletterForm
-            :key="`${view.id} ${view.version}`"
+            v-if="said"
+            :key="taken"
             v-model="given.letter"
-            :who-says="view.whoSays"
-            :but-not-says="view.butNotSays"
+            :who-says="said.whoSays"
+            :but-not-says="said.butNotSays"
             :findings="ofLetter"
             :wrong="wrongOfLetter"
           >

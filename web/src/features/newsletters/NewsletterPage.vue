@@ -16,6 +16,7 @@ import NewsletterFigures from './NewsletterFigures.vue'
 import NewsletterForm from './NewsletterForm.vue'
 import NewsletterReview from './NewsletterReview.vue'
 import RunForm from './RunForm.vue'
+import { useWhoSaid } from './useWhoSaid'
 import WhoClicks from './WhoClicks.vue'
 
 /** One newsletter: what it says, what it does, and what came of it. */
@@ -25,8 +26,8 @@ const router = useRouter()
 const { data: view, error } = useQuery(computed(() => questions.newsletter(props.id)))
 const at = computed(() => ({ params: { path: { id: props.id } } }))
 const asKept = (is: NewsletterView) => ({ document: is.newsletter, version: is.version })
-const { given, changed, save, undo, wrong, failure, busy, send } = useKeptDraft<NewsletterDocument>(
-  {
+const { given, changed, taken, save, undo, wrong, failure, busy, send } =
+  useKeptDraft<NewsletterDocument>({
     kept: computed(() => view.value && asKept(view.value)),
     place: `newsletter.${props.id}`,
     fields: ['newsletter/name', 'newsletter/going'],
@@ -40,8 +41,7 @@ const { given, changed, save, undo, wrong, failure, busy, send } = useKeptDraft<
         ),
       ),
     lookAnew: done,
-  },
-)
+  })
 const draft = computed(() => view.value?.phase === 'DRAFT')
 const asked = refDebounced(
   computed(() => JSON.stringify(given.value)),
@@ -53,6 +53,7 @@ const look = useQuery(
     enabled: draft.value && asked.value !== 'null',
   })),
 )
+const said = useWhoSaid({ kept: view, look: look.data, unseen: look.error, changed, taken })
 const seen = computed(() => (draft.value && look.data.value) || view.value)
 const message = computed(() => given.value?.message ?? null)
 const page = useQuery(
@@ -121,7 +122,6 @@ async function putAway() {
       <span class="note">a newsletter</span>
       <DraftKeys
         v-if="draft && view"
-        class="first-of-type:ml-auto"
         :changed="changed"
         :busy="busy"
         @undo="undo"
@@ -141,10 +141,11 @@ async function putAway() {
         aria-label="What it says"
       >
         <NewsletterForm
-          :key="`${view.id} ${view.version}`"
+          v-if="said"
+          :key="taken"
           v-model="given"
-          :who-says="view.whoSays"
-          :but-not-says="view.butNotSays"
+          :who-says="said.whoSays"
+          :but-not-says="said.butNotSays"
           :findings="seen?.findings ?? []"
           :wrong="wrong"
         />

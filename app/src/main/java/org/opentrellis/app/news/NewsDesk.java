@@ -71,6 +71,8 @@ public class NewsDesk {
     NewsSource.Read read = series.source().isBlank() ? NewsSource.Read.NOTHING : read(series);
     IssueContent content = news.content(id, series, read.items());
     return new SeriesLook(
+        words.who(series.letter()),
+        words.butNot(series.letter()),
         words.sheet(series),
         NewsletterFault.of(news.found(series, people)),
         people,

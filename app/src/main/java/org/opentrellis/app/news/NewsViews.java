@@ -61,6 +61,8 @@ final class NewsViews {
   /**
    * How a series would be that is being changed, and its next issue.
    *
+   * @param whoSays who gets it, as it is typed; empty for everybody, and while it is not said
+   * @param butNotSays who of them does not, as it is typed; empty for nobody
    * @param at when that would go
    * @param fault why the source cannot be read, as a sentence; empty if it can
    * @param leftOut so much is new besides, and more than the message shows
@@ -68,6 +70,8 @@ final class NewsViews {
    * @param html the message with it; empty if there is none
    */
   record SeriesLook(
+      String whoSays,
+      String butNotSays,
       List<String> review,
       List<NewsletterFault> findings,
       long people,

@@ -54,10 +54,17 @@ final class NewsletterViews {
   /**
    * How a newsletter would be that is being changed.
    *
+   * @param whoSays who gets it, as it is typed; empty for everybody, and while it is not said
+   * @param butNotSays who of them does not, as it is typed; empty for nobody
    * @param people how many get it as they are now
    */
   record NewsletterLook(
-      List<String> review, List<NewsletterFault> findings, long people, List<String> says) {}
+      String whoSays,
+      String butNotSays,
+      List<String> review,
+      List<NewsletterFault> findings,
+      long people,
+      List<String> says) {}
 
   /**
    * What became of one of its messages.

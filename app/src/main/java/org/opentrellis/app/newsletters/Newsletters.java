@@ -256,6 +256,8 @@ public class Newsletters {
     Newsletter newsletter = read(given);
     long people = surroundings.people(newsletter);
     return new NewsletterLook(
+        words.who(newsletter),
+        words.butNot(newsletter),
         words.sheet(newsletter),
         NewsletterFault.of(found(newsletter, people)),
         people,
