@@ -109,8 +109,8 @@ async function addNews() {
   })
 }
 
-async function move(id: number, to: string) {
-  await send(async () => {
+async function move(id: number, to: string): Promise<boolean> {
+  return send(async () => {
     const at = { params: { path: { id } } }
     const now = await answerOf(api.GET('/api/newsletters/{id}', at))
     const before = now.newsletter.going?.date
@@ -128,8 +128,7 @@ async function move(id: number, to: string) {
 async function putBack() {
   const last = moved.value
   if (!last) return
-  await move(last.id, last.from)
-  moved.value = null
+  if (await move(last.id, last.from)) moved.value = null
 }
 
 function moveLane(lane: CalendarLane, to: string) {

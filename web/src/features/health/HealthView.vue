@@ -19,7 +19,11 @@ const days = computed<string>({
   get: () => SPANS.find((one) => one.key === route.query.days)?.key ?? '90',
   set: (key) => void router.replace({ query: { days: key } }),
 })
-const { data: view, error } = useQuery(computed(() => questions.health(Number(days.value))))
+const {
+  data: view,
+  error,
+  isPlaceholderData,
+} = useQuery(computed(() => questions.health(Number(days.value))))
 
 useTabTitle(() => 'Health')
 </script>
@@ -45,7 +49,7 @@ useTabTitle(() => 'Health')
           <h2 id="silent" class="text-lead font-bold">Who has opened nothing for</h2>
           <ChoiceBar v-model="days" label="For how long" :choices="SPANS" />
         </header>
-        <SilentPeople :silent="view.silent" />
+        <SilentPeople :silent="view.silent" :of-others="isPlaceholderData" />
       </section>
     </div>
     <p v-else-if="!error" class="panel p-6 text-ink2">Counting what became of the mail …</p>

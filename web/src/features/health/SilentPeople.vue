@@ -10,16 +10,25 @@ import ShareBar from '@/ui/ShareBar.vue'
 import { count, percent } from '@/ui/figures'
 
 /** Who opens nothing, by when they came, and what can be done about it. */
-const props = defineProps<{ silent: SilentView }>()
+const props = defineProps<{
+  silent: SilentView
+  /** Whether others are asked for, who are not known yet: then nothing is done with these. */
+  ofOthers: boolean
+}>()
 
 const QUIET = 'quiet'
 const STARTER = 're-engagement'
 
 const router = useRouter()
 const { told, busy, send } = useForm()
+const held = computed(() => busy.value || props.ofOthers)
 const done = ref<string | null>(null)
 const asksStop = ref(false)
 const people = computed(() => props.silent.people.length)
+watch(
+  () => [props.ofOthers, props.silent.people],
+  () => (asksStop.value = false),
+)
 const { data: acts } = useQuery(questions.acts())
 const underWay = computed(() => acts.value?.some((act) => !isOver(act) && !act.failure) ?? false)
 watch(underWay, (now) => {
@@ -98,7 +107,7 @@ async function winBack() {
     </table>
     <div v-if="people" class="mt-4 grid gap-2 border-t border-line2 pt-3">
       <p class="flex flex-wrap items-center gap-2">
-        <button type="button" class="button button-small" :disabled="busy" @click="winBack">
+        <button type="button" class="button button-small" :disabled="held" @click="winBack">
           Plan to win them back
         </button>
         <span class="note"
@@ -108,7 +117,7 @@ async function winBack() {
         >
       </p>
       <p class="flex flex-wrap items-center gap-2">
-        <button type="button" class="button button-small" :disabled="busy" @click="tag">
+        <button type="button" class="button button-small" :disabled="held" @click="tag">
           Tag {{ all }} “{{ QUIET }}”
         </button>
         <span class="note"
@@ -120,14 +129,14 @@ async function winBack() {
           v-if="!asksStop"
           type="button"
           class="button button-small"
-          :disabled="busy"
+          :disabled="held"
           @click="asksStop = true"
         >
           Stop mailing {{ all }}
         </button>
         <template v-else>
           <span>Mail {{ all }} no more?</span>
-          <button type="button" class="button button-small" :disabled="busy" @click="stop">
+          <button type="button" class="button button-small" :disabled="held" @click="stop">
             Stop it
           </button>
           <button type="button" class="button button-small" @click="asksStop = false">
