@@ -231,7 +231,7 @@ function moveLane(lane: CalendarLane, to: string) {
     </p>
     <p v-if="feed?.trouble" class="warning" role="alert">{{ feed.trouble }}</p>
     <p v-if="told" class="warning" role="alert">{{ told }}</p>
-    <p v-else-if="moved" class="note flex items-center gap-2" role="status">
+    <p v-if="moved" class="note flex items-center gap-2" role="status">
       “{{ moved.name }}” goes out on {{ longDay(moved.to) }} now.
       <button type="button" class="button button-small" :disabled="busy" @click="putBack">
         Back to {{ longDay(moved.from) }}
