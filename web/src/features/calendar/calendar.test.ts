@@ -238,7 +238,15 @@ describe('too much for somebody', () => {
     day,
     people: { mean, low: mean * 0.9, high: mean * 1.1 },
     meetings: [{ one: 'Spring', other: 'Spring', people: mean }],
-    mend: mend ? { newsletter: 3, to: '2027-03-04', sentence: 'Move “Spring” to Thursday.' } : null,
+    mend: mend
+      ? {
+          newsletter: 3,
+          name: 'Spring',
+          then: 2,
+          to: '2027-03-04',
+          sentence: 'Move “Spring” to Thursday.',
+        }
+      : null,
   })
   const panel = (change: Partial<View>) => {
     open = mount(TooMuchPanel, {

@@ -120,13 +120,7 @@ async function putAway() {
       <RouterLink class="button" :to="{ name: 'calendar' }">Calendar</RouterLink>
       <h1 class="min-w-0 truncate text-page">{{ view?.newsletter.name ?? 'Newsletter' }}</h1>
       <span class="note">a newsletter</span>
-      <DraftKeys
-        v-if="draft && view"
-        :changed="changed"
-        :busy="busy"
-        @undo="undo"
-        @save="save"
-      />
+      <DraftKeys v-if="draft && view" :changed="changed" :busy="busy" @undo="undo" @save="save" />
     </header>
     <p v-if="failure" class="warning mb-2" role="alert">{{ failure }}</p>
     <Trouble v-if="error" :text="reasonOf(error)" />

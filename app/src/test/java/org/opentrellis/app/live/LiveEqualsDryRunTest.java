@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -31,6 +32,7 @@ import org.springframework.transaction.support.TransactionTemplate;
  * services that everybody comes through, while the clock is turned from thing to thing.
  */
 @Tag("thorough")
+@Order(1)
 class LiveEqualsDryRunTest {
   @RegisterExtension static final RunningApplication APP = RunningApplication.withPeople(20);
 

@@ -148,6 +148,7 @@ class NewsOnRhythmTest {
     String first = post();
     JsonNode look = look(id);
     assertThat(look.at("/entries/0/title").asString()).isEqualTo(first);
+    assertThat(look.get("whoSays").asString()).isEqualTo(view(id).get("whoSays").asString());
     assertThat(look.get("html").asString()).contains(first).doesNotContain(before);
     assertThat(BOX.mailsTo("reader@example.com")).isZero();
 

@@ -13,6 +13,7 @@ import org.opentrellis.app.Answers.Answer;
 import org.opentrellis.app.RunningApplication;
 import org.opentrellis.app.live.LiveWorkshop;
 import org.opentrellis.app.messages.MessageLibrary;
+import org.opentrellis.core.format.Json;
 import org.opentrellis.core.journey.Message;
 import org.opentrellis.core.journey.MessageId;
 import org.opentrellis.core.newsletter.Going;
@@ -27,6 +28,9 @@ import tools.jackson.databind.JsonNode;
  * Newsletters are written, planned, moved, called back and gone, and nobody gets one by accident.
  */
 class NewslettersTest {
+  private static final String THOSE =
+      "{\"kind\":\"those\",\"who\":{\"kind\":\"onList\",\"list\":\"Members\"}}";
+
   @RegisterExtension static final RunningApplication APP = RunningApplication.withPeople(20);
 
   private static final Letterbox BOX = new Letterbox(APP);
@@ -222,6 +226,21 @@ class NewslettersTest {
         .map(n -> BOX.mailsTo("moment%d.%d@example.com".formatted(moment, n)))
         .boxed()
         .toList();
+  }
+
+  /** So that a form which is opened anew begins with the people whom the changes mean. */
+  @Test
+  void aDraftSaysItsPeopleAsTheyAreTyped() {
+    JsonNode draft =
+        APP.post("/api/newsletters", "{\"name\": \"Not kept yet\"}").body().get("newsletter");
+    String changed =
+        Json.write(draft)
+            .replace("\"who\":null", "\"who\":%s".formatted(THOSE))
+            .replace("\"butNot\":null", "\"butNot\":{\"kind\":\"hasTag\",\"tag\":\"resting\"}");
+    Answer look = APP.post("/api/newsletters/looks", "{\"newsletter\": %s}".formatted(changed));
+    assertThat(look.status()).as("%s", look.body()).isEqualTo(200);
+    assertThat(look.body().get("whoSays").asString()).isEqualTo("are on list “Members”");
+    assertThat(look.body().get("butNotSays").asString()).isEqualTo("have tag “resting”");
   }
 
   @Test

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.TreeMap;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -29,6 +30,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /** The people that are found by SQL are exactly those for whom the machine says yes. */
 @Tag("thorough")
+@Order(1)
 class WhoSetsTest {
   private static final int PEOPLE = 400;
   private static final int CONDITIONS = Integer.getInteger("conditions", 1_000);

@@ -15,6 +15,7 @@ import org.h2.mvstore.DataUtils;
 import org.h2.mvstore.MVStoreException;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -28,6 +29,7 @@ import tools.jackson.databind.node.ObjectNode;
  * A disk that is full, or cannot be written: nothing is acknowledged that is not kept, what is kept
  * can be read, the health says why, and it goes on by itself when there is room.
  */
+@Order(1)
 class DiskTroubleTest {
   private SmallDisk disk;
   private ConfigurableApplicationContext application;

@@ -14,6 +14,7 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -24,6 +25,7 @@ import org.opentrellis.torture.OldFolder;
 
 /** Folders of every earlier version, later ones, damaged ones, and those left half way. */
 @Tag("thorough")
+@Order(1)
 class SchemaUpgradeTest {
   @TempDir Path folder;
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.api.io.TempDir;
@@ -18,6 +19,7 @@ import tools.jackson.databind.JsonNode;
 /** Whatever lay in a folder of an earlier version can be worked with in this one. */
 @Timeout(120)
 @Tag("thorough")
+@Order(1)
 class UpgradedFolderTest {
   @TempDir Path folder;
 

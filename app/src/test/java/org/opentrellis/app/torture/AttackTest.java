@@ -8,6 +8,7 @@ import ch.qos.logback.classic.spi.ILoggingEvent;
 import ch.qos.logback.core.read.ListAppender;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -19,6 +20,7 @@ import org.slf4j.LoggerFactory;
 
 /** Requests that no user of good will sends; {@code ./trellis torture} sends many more. */
 @Tag("torture")
+@Order(1)
 class AttackTest {
   private static final long SEED = 12;
 

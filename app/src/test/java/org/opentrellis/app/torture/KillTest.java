@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -17,6 +18,7 @@ import org.opentrellis.torture.Score;
  * succeeds. {@code ./trellis torture} does it for as long as one likes.
  */
 @Tag("torture")
+@Order(1)
 class KillTest {
   private static final long SEED = 9;
   private static final int FEW = 2;

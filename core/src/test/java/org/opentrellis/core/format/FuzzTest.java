@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;
 import java.util.SplittableRandom;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -16,6 +17,7 @@ import org.opentrellis.core.testing.RandomJourneys;
 
 /** Ten thousand broken files: each is read, or refused in sentences; nothing else ever happens. */
 @Tag("thorough")
+@Order(1)
 class FuzzTest {
   private static final String[] HOSTILE = {
     "null",

@@ -10,6 +10,7 @@ import static org.opentrellis.core.testing.Steps.send;
 import java.util.List;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.opentrellis.core.behaviour.Behaviour;
@@ -22,6 +23,7 @@ import org.opentrellis.core.journey.Step;
  * An A/A search: some 200 ways to part people among arms that are alike in everything but their
  * draws. The best of so many looks better every time, and must not be called so.
  */
+@Order(1)
 class NothingBetterTest {
   private static final Journey ALIKE =
       journey(
