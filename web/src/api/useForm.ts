@@ -19,9 +19,14 @@ export function useForm(...fields: string[]) {
     () => [...Object.values(wrong.value), failure.value].filter(Boolean).join(' ') || null,
   )
 
+  /** What was refused is no longer there. */
+  function forget() {
+    faults.value = NO_FAULTS
+  }
+
   /** Sends it; whether it was taken. */
   function send(work: () => Promise<unknown>): Promise<boolean> {
-    faults.value = NO_FAULTS
+    forget()
     return attempt(async () => {
       try {
         await work()
@@ -32,5 +37,5 @@ export function useForm(...fields: string[]) {
     })
   }
 
-  return { wrong, failure, told, busy, send }
+  return { wrong, failure, told, busy, send, forget }
 }

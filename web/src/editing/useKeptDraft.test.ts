@@ -118,6 +118,7 @@ describe('a draft that is kept', () => {
     expect(await draft.save()).toBe(false)
     draft.undo()
     expect(draft.given.value).toEqual({ name: 'Theirs', days: 1 })
+    expect(draft.failure.value).toBeNull()
     expect(draft.changed.value).toBe(false)
     draft.given.value!.days = 2
     expect(await draft.save()).toBe(true)

@@ -67,6 +67,7 @@ export function useKeptDraft<T>({
   /** Back to what is kept now. */
   function undo() {
     if (kept.value) take(kept.value)
+    form.forget()
   }
 
   return { ...form, given, changed, taken, save, undo }
