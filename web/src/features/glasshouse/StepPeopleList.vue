@@ -16,7 +16,7 @@ const others = computed(
   () => live.value?.journeys.filter((one) => one.since !== null && one.id !== props.journey) ?? [],
 )
 const { data, error } = useQuery(computed(() => questions.stepPeople(props.journey, props.step)))
-const { failure, attempt } = useAttempt(error)
+const { failure, busy, attempt } = useAttempt(error)
 
 const pathOf = (person: number) => ({ params: { path: { journey: props.journey, person } } })
 
@@ -30,7 +30,12 @@ const takeOut = (person: number) =>
 
 const putForward = (person: number) =>
   act(() =>
-    answerOf(api.POST('/api/live/journeys/{journey}/people/{person}/forward', pathOf(person))),
+    answerOf(
+      api.POST('/api/live/journeys/{journey}/people/{person}/forward', {
+        ...pathOf(person),
+        body: { from: props.step },
+      }),
+    ),
   )
 
 function move(person: number, event: Event) {
@@ -74,6 +79,7 @@ function move(person: number, event: Event) {
         <button
           type="button"
           class="button button-small ml-auto"
+          :disabled="busy"
           :aria-label="`Send ${one.who} on`"
           title="As if the time were over; a message that may not go out yet still waits"
           @click="putForward(one.person)"
@@ -83,6 +89,7 @@ function move(person: number, event: Event) {
         <select
           v-if="others.length"
           class="field min-h-6! w-36! py-0!"
+          :disabled="busy"
           :aria-label="`Move ${one.who} into another journey`"
           @change="move(one.person, $event)"
         >
@@ -94,6 +101,7 @@ function move(person: number, event: Event) {
         <button
           type="button"
           class="button button-small"
+          :disabled="busy"
           :aria-label="`Take ${one.who} out`"
           @click="takeOut(one.person)"
         >

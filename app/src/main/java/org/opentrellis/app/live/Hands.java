@@ -21,21 +21,29 @@ class Hands {
   private final KnownPeople people;
   private final Glasshouse glasshouse;
   private final AccountClock clock;
+  private final LifeMapper lives;
 
   Hands(
       Turns turns,
       OpenJourneys open,
       KnownPeople people,
       Glasshouse glasshouse,
-      AccountClock clock) {
+      AccountClock clock,
+      LifeMapper lives) {
     this.turns = turns;
     this.open = open;
     this.people = people;
     this.glasshouse = glasshouse;
     this.clock = clock;
+    this.lives = lives;
   }
 
   record PutInOrder(long person) {}
+
+  /**
+   * @param from the step at which they were seen to stand
+   */
+  record ForwardOrder(String from) {}
 
   /**
    * @param into the journey that they go on in
@@ -83,11 +91,19 @@ class Hands {
   }
 
   /**
-   * Has somebody go on from where they wait in a journey.
+   * Has somebody go on from where they wait in a journey. Who orders that twice sends them on once.
    *
+   * @param from the step at which they were seen to stand
    * @throws ProblemsFound with the reason if they stay where they are
    */
-  PersonLive putForward(long journey, long person) {
+  PersonLive putForward(long journey, String from, long person) {
+    lives.hold(new Long[] {person});
+    boolean elsewhere =
+        lives.stands(person).stream()
+            .anyMatch(row -> row.journeyId() == journey && !row.step().equals(from));
+    if (elsewhere) {
+      throw refused("gone-on", "They have gone on meanwhile: look where they stand now.");
+    }
     long now = clock.now();
     JourneyName name = LiveNames.of(journey);
     List<Deed> deeds = turns.take(person, List.of(new Happening.PutForward(now, name)), now);

@@ -81,8 +81,11 @@ class LiveController {
 
   /** Has somebody go on from where they wait in a journey. */
   @PostMapping("/journeys/{journey}/people/{person}/forward")
-  PersonLive putForward(@PathVariable long journey, @PathVariable long person) {
-    return hands.putForward(journey, person);
+  PersonLive putForward(
+      @PathVariable long journey,
+      @PathVariable long person,
+      @RequestBody Hands.ForwardOrder order) {
+    return hands.putForward(journey, order.from(), person);
   }
 
   /** Takes somebody out of a journey and puts them into another. */

@@ -20,6 +20,8 @@ import tools.jackson.databind.JsonNode;
 
 /** Journeys that really run: over HTTP, SMTP, the redirect and the clock. */
 class LiveApiTest {
+  private static final String FROM = "{\"from\": \"%s\"}";
+
   @RegisterExtension static final RunningApplication APP = RunningApplication.withPeople(40);
 
   private static final long DAY = 24 * 3600;
@@ -104,15 +106,21 @@ class LiveApiTest {
     long other = workshop.open(planner("Moved into"));
     long person = reader(journey, "on@example.com");
     String place = "/api/live/journeys/%d/people/%d".formatted(journey, person);
-    assertThat(APP.post(place + "/forward", "").status()).isEqualTo(200);
+    String seen = FROM.formatted(workshop.live(person).at("/stands/0/step").asString());
+    assertThat(APP.post(place + "/forward", seen).status()).isEqualTo(200);
     assertThat(workshop.story(person))
         .contains("Was sent on in \u201cSent on\u201d by hand.")
         .contains("Was sent email \u201cChoosing a kit\u201d.");
     assertThat(workshop.live(person).at("/stands/0/why").asString()).isEqualTo("Wait 2 days");
+    // Pressed twice, the second time when another second has begun: they go on once.
+    workshop.turn(1);
+    assertThat(APP.post(place + "/forward", seen).body().get("detail").asString())
+        .isEqualTo("They have gone on meanwhile: look where they stand now.");
+    assertThat(workshop.live(person).at("/stands/0/why").asString()).isEqualTo("Wait 2 days");
     Answer moved = APP.post(place + "/move", "{\"into\": %d}".formatted(other));
     assertThat(moved.body().get("stands")).as("%s", moved.body()).hasSize(1);
     assertThat(moved.body().at("/stands/0/journey").asLong()).isEqualTo(other);
-    assertThat(APP.post(place + "/forward", "").body().get("detail").asString())
+    assertThat(APP.post(place + "/forward", seen).body().get("detail").asString())
         .startsWith("They stay where they are");
     workshop.auditIsClean();
   }
