@@ -31,7 +31,7 @@ export class Doors {
     this.held = null
   }
 
-  /** Answers so at a door; what is worked out is given what was asked. */
+  /** Answers so at a door; what is worked out, or promised, is given what was asked. */
   answer(door: string, body: unknown): void {
     this.answers.set(door, typeof body === 'function' ? (body as Answer) : () => body)
   }
@@ -77,7 +77,7 @@ export class Doors {
     this.asked.push(asked)
     await this.held
     const answer = this.answers.get(asked.door)
-    const body = answer ? answer(asked) : request.method === 'GET' ? [] : null
+    const body = answer ? await answer(asked) : request.method === 'GET' ? [] : null
     if (body instanceof Refusal) return json(body.problem, body.status)
     return body === undefined ? new Response(null, { status: 204 }) : json(body)
   }

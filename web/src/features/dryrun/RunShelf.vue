@@ -16,6 +16,8 @@ const props = defineProps<{ journey: number; shown: number | null }>()
 const emit = defineEmits<{ open: [run: number]; changed: []; deleted: [run: number] }>()
 
 const opened = ref(false)
+/** The run of which is asked whether it is to go for good. */
+const going = ref<number | null>(null)
 const list = useInfiniteQuery(() => ({ ...questions.runs(props.journey), enabled: opened.value }))
 const pages = computed(() => list.data.value?.pages ?? [])
 const runs = computed(() => pages.value.flatMap((page) => page.runs))
@@ -40,6 +42,7 @@ async function label(run: DryRunSummary, to: { name?: string | null; pinned?: bo
 }
 
 async function remove(run: DryRunSummary) {
+  going.value = null
   const params = { path: { id: run.id } }
   const done = await change(() => answerOf(api.DELETE('/api/dry-runs/{id}', { params })))
   if (done) emit('deleted', run.id)
@@ -81,7 +84,19 @@ async function remove(run: DryRunSummary) {
           <span class="figure text-right">
             {{ run.goal ? percent(run.goal.value, 1) : 'no goal' }}
           </span>
-          <span class="flex gap-1">
+          <span v-if="going === run.id" class="flex items-center gap-1" role="alert">
+            <span class="whitespace-nowrap">For good?</span>
+            <button
+              type="button"
+              class="button button-small"
+              :aria-label="`Delete run ${run.id} for good`"
+              @click="remove(run)"
+            >
+              Delete
+            </button>
+            <button type="button" class="button button-small" @click="going = null">Keep it</button>
+          </span>
+          <span v-else class="flex gap-1">
             <button
               type="button"
               class="button button-small"
@@ -101,7 +116,7 @@ async function remove(run: DryRunSummary) {
               type="button"
               class="button button-small"
               :aria-label="`Delete run ${run.id}`"
-              @click="remove(run)"
+              @click="going = run.id"
             >
               Delete
             </button>

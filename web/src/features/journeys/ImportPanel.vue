@@ -11,30 +11,38 @@ const emit = defineEmits<{ done: [id: number]; cancel: [] }>()
 const text = ref('')
 const found = shallowRef<ImportView | null>(null)
 const overwrite = ref<string[]>([])
+const busy = ref(false)
 const failure = ref<string | null>(null)
 const problems = shallowRef<{ place: string; sentence: string }[]>([])
 
 async function choose(event: Event) {
   const file = (event.target as HTMLInputElement).files?.[0]
   if (!file) return
-  text.value = await file.text()
+  found.value = null
   overwrite.value = []
+  text.value = await file.text()
   await send(false)
 }
 
+/** What is found in a file is seen until another is chosen, also where it could not be brought in. */
 async function send(keep: boolean) {
+  const sent = text.value
   failure.value = null
   problems.value = []
+  busy.value = true
   try {
     const answer = await answerOf(
-      api.POST('/api/imports', { body: { text: text.value, keep, overwrite: overwrite.value } }),
+      api.POST('/api/imports', { body: { text: sent, keep, overwrite: overwrite.value } }),
     )
+    if (sent !== text.value) return
     found.value = answer
     if (answer.id !== null) emit('done', answer.id)
   } catch (problem) {
-    found.value = null
+    if (sent !== text.value) return
     failure.value = reasonOf(problem)
     problems.value = problem instanceof Refused ? (problem.problem.problems ?? []) : []
+  } finally {
+    if (sent === text.value) busy.value = false
   }
 }
 </script>
@@ -46,7 +54,13 @@ async function send(keep: boolean) {
         <span class="label">Journey file (.json)</span>
         <input class="field" type="file" accept=".json,application/json" @change="choose" />
       </label>
-      <button v-if="found" type="button" class="button button-main" @click="send(true)">
+      <button
+        v-if="found"
+        type="button"
+        class="button button-main"
+        :disabled="busy"
+        @click="send(true)"
+      >
         Bring it in as a draft
       </button>
       <button type="button" class="button" @click="emit('cancel')">Cancel</button>

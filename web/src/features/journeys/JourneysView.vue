@@ -45,7 +45,7 @@ const list = useInfiniteQuery(() => ({
 const pages = computed(() => list.data.value?.pages ?? [])
 const shown = computed(() => pages.value.flatMap((page) => page.journeys))
 const newest = computed(() => pages.value.at(-1))
-const { failure, attempt } = useAttempt(list.error)
+const { failure, busy, attempt } = useAttempt(list.error)
 
 const add = (name: string, purpose: JourneyDocument['purpose']) =>
   attempt(async () => {
@@ -122,6 +122,7 @@ useTabTitle(() => 'Journeys')
     <NewJourney
       v-if="adding === 'new'"
       class="mb-3"
+      :busy="busy"
       @add="add"
       @begin="begin"
       @cancel="adding = null"

@@ -7,7 +7,8 @@ import type { JourneyDocument } from '@/api/types'
 import Trouble from '@/ui/Trouble.vue'
 import StarterCard from './StarterCard.vue'
 
-/** Begins a journey: from an empty sheet or from a starter. */
+/** Begins a journey: from an empty sheet or from a starter; one, however often its key is pressed. */
+defineProps<{ busy: boolean }>()
 const emit = defineEmits<{
   add: [name: string, purpose: JourneyDocument['purpose']]
   begin: [starter: string]
@@ -46,7 +47,7 @@ onMounted(() => first.value?.focus())
           <option value="DATE_BASED">date-based</option>
         </select>
       </label>
-      <button type="submit" class="button button-main">Start planning</button>
+      <button type="submit" class="button button-main" :disabled="busy">Start planning</button>
       <button type="button" class="button" @click="emit('cancel')">Cancel</button>
     </form>
     <h2 class="mt-3 mb-1.5 text-lead">Or begin from a starter</h2>
@@ -56,6 +57,7 @@ onMounted(() => first.value?.focus())
         v-for="starter in starters"
         :key="starter.id"
         :starter="starter"
+        :busy="busy"
         @begin="emit('begin', starter.id)"
       />
     </ul>

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { StarterView } from '@/api/types'
 import Sentence from '@/ui/Sentence.vue'
 
-const props = defineProps<{ starter: StarterView }>()
+const props = defineProps<{ starter: StarterView; busy: boolean }>()
 const emit = defineEmits<{ begin: [] }>()
 const steps = computed(() => props.starter.sheet.rows.filter((row) => row.kind !== 'ARM').length)
 </script>
@@ -17,7 +17,12 @@ const steps = computed(() => props.starter.sheet.rows.filter((row) => row.kind !
     <span class="note mt-0.5 flex-1"
       ><Sentence :phrase="starter.sheet.opening.sentence" /> · {{ steps }} steps</span
     >
-    <button type="button" class="button button-small mt-1.5 self-start" @click="emit('begin')">
+    <button
+      type="button"
+      class="button button-small mt-1.5 self-start"
+      :disabled="busy"
+      @click="emit('begin')"
+    >
       Begin from it
     </button>
   </li>

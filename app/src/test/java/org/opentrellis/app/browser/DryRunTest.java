@@ -283,6 +283,7 @@ class DryRunTest {
     assertThat(page.getByText("A small one of v1")).isVisible();
     Accessibility.assertNothingFound(page);
     button(page, "Delete run 5").click();
+    button(page, "Delete run 5 for good").click();
     assertThat(page.getByLabel("Name of run 5")).hasCount(0);
     page.keyboard().press("Escape");
     button(page, "Repeat").click();
