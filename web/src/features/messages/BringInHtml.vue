@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref, shallowRef } from 'vue'
+import { ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { answerOf, api } from '@/api/client'
 import { outdated } from '@/api/queries'
@@ -13,6 +13,8 @@ const html = ref('')
 const name = ref('')
 const seen = shallowRef<HtmlImportView | null>(null)
 const { wrong, failure, busy, send } = useForm('html', 'name')
+/* What is kept is what was seen. */
+watch(html, () => (seen.value = null))
 
 async function read(file: File | undefined) {
   if (!file) return
@@ -22,14 +24,17 @@ async function read(file: File | undefined) {
 }
 
 async function look() {
+  const asked = html.value
   seen.value = null
   await send(async () => {
-    seen.value = await answerOf(
+    const found = await answerOf(
       api.POST('/api/message-imports', {
-        body: { name: name.value, html: html.value, keep: false },
+        body: { name: name.value, html: asked, keep: false },
       }),
     )
-    name.value ||= seen.value.subject.slice(0, 80)
+    if (asked !== html.value) return
+    seen.value = found
+    name.value ||= found.subject.slice(0, 80)
   })
 }
 
