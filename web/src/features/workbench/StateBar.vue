@@ -18,6 +18,7 @@ const LOOK_EVERY_MILLIS = 5_000
 
 const asked = ref<StateChange | null>(null)
 const failure = ref<string | null>(null)
+const busy = ref(false)
 /** Of those inside, when a changed journey is opened. */
 const finishBegun = ref(false)
 const state = computed(() => view.value!.journey.state)
@@ -53,11 +54,14 @@ function ask(one: StateChange) {
 
 async function change() {
   failure.value = null
+  busy.value = true
   try {
     await store.changeState(asked.value!.to, finishBegun.value)
     asked.value = null
   } catch (problem) {
     failure.value = reasonOf(problem)
+  } finally {
+    busy.value = false
   }
 }
 </script>
@@ -123,7 +127,7 @@ async function change() {
         <button
           type="button"
           class="button button-small button-main"
-          :disabled="save.status !== 'saved'"
+          :disabled="busy || save.status !== 'saved'"
           @click="change"
         >
           {{ asked.label }} now

@@ -147,14 +147,21 @@ export const useJourneyStore = defineStore('journey', () => {
    */
   async function settle(rows: string[]): Promise<void> {
     const theirs = save.value.status === 'lost' ? save.value.problem.current : null
-    const ours = journey.value
-    if (!theirs || !ours) return
-    const merged =
-      rows.length === 0
-        ? theirs.journey
-        : await answerOf(
-            api.POST('/api/arrangements/merges', { body: { theirs: theirs.journey, ours, rows } }),
-          )
+    if (!theirs || !journey.value) return
+    let ours: JourneyDocument
+    let merged: JourneyDocument
+    // What is edited meanwhile is put together, too.
+    do {
+      ours = journey.value
+      merged =
+        rows.length === 0
+          ? theirs.journey
+          : await answerOf(
+              api.POST('/api/arrangements/merges', {
+                body: { theirs: theirs.journey, ours, rows },
+              }),
+            )
+    } while (journey.value !== ours)
     view.value = theirs
     history.add('set aside the other version', theirs.journey, ours)
     history.add('put both versions together', ours, merged)
