@@ -18,6 +18,9 @@ class Refusal {
   ) {}
 }
 
+const isJson = (request: Request) =>
+  request.headers.get('Content-Type')?.startsWith('application/json') ?? true
+
 /** A server for tests: its doors answer as they are told to, and what is asked is noted. */
 export class Doors {
   readonly asked: Asked[] = []
@@ -72,7 +75,7 @@ export class Doors {
     const asked: Asked = {
       door: `${request.method} ${url.pathname}`,
       query: Object.fromEntries(url.searchParams),
-      body: text === '' ? null : (JSON.parse(text) as unknown),
+      body: text && isJson(request) ? (JSON.parse(text) as unknown) : text || null,
     }
     this.asked.push(asked)
     await this.held

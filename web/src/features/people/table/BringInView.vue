@@ -52,8 +52,9 @@ function dropped(event: DragEvent) {
   void handIn(event.dataTransfer?.files[0])
 }
 
-/** What was copied from a spreadsheet comes with tabs between its columns. */
+/** What was copied from a spreadsheet comes with tabs between its columns; into a field it goes as it is. */
 function pasted(event: ClipboardEvent) {
+  if ((event.target as Element).matches('input, textarea, select')) return
   const text = event.clipboardData?.getData('text/plain')
   const file = event.clipboardData?.files[0]
   if (file) void handIn(file)

@@ -2,7 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
-import { answerOf, api, reasonOf, Refused } from '@/api/client'
+import { answerOf, api, faultsOf, reasonOf, Refused } from '@/api/client'
 import { outdated, questions } from '@/api/queries'
 import type { ColumnPlan, TableOrder, TableView } from '@/api/types'
 import { count } from '@/ui/figures'
@@ -19,6 +19,9 @@ const DELIMITERS = [
   { value: '\t', name: 'tabs' },
   { value: '|', name: 'bars' },
 ]
+
+/** What tells at its place what is wrong with it. */
+const FIELDS = ['columns', 'agreement', 'agreed', 'lists', 'tags', 'zone', 'country']
 
 const columns = ref<ColumnPlan[]>([])
 const lists = ref('')
@@ -86,13 +89,19 @@ const checkFaults = computed(() => {
   const reason = check.error.value
   return reason instanceof Refused ? (reason.problem.problems ?? []) : []
 })
+/** Whether what it will do is not said yet: nobody is brought in before. */
+const unsaid = computed(
+  () => settled.value !== readBy.value || check.isFetching.value || check.isPlaceholderData.value,
+)
 /** What is missing at a column: what the reading refuses, before what it only asks. */
 function faultOf(index: number): string | null {
   const all = [...faults.value, ...checkFaults.value]
   return all.find((one) => one.place === `/columns/${index}`)?.sentence ?? null
 }
 const faultOfAll = computed(
-  () => checkFaults.value.find((one) => one.place === '/columns')?.sentence ?? null,
+  () =>
+    [...faults.value, ...checkFaults.value].find((one) => one.place === '/columns')?.sentence ??
+    null,
 )
 const faultAt = computed(() => {
   const by: Record<string, string> = {}
@@ -138,7 +147,7 @@ async function bringIn() {
     emit('begun')
   } catch (reason) {
     faults.value = reason instanceof Refused ? (reason.problem.problems ?? []) : []
-    if (faults.value.length === 0) failure.value = reasonOf(reason)
+    failure.value = faultsOf(reason, FIELDS).elsewhere
   } finally {
     busy.value = false
   }
@@ -319,7 +328,7 @@ async function bringIn() {
       <button
         type="submit"
         class="button button-main mt-auto shrink-0"
-        :disabled="busy || checkFaults.length > 0"
+        :disabled="busy || unsaid || checkFaults.length > 0"
       >
         {{ busy ? 'Bringing in…' : 'Bring them in' }}
       </button>
