@@ -7,7 +7,7 @@ import { useAttempt } from '@/api/useAttempt'
 
 /** Something that was done to many people: how far it is, what came of it, and the way back. */
 const props = defineProps<{ act: ActView }>()
-const { failure, attempt } = useAttempt()
+const { failure, busy, attempt } = useAttempt()
 
 const done = computed(() => (props.act.size ? props.act.done / props.act.size : 0))
 const when = computed(() =>
@@ -52,13 +52,16 @@ async function ask(way: 'back' | 'on') {
       v-if="act.state === 'DONE' || act.state === 'UNDER_WAY'"
       type="button"
       class="min-h-6 underline hover:text-vine"
+      :disabled="busy"
       @click="ask('back')"
     >
       {{ act.state === 'DONE' ? 'Take back' : 'Stop and take back' }}
     </button>
     <template v-if="act.failure">
       <span class="text-clay">{{ act.failure }}</span>
-      <button type="button" class="button button-small" @click="ask('on')">Go on</button>
+      <button type="button" class="button button-small" :disabled="busy" @click="ask('on')">
+        Go on
+      </button>
     </template>
     <span v-if="failure" class="text-clay" role="alert">{{ failure }}</span>
   </li>

@@ -26,7 +26,7 @@ const about = computed(() => {
   return one ? [one.address, one.phone, one.zone].filter(Boolean).join(' · ') : ''
 })
 
-const { failure, attempt } = useAttempt()
+const { failure, busy, attempt } = useAttempt()
 
 async function takeBack(act: number) {
   await attempt(() =>
@@ -112,6 +112,7 @@ function saved() {
           v-if="person.lastEdit && !editing"
           type="button"
           class="button button-small ml-auto"
+          :disabled="busy"
           @click="takeBack(person.lastEdit)"
         >
           Take the last change back
@@ -133,6 +134,7 @@ function saved() {
         ask="Forget them for good…"
         does="Forget for good"
         keeps="Keep them"
+        :busy="busy"
         @sure="forget"
       >
         <a class="underline" :href="`/api/people/${person.id}/file`" download
