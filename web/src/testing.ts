@@ -13,6 +13,7 @@ const PAGES = {
   workbench: '/journeys/:id',
   walk: '/journeys/:id/walk',
   'dry-run': '/journeys/:id/dry-run',
+  'side-by-side': '/side-by-side',
   tryout: '/journeys/:id/try',
   messages: '/messages',
   composer: '/messages/:id',
