@@ -23,16 +23,23 @@ function pick(instead: boolean) {
   picker.value?.click()
 }
 
-async function take(given: File | undefined) {
+/** Keeps it; instead of the one that is there, wherever that is shown, only if that was asked for. */
+async function take(given: File | undefined, instead: boolean) {
   over.value = false
   if (!given) return
-  const name = replacing.value && props.file ? props.file : null
+  const name = instead && props.file ? props.file : null
   await attempt(async () => {
     const kept = name ? await replaceFile(name, given) : await keepFile(given)
     await outdated('files')
     emit('change', kept.name)
   })
-  replacing.value = false
+}
+
+function chosen(event: Event) {
+  const field = event.target as HTMLInputElement
+  void take(field.files?.[0], replacing.value)
+  // The same file can be chosen once more.
+  field.value = ''
 }
 </script>
 
@@ -42,7 +49,7 @@ async function take(given: File | undefined) {
     :class="{ 'border-marigold! bg-marigold-soft': over }"
     @dragover.prevent="over = true"
     @dragleave="over = false"
-    @drop.prevent="take($event.dataTransfer?.files[0])"
+    @drop.prevent="take($event.dataTransfer?.files[0], false)"
   >
     <img v-if="shown" :src="shown.address" alt="" class="h-12 max-w-40 rounded-sm object-contain" />
     <div class="min-w-50 flex-1">
@@ -83,7 +90,7 @@ async function take(given: File | undefined) {
       class="hidden"
       accept="image/png,image/jpeg,image/gif"
       aria-label="Picture from this machine"
-      @change="take(($event.target as HTMLInputElement).files?.[0])"
+      @change="chosen"
     />
   </div>
 </template>

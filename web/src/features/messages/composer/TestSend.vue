@@ -26,6 +26,9 @@ async function sendIt() {
   sent.value = null
   await send(async () => {
     await store.idle()
+    if (store.save.status !== 'saved') {
+      throw new Error('What was changed last is not saved, so it is not sent.')
+    }
     sent.value = await answerOf(
       api.POST('/api/messages/{id}/tests', {
         params: { path: { id: store.sheet!.id } },
